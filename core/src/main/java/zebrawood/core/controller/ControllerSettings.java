@@ -1,0 +1,230 @@
+package zebrawood.core.controller;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import zebrawood.core.controller.SettingsFinding.Issue;
+import zebrawood.core.controller.SettingsFinding.OtherSchool;
+import zebrawood.core.controller.SettingsFinding.PowerScales;
+import zebrawood.core.controller.SettingsFinding.Severity;
+import zebrawood.core.controller.SettingsFinding.Side;
+import zebrawood.core.machine.ControllerNeed;
+import zebrawood.core.machine.Plate;
+import zebrawood.core.procedure.Card;
+import zebrawood.core.procedure.Evidence;
+import zebrawood.core.procedure.Hazard;
+import zebrawood.core.procedure.Help;
+import zebrawood.core.procedure.Instruction;
+import zebrawood.core.procedure.Outcome;
+import zebrawood.core.procedure.Phase;
+import zebrawood.core.procedure.Procedure;
+import zebrawood.core.procedure.Verdict;
+import zebrawood.core.units.Amount;
+import zebrawood.core.units.Said;
+
+/** Reads a controller's numbered settings, compares them with what the machine needs and prepares the change. */
+public final class ControllerSettings implements Procedure<SettingsReadings, SettingsFinding> {
+
+    private static final Card CARD = new Card(
+            "controller-settings",
+            1,
+            "Settings",
+            Phase.CONTROLLER,
+            false,
+            Set.of(),
+            List.of(Hazard.MOVING_AXES, Hazard.LASER_MODE),
+            8,
+            180,
+            new Help(
+                    List.of("The computer that runs the jobs, connected to the controller.", "A way to save text."),
+                    List.of(
+                            "Ask the controller for its settings and take all it prints, greeting and all.",
+                            "Drop the file here, or paste the text. Nothing is sent to the controller.",
+                            "Record it as found before anything is changed.",
+                            "Send the change ticket yourself, then read the settings again and record that too."),
+                    "When the job software and the controller disagree on what full power is, full power asked for is a"
+                            + " fraction of it, or everything above some percentage is already all of it. The text as it"
+                            + " was is the way back.",
+                    List.of("A changed setting can move axes at once: hands out of the machine."
+                            + " Zebrawood never sends anything; you do.")));
+
+    @Override
+    public Card card() {
+        return CARD;
+    }
+
+    @Override
+    public Class<SettingsReadings> readingsType() {
+        return SettingsReadings.class;
+    }
+
+    @Override
+    public Class<SettingsFinding> findingType() {
+        return SettingsFinding.class;
+    }
+
+    @Override
+    public boolean appliesTo(Plate plate) {
+        return plate.hasNumberedSettings();
+    }
+
+    @Override
+    public Optional<String> lacks(Plate plate) {
+        return plate.control().flatMap(Plate.Control::need).isPresent()
+                ? Optional.empty()
+                : Optional.of("what the machine needs of its controller (tool, travel, limit switches)");
+    }
+
+    @Override
+    public OptionalInt recheckDays(Plate plate) {
+        return plate.rhythm().map(Plate.Rhythm::settingsDays).orElse(OptionalInt.empty());
+    }
+
+    @Override
+    public Outcome<SettingsFinding> evaluate(SettingsReadings read) {
+        SettingsText text = SettingsText.parse(read.settingsText());
+        ControllerNeed need = read.need();
+        Dialect dialect = read.dialectOrDefault();
+        List<Issue> issues = new SettingsChecks(text, need)
+                .run(read.baselineText().map(SettingsText::parse));
+        SortedMap<Integer, Double> before = new TreeMap<>();
+        SortedMap<Integer, Double> after = new TreeMap<>();
+        for (Issue issue : issues) {
+            if (issue.severity() != Severity.NOTE && issue.side() == Side.CONTROLLER
+                    && issue.found().isPresent() && issue.wanted().isPresent()) {
+                before.put(issue.setting(), issue.found().getAsDouble());
+                after.put(issue.setting(), issue.wanted().getAsDouble());
+            }
+        }
+        Optional<PowerScales> power = scales(text, need);
+        SettingsFinding finding = new SettingsFinding(
+                text.settings(),
+                issues,
+                lines(after),
+                lines(before),
+                power.map(p -> OptionalDouble.of(p.comesOutPct(100))).orElse(OptionalDouble.empty()),
+                power.map(p -> OptionalDouble.of(Math.min(100, 100 * p.controllerMaxS() / p.senderMaxS()))).orElse(OptionalDouble.empty()),
+                text.unread(),
+                new SettingsRows(text, need, dialect).of(issues),
+                power,
+                otherSchool(issues, text),
+                new SettingsFinding.Tolerances(need.toleranceMm()));
+        boolean passes = finding.toChange() == 0;
+        return new Outcome<>(finding, passes ? Verdict.PASS : Verdict.ADJUST, instructions(finding));
+    }
+
+    private static Optional<PowerScales> scales(SettingsText text, ControllerNeed need) {
+        Double found = text.settings().get(SettingsChecks.FULL_POWER_S);
+        return found != null && found > 0 && need.senderMaxS().isPresent()
+                ? Optional.of(new PowerScales(need.senderMaxS().getAsDouble(), found))
+                : Optional.empty();
+    }
+
+    /** One {@code $n=v} line each, ascending, but soft limits right after homing: they need a home. */
+    private static List<String> lines(SortedMap<Integer, Double> values) {
+        List<Integer> order = new ArrayList<>(values.keySet());
+        if (values.containsKey(20) && values.containsKey(22)) {
+            order.remove(Integer.valueOf(20));
+            order.add(order.indexOf(22) + 1, 20);
+        }
+        return order.stream().map(n -> line(n, values.get(n))).toList();
+    }
+
+    private static String line(int number, double value) {
+        return "$" + number + "=" + Amount.exact(value);
+    }
+
+    private static Optional<OtherSchool> otherSchool(List<Issue> issues, SettingsText text) {
+        return issues.stream()
+                .filter(issue -> issue.side() == Side.SENDER)
+                .findFirst()
+                .map(issue -> new OtherSchool(
+                        List.of(line(SettingsChecks.FULL_POWER_S, issue.found().getAsDouble())),
+                        List.of(line(SettingsChecks.FULL_POWER_S, text.settings().get(SettingsChecks.FULL_POWER_S)))));
+    }
+
+    private static List<Instruction> instructions(SettingsFinding finding) {
+        List<Instruction> instructions = new ArrayList<>();
+        for (Issue issue : finding.issues()) {
+            if (issue.side() == Side.SENDER) {
+                instructions.add(Instruction.of("job software", Said.of(
+                                "In the job software set full power to S {0}.", Amount.plain(issue.wanted().getAsDouble(), decimals(issue.wanted().getAsDouble()))))
+                        .expecting(Said.of("Then 100 % asked for is all of the power, no more and no less.")));
+            }
+        }
+        int lines = finding.changes().size();
+        if (lines > 0) {
+            String words = lines == 1 ? "change one line on the controller" : "change " + count(lines) + " lines on the controller";
+            instructions.add(Instruction.of("controller", Said.of((instructions.isEmpty() ? capital(words) : "Then " + words)
+                            + ": " + String.join(", ", finding.changes()) + "."))
+                    .byHand(Said.of("Record the text as found first: it is the way back."))
+                    .expecting(Said.of("Read the settings back afterwards.")));
+        }
+        for (Issue issue : finding.issues()) {
+            boolean open = issue.severity() != Severity.NOTE && issue.wanted().isEmpty();
+            if (open && issue.found().isPresent()) {
+                instructions.add(Instruction.of("controller", Said.of("Find out setting " + issue.setting() + " from the machine's maker: it "
+                        + issue.why() + ", and " + Amount.exact(issue.found().getAsDouble()) + " stands there.")));
+            }
+        }
+        List<String> missing = finding.issues().stream()
+                .filter(issue -> issue.severity() == Severity.MUST && issue.found().isEmpty())
+                .map(issue -> String.valueOf(issue.setting()))
+                .toList();
+        if (!missing.isEmpty()) {
+            instructions.add(Instruction.of("controller", Said.of("Ask for the settings again and take all of the text: "
+                    + (missing.size() == 1 ? "setting " : "settings ") + String.join(", ", missing) + " did not come.")));
+        }
+        if (instructions.isEmpty()) {
+            instructions.add(Instruction.of("controller", Said.of("Leave the controller as it is."))
+                    .byHand(Said.of("Its settings are what this machine needs.")));
+        }
+        return instructions;
+    }
+
+    private static int decimals(double value) {
+        String exact = Amount.exact(value);
+        return exact.contains(".") ? exact.length() - exact.indexOf('.') - 1 : 0;
+    }
+
+    private static String count(int number) {
+        String[] words = {"no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine"};
+        return number < words.length ? words[number] : String.valueOf(number);
+    }
+
+    private static String capital(String words) {
+        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+    }
+
+    @Override
+    public Said keyFigure(SettingsFinding finding) {
+        long toChange = finding.toChange();
+        return Said.of(toChange == 0 ? "as needed" : toChange + " to change");
+    }
+
+    @Override
+    public List<Evidence> evidence(SettingsFinding finding) {
+        List<Evidence> evidence = new ArrayList<>();
+        finding.powerFractionPct().ifPresent(pct ->
+                evidence.add(new Evidence("full power is now", Said.of("{0}", Amount.percent(pct, 0)))));
+        finding.saturationPct().ifPresent(pct -> {
+            if (pct < 100) {
+                evidence.add(new Evidence("all of it from", Said.of("{0} on", Amount.percent(pct, 0))));
+            }
+        });
+        evidence.add(new Evidence("to change", Said.of(String.valueOf(finding.toChange()))));
+        evidence.add(new Evidence("settings read", Said.of(String.valueOf(finding.settings().size()))));
+        evidence.add(new Evidence("lines unread", Said.of(String.valueOf(finding.unread().size()))));
+        return evidence;
+    }
+
+    @Override
+    public Said judgedBy(SettingsFinding finding) {
+        return Said.of("as the plate; travel within {0}", Amount.mm(finding.tolerances().travelToleranceMm(), 1));
+    }
+}

@@ -1,0 +1,106 @@
+package zebrawood.core.entry;
+
+import java.util.List;
+import java.util.Map;
+import zebrawood.core.machine.Plate;
+import zebrawood.core.procedure.Change;
+import zebrawood.core.procedure.Instruction;
+import zebrawood.core.procedure.Verdict;
+import zebrawood.core.units.UnitChoice;
+
+/** What an entry says. */
+public sealed interface Body {
+
+    /** Where on the Route it belongs: a procedure's id, {@code first-light}, {@code plate} or {@code event}. */
+    String stop();
+
+    /** The machine's plate from now on; the first entry of every chain. */
+    record PlateSet(Plate plate, Map<String, String> asTyped) implements Body {
+        public PlateSet {
+            asTyped = Map.copyOf(asTyped);
+        }
+
+        @Override
+        public String stop() {
+            return "plate";
+        }
+    }
+
+    /**
+     * One bar of the first light gate, answered.
+     *
+     * @param bar its id
+     * @param title what was asked, as shown
+     * @param lifted whether it was seen to be so
+     * @param fired whether answering it meant firing the laser
+     * @param remark what was written beside it; may be empty
+     */
+    record GateLine(String bar, String title, boolean lifted, boolean fired, String remark) implements Body {
+        @Override
+        public String stop() {
+            return "first-light";
+        }
+    }
+
+    /** Something happened to the machine. */
+    record Happened(Change change, String remark) implements Body {
+        @Override
+        public String stop() {
+            return "event";
+        }
+    }
+
+    /**
+     * A procedure was gone through.
+     *
+     * @param procedure its id
+     * @param version its version
+     * @param fired whether the laser fired for it
+     * @param readings what was read
+     * @param asTyped path of a reading to the text as it was typed
+     * @param finding what came of it
+     * @param verdict what was made of it that day
+     * @param instructions what to do, structured
+     * @param shown what the person saw
+     */
+    record Measured(
+            String procedure,
+            int version,
+            boolean fired,
+            Record readings,
+            Map<String, String> asTyped,
+            Record finding,
+            Verdict verdict,
+            List<Instruction> instructions,
+            Shown shown)
+            implements Body {
+        public Measured {
+            asTyped = Map.copyOf(asTyped);
+            instructions = List.copyOf(instructions);
+        }
+
+        @Override
+        public String stop() {
+            return procedure;
+        }
+    }
+
+    /**
+     * The words as they stood on the Slip.
+     *
+     * @param units the units they were said in
+     * @param keyFigure what the Route showed
+     * @param sentences a sentence an instruction
+     * @param evidence label and figure
+     * @param judgedBy the limits of the day
+     */
+    record Shown(UnitChoice units, String keyFigure, List<String> sentences, List<Pair> evidence, String judgedBy) {
+        public Shown {
+            sentences = List.copyOf(sentences);
+            evidence = List.copyOf(evidence);
+        }
+    }
+
+    /** A label and what stands beside it. */
+    record Pair(String label, String figure) {}
+}

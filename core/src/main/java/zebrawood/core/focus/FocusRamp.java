@@ -1,0 +1,318 @@
+package zebrawood.core.focus;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.Set;
+import zebrawood.core.focus.RampFinding.CurvePoint;
+import zebrawood.core.focus.RampFinding.Fit;
+import zebrawood.core.focus.RampFinding.Point;
+import zebrawood.core.focus.RampReadings.GapSetting;
+import zebrawood.core.focus.RampReadings.Mark;
+import zebrawood.core.machine.Family;
+import zebrawood.core.machine.Plate;
+import zebrawood.core.procedure.Card;
+import zebrawood.core.procedure.Change;
+import zebrawood.core.procedure.Evidence;
+import zebrawood.core.procedure.Hazard;
+import zebrawood.core.procedure.Help;
+import zebrawood.core.procedure.Instruction;
+import zebrawood.core.procedure.Outcome;
+import zebrawood.core.procedure.Phase;
+import zebrawood.core.procedure.Procedure;
+import zebrawood.core.procedure.Verdict;
+import zebrawood.core.reading.ReadingException;
+import zebrawood.core.units.Amount;
+import zebrawood.core.units.Said;
+
+/** Finds the best gap from the widths of a line burned up an inclined plate, and says how sure it is. */
+public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
+
+    private static final int CURVE_POINTS = 61;
+    /** a mark this many standard errors off the curve is read again */
+    private static final double STRAY = 4;
+
+    private static final Card CARD = new Card(
+            "focus-ramp",
+            1,
+            "Ramp line",
+            Phase.FOCUS,
+            true,
+            Set.of(Change.LENS_CHANGED, Change.SOURCE_CHANGED),
+            List.of(Hazard.BEAM, Hazard.FUMES, Hazard.FIRE),
+            12,
+            60,
+            new Help(
+                    List.of(
+                            "A flat plate that takes a fine line: anodised or painted metal, or thin plywood.",
+                            "A block to raise one end, a rule, a calliper, loupe or microscope."),
+                    List.of(
+                            "Lay the plate with one end on the block. The higher end must pass under the head: the rise"
+                                    + " may not be more than the gap at the start.",
+                            "Measure the gap at the start, the run and the rise. Type them where they stand.",
+                            "Burn one line up the plate at low power and even speed, straight along the run.",
+                            "Read the width of the line at each mark, in order. Four are enough to see a curve; nine"
+                                    + " tell the gap well."),
+                    "The line is thinnest where the beam is narrowest. A curve through many widths finds that place far"
+                            + " better than the eye, and says how sure it is.",
+                    List.of("The head must clear the raised end: jog over it with the beam off first.")));
+
+    @Override
+    public Card card() {
+        return CARD;
+    }
+
+    @Override
+    public Class<RampReadings> readingsType() {
+        return RampReadings.class;
+    }
+
+    @Override
+    public Class<RampFinding> findingType() {
+        return RampFinding.class;
+    }
+
+    /** A cutting head's standoff and focus are two things: not by a ramp. */
+    @Override
+    public boolean appliesTo(Plate plate) {
+        return plate.family() != Family.SHEET_FIBRE;
+    }
+
+    @Override
+    public Optional<String> lacks(Plate plate) {
+        return plate.wavelengthNm().isPresent() ? Optional.empty() : Optional.of("the wavelength of the source");
+    }
+
+    @Override
+    public OptionalInt recheckDays(Plate plate) {
+        return plate.rhythm().map(Plate.Rhythm::focusDays).orElse(OptionalInt.empty());
+    }
+
+    @Override
+    public Outcome<RampFinding> evaluate(RampReadings read) {
+        return read.thinnestPositionMm().isPresent() ? quick(read) : measured(read);
+    }
+
+    private static Outcome<RampFinding> quick(RampReadings read) {
+        double best = read.gapMm(read.thinnestPositionMm().getAsDouble());
+        if (!(best >= 0)) {
+            throw new ReadingException("thinnestPositionMm", "the plate would stand above the focus datum there");
+        }
+        Summary summary = new Summary();
+        summary.best = OptionalDouble.of(best);
+        summary.drift = drift(best, read);
+        RampFinding finding = summary.finding(List.of(), List.of(), OptionalDouble.empty());
+        return new Outcome<>(finding, Verdict.PASS, List.of(set(best, read, finding)));
+    }
+
+    private static Outcome<RampFinding> measured(RampReadings read) {
+        List<Mark> marks = read.marks().orElseThrow();
+        double[] gaps = marks.stream().mapToDouble(mark -> read.gapMm(mark.positionMm())).toArray();
+        double[] widths = marks.stream().mapToDouble(Mark::widthMm).toArray();
+        Caustic caustic = Caustic.fit(gaps, widths, read.widthErrorOrDefaultMm());
+        if (!caustic.isFinite()) {
+            throw new ReadingException("marks", "these widths or positions are too large or too small to compute with");
+        }
+        List<Point> points = new ArrayList<>();
+        for (int i = 0; i < gaps.length; i++) {
+            double square = caustic.square(gaps[i]);
+            points.add(new Point(marks.get(i).positionMm(), gaps[i], widths[i],
+                    square > 0 ? OptionalDouble.of(widths[i] - Math.sqrt(square)) : OptionalDouble.empty()));
+        }
+        double least = points.stream().mapToDouble(Point::gapMm).min().orElseThrow();
+        double most = points.stream().mapToDouble(Point::gapMm).max().orElseThrow();
+        Summary summary = new Summary();
+        summary.fit = Optional.of(new Fit(caustic.a(), caustic.b(), caustic.c(), rms(points)));
+        List<CurvePoint> curve = curve(caustic, least, most);
+        OptionalDouble error = OptionalDouble.of(read.widthErrorOrDefaultMm());
+        Optional<Instruction> unanswered = unanswered(caustic, least, most, read);
+        if (unanswered.isPresent()) {
+            return new Outcome<>(summary.finding(points, curve, error), Verdict.UNCLEAR, List.of(unanswered.get()));
+        }
+        summary.answer(caustic, read);
+        RampFinding finding = summary.finding(points, curve, error);
+        boolean clear = finding.bestGapStdErrMm().getAsDouble() <= finding.doubtAllowedMm().getAsDouble();
+        List<Instruction> instructions = new ArrayList<>();
+        instructions.add(clear ? set(caustic.bestGapMm(), read, finding) : surer(finding));
+        stray(finding, read.widthErrorOrDefaultMm()).ifPresent(instructions::add);
+        drifted(finding).ifPresent(instructions::add);
+        return new Outcome<>(finding, clear ? Verdict.PASS : Verdict.UNCLEAR, instructions);
+    }
+
+    /** What to measure next where the widths show no minimum, or none between the gaps measured. */
+    private static Optional<Instruction> unanswered(Caustic caustic, double least, double most, RampReadings read) {
+        if (!caustic.bends()) {
+            return Optional.of(Instruction.of("plate", Said.of("Burn the line again on a steeper plate: these widths do not bend."))
+                    .byHand(Said.of("They reach from {0#} to {1} of gap. Make it reach well past the thinnest place on both sides.",
+                            Amount.mm(least, 1), Amount.mm(most, 1))));
+        }
+        if (!(caustic.waistSquare() > 0)) {
+            return Optional.of(Instruction.of("widths", Said.of("Read the widths again near the thinnest place."))
+                    .byHand(Said.of("The curve through them would be thinner than nothing there; one or two are read too large or too small.")));
+        }
+        double best = caustic.bestGapMm();
+        if (best > least && best < most) {
+            return Optional.empty();
+        }
+        boolean wider = best >= most;
+        boolean startIsWide = read.riseMm() > 0;
+        String end = wider == startIsWide ? "start" : "far end";
+        return Optional.of(Instruction.of("plate", Said.of(wider
+                        ? "Burn the line again with more gap: the thinnest place lies beyond {0}."
+                        : "Burn the line again with less gap: the thinnest place lies under {0}.",
+                        Amount.mm(wider ? most : least, 1)))
+                .byHand(Said.of(wider
+                        ? "Lower the plate, or move the head up, so that the line thins well before the " + end + " of the ramp."
+                        : "Raise the plate, or move the head down, so that the line thins well before the " + end + " of the ramp.")));
+    }
+
+    private static Instruction surer(RampFinding finding) {
+        return Instruction.of("widths", Said.of("Read more widths: the best gap is still in doubt by {0}.",
+                        Amount.mm(finding.bestGapHalfWidthMm().getAsDouble(), 2)))
+                .byHand(Said.of("It is clear from {0} down. Add places between the marks, or read with a loupe or microscope.",
+                        Amount.mm(1.96 * finding.doubtAllowedMm().getAsDouble(), 2)));
+    }
+
+    private static Instruction set(double best, RampReadings read, RampFinding finding) {
+        Optional<GapSetting> setting = read.setting();
+        String moves = setting.flatMap(GapSetting::moves).orElse("bed or head");
+        String datum = setting.flatMap(GapSetting::datum).orElse("focus datum");
+        OptionalDouble step = setting.map(GapSetting::stepMm).orElse(OptionalDouble.empty());
+        double byHand = step.isPresent() ? Math.rint(best / step.getAsDouble()) * step.getAsDouble() : best;
+        boolean reaches = finding.focusFromMm().isEmpty()
+                || byHand >= finding.focusFromMm().getAsDouble() && byHand <= finding.focusToMm().getAsDouble();
+        double set = reaches && byHand > 0 ? byHand : best;
+        int decimals = step.isPresent() && reaches ? decimals(step.getAsDouble()) : best > 50 ? 1 : 2;
+        List<Amount> amounts = new ArrayList<>(List.of(Amount.mm(set, decimals)));
+        String hand = setting.flatMap(GapSetting::tool).isPresent() && reaches
+                ? "Move the " + moves + " until the {0} " + setting.flatMap(GapSetting::tool).get() + " just slides under the " + datum + "."
+                : "Move the " + moves + " until {0} stand between " + datum + " and surface.";
+        if (finding.focusFromMm().isPresent()) {
+            amounts.add(Amount.mm(finding.focusFromMm().getAsDouble(), 1));
+            amounts.add(Amount.mm(finding.focusToMm().getAsDouble(), 1));
+            hand += " Between {1#} and {2} it stays in focus.";
+        } else {
+            hand += " One place alone does not tell how sure that is, nor how deep the focus.";
+        }
+        return Instruction.of("gap", Said.of("Set the gap to {0}.", amounts.get(0))).byHand(new Said(hand, amounts));
+    }
+
+    private static int decimals(double step) {
+        return step == Math.rint(step) ? 0 : step * 10 == Math.rint(step * 10) ? 1 : 2;
+    }
+
+    private static Optional<Instruction> stray(RampFinding finding, double widthErrorMm) {
+        return finding.points().stream()
+                .filter(point -> Math.abs(point.residualMm().orElse(0)) > STRAY * widthErrorMm)
+                .max(Comparator.comparingDouble(point -> Math.abs(point.residualMm().orElse(0))))
+                .map(point -> Instruction.of("widths", Said.of("Read the width at {0} again: it lies {1} off the curve.",
+                        Amount.mm(point.positionMm(), 0), Amount.mm(Math.abs(point.residualMm().orElse(0)), 2))));
+    }
+
+    private static Optional<Instruction> drifted(RampFinding finding) {
+        if (finding.driftMm().isEmpty()
+                || Math.abs(finding.driftMm().getAsDouble()) <= finding.driftAllowedMm().getAsDouble()) {
+            return Optional.empty();
+        }
+        double drift = finding.driftMm().getAsDouble();
+        return Optional.of(Instruction.of("lens", Said.of("The best gap has " + (drift > 0 ? "grown" : "shrunk")
+                        + " by {0} since last time: look at the lens, its seat and the datum.", Amount.mm(Math.abs(drift), 2))));
+    }
+
+    private static OptionalDouble drift(double best, RampReadings read) {
+        return read.lastBestGapMm().isPresent()
+                ? OptionalDouble.of(best - read.lastBestGapMm().getAsDouble())
+                : OptionalDouble.empty();
+    }
+
+    /** Root mean square of width less fitted width; absent where some fitted d² is not above 0. */
+    private static OptionalDouble rms(List<Point> points) {
+        if (points.stream().anyMatch(point -> point.residualMm().isEmpty())) {
+            return OptionalDouble.empty();
+        }
+        double sum = points.stream().mapToDouble(point -> point.residualMm().getAsDouble() * point.residualMm().getAsDouble()).sum();
+        return OptionalDouble.of(Math.sqrt(sum / points.size()));
+    }
+
+    private static List<CurvePoint> curve(Caustic caustic, double least, double most) {
+        List<CurvePoint> curve = new ArrayList<>();
+        for (int i = 0; i < CURVE_POINTS; i++) {
+            double gap = least + (most - least) * i / (CURVE_POINTS - 1);
+            double square = caustic.square(gap);
+            if (square > 0) {
+                curve.add(new CurvePoint(gap, Math.sqrt(square)));
+            }
+        }
+        return curve;
+    }
+
+    @Override
+    public Said keyFigure(RampFinding finding) {
+        return finding.bestGapMm().isPresent()
+                ? Said.of("{0}", Amount.mm(finding.bestGapMm().getAsDouble(), finding.bestGapMm().getAsDouble() > 50 ? 1 : 2))
+                : Said.of("no gap yet");
+    }
+
+    @Override
+    public List<Evidence> evidence(RampFinding finding) {
+        List<Evidence> evidence = new ArrayList<>();
+        finding.bestGapMm().ifPresent(best -> evidence.add(new Evidence("best gap", finding.bestGapHalfWidthMm().isPresent()
+                ? Said.of("{0#} ± {1}", Amount.mm(best, 2), Amount.mm(finding.bestGapHalfWidthMm().getAsDouble(), 2))
+                : Said.of("{0}", Amount.mm(best, 2)))));
+        add(evidence, "thinnest line", finding.waistMm(), 3);
+        add(evidence, "depth of focus", finding.depthOfFocusMm(), 2);
+        add(evidence, "misfit of the widths", finding.fit().map(Fit::rmsMm).orElse(OptionalDouble.empty()), 3);
+        finding.doubtAllowedMm().ifPresent(doubt -> evidence.add(new Evidence("doubt allowed", Said.of("± {0}", Amount.mm(1.96 * doubt, 2)))));
+        finding.driftMm().ifPresent(drift -> evidence.add(new Evidence("since last time", Said.of(drift < 0 ? "{0}" : "+{0}", Amount.mm(drift, 2)))));
+        finding.beamQualityM2().ifPresent(m2 -> evidence.add(new Evidence("apparent M²", Said.of("{0}", Amount.plain(m2, 2)))));
+        return evidence;
+    }
+
+    private static void add(List<Evidence> evidence, String label, OptionalDouble mm, int decimals) {
+        mm.ifPresent(value -> evidence.add(new Evidence(label, Said.of("{0}", Amount.mm(value, decimals)))));
+    }
+
+    @Override
+    public Said judgedBy(RampFinding finding) {
+        return finding.doubtAllowedMm().isPresent()
+                ? Said.of("doubt within ± {0}", Amount.mm(1.96 * finding.doubtAllowedMm().getAsDouble(), 2))
+                : Said.of("a quick reading is not judged");
+    }
+
+    /** Gathers a finding piece by piece; what is never filled in stays absent. */
+    private static final class Summary {
+        private OptionalDouble best = OptionalDouble.empty();
+        private OptionalDouble stdErr = OptionalDouble.empty();
+        private OptionalDouble waist = OptionalDouble.empty();
+        private OptionalDouble rayleigh = OptionalDouble.empty();
+        private OptionalDouble quality = OptionalDouble.empty();
+        private OptionalDouble depth = OptionalDouble.empty();
+        private OptionalDouble drift = OptionalDouble.empty();
+        private Optional<Fit> fit = Optional.empty();
+
+        void answer(Caustic caustic, RampReadings read) {
+            double waistMm = Math.sqrt(caustic.waistSquare());
+            best = OptionalDouble.of(caustic.bestGapMm());
+            stdErr = OptionalDouble.of(caustic.bestGapStdErrMm());
+            waist = OptionalDouble.of(waistMm);
+            rayleigh = OptionalDouble.of(caustic.rayleighMm());
+            quality = OptionalDouble.of(Math.PI * waistMm * Math.sqrt(caustic.c()) / (4 * read.wavelengthNm() * 1e-6));
+            depth = OptionalDouble.of(caustic.depthMm());
+            drift = FocusRamp.drift(caustic.bestGapMm(), read);
+        }
+
+        RampFinding finding(List<Point> points, List<CurvePoint> curve, OptionalDouble widthError) {
+            OptionalDouble quarter = depth.isPresent() ? OptionalDouble.of(depth.getAsDouble() / 4) : OptionalDouble.empty();
+            return new RampFinding(best, stdErr, waist, rayleigh, quality, depth, fit,
+                    shifted(-1), shifted(1), quarter, quarter.isPresent() ? drift : OptionalDouble.empty(),
+                    drift.isPresent() ? quarter : OptionalDouble.empty(), points, curve, new RampFinding.Tolerances(widthError));
+        }
+
+        private OptionalDouble shifted(int sign) {
+            return depth.isPresent() ? OptionalDouble.of(best.getAsDouble() + sign * depth.getAsDouble() / 2) : OptionalDouble.empty();
+        }
+    }
+}

@@ -1,0 +1,64 @@
+package zebrawood.core.focus;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * The caustic as the widths show it. What could not be had is absent.
+ *
+ * @param bestGapMm gap at which the line is thinnest
+ * @param bestGapStdErrMm its standard error
+ * @param waistMm width of the line there
+ * @param rayleighMm Rayleigh length
+ * @param beamQualityM2 apparent M²: burn width is not beam width, so only to be compared on one machine
+ * @param depthOfFocusMm over which the width grows by up to 10 %
+ * @param fit of d² = a + b g + c g²
+ * @param focusFromMm least gap in focus
+ * @param focusToMm widest gap in focus
+ * @param doubtAllowedMm the standard error up to which it is clear
+ * @param driftMm best gap less the last one
+ * @param driftAllowedMm drift beyond which it is said
+ * @param points each mark with its gap and how far off the curve it lies
+ * @param curve the fitted width over the gaps measured, for the drawing
+ * @param tolerances what it was judged by
+ */
+public record RampFinding(
+        OptionalDouble bestGapMm,
+        OptionalDouble bestGapStdErrMm,
+        OptionalDouble waistMm,
+        OptionalDouble rayleighMm,
+        OptionalDouble beamQualityM2,
+        OptionalDouble depthOfFocusMm,
+        Optional<Fit> fit,
+        OptionalDouble focusFromMm,
+        OptionalDouble focusToMm,
+        OptionalDouble doubtAllowedMm,
+        OptionalDouble driftMm,
+        OptionalDouble driftAllowedMm,
+        List<Point> points,
+        List<CurvePoint> curve,
+        Tolerances tolerances) {
+
+    /** Coefficients of the gap itself, not centred; rms of the widths about the curve, mm. */
+    public record Fit(double a, double b, double c, OptionalDouble rmsMm) {}
+
+    /** A mark: position, gap, width, and width less the fitted one; mm. */
+    public record Point(double positionMm, double gapMm, double widthMm, OptionalDouble residualMm) {}
+
+    /** Fitted width over a gap; mm. */
+    public record CurvePoint(double gapMm, double widthMm) {}
+
+    /** Standard error of a width that was counted on, mm. */
+    public record Tolerances(OptionalDouble widthErrorMm) {}
+
+    public RampFinding {
+        points = List.copyOf(points);
+        curve = List.copyOf(curve);
+    }
+
+    /** Half of the stated 95 % interval of the best gap, mm: 1.96 standard errors. */
+    public OptionalDouble bestGapHalfWidthMm() {
+        return bestGapStdErrMm.isPresent() ? OptionalDouble.of(1.96 * bestGapStdErrMm.getAsDouble()) : OptionalDouble.empty();
+    }
+}

@@ -1,0 +1,107 @@
+package zebrawood.core.focus;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import zebrawood.core.reading.Checks;
+
+/**
+ * A straight line burned up an inclined plate, and its widths.
+ *
+ * @param wavelengthNm nm
+ * @param gapAtStartMm from the focus datum straight down to the surface at the start of the line
+ * @param runMm horizontal length of the ramp
+ * @param riseMm how far the surface rises over the run; negative: it falls; not 0, not over the gap at the start
+ * @param positionsAlong how the ruler lay, horizontal where absent
+ * @param marks widths in the order measured, at least four at three places; instead of {@code thinnestPositionMm}
+ * @param widthErrorMm one standard error of a width, 0.02 where absent
+ * @param thinnestPositionMm quick school: only the thinnest place; instead of {@code marks}
+ * @param lastBestGapMm the best gap of the last time, to tell drift
+ * @param setting how the gap is set on this machine, for the instruction
+ */
+public record RampReadings(
+        double wavelengthNm,
+        double gapAtStartMm,
+        double runMm,
+        double riseMm,
+        Optional<PositionsAlong> positionsAlong,
+        Optional<List<Mark>> marks,
+        OptionalDouble widthErrorMm,
+        OptionalDouble thinnestPositionMm,
+        OptionalDouble lastBestGapMm,
+        Optional<GapSetting> setting) {
+
+    static final double DEFAULT_WIDTH_ERROR_MM = 0.02;
+    static final int LEAST_MARKS = 4;
+    static final int LEAST_PLACES = 3;
+
+    /** How the ruler lay. */
+    public enum PositionsAlong {
+        HORIZONTAL,
+        PLATE
+    }
+
+    /** Width of the line at a position from the start; the position may have any sign. */
+    public record Mark(double positionMm, double widthMm) {
+        public Mark {
+            new Checks().finite("positionMm", positionMm).above("widthMm", widthMm, 0).done();
+        }
+    }
+
+    /**
+     * How the hand sets the gap.
+     *
+     * @param datum from where it is measured: nozzle tip
+     * @param moves what moves for it: bed, head
+     * @param tool the shop's tool for it: block, stick
+     * @param stepMm the steps in which it can be set
+     */
+    public record GapSetting(
+            Optional<String> datum, Optional<String> moves, Optional<String> tool, OptionalDouble stepMm) {
+        public GapSetting {
+            new Checks().above("stepMm", stepMm, 0).done();
+        }
+    }
+
+    public RampReadings {
+        marks = marks == null ? Optional.empty() : marks.map(List::copyOf);
+        List<Mark> given = marks.orElse(List.of());
+        boolean quick = thinnestPositionMm != null && thinnestPositionMm.isPresent();
+        boolean measured = marks.isPresent();
+        new Checks()
+                .above("wavelengthNm", wavelengthNm, 0)
+                .atLeast("gapAtStartMm", gapAtStartMm, 0)
+                .above("runMm", runMm, 0)
+                .finite("riseMm", riseMm)
+                .that(riseMm != 0, "riseMm", "a plate without rise shows no focus; raise one end of it")
+                .that(quick || measured, "marks", "neither widths nor the thinnest place is given")
+                .that(!measured || given.size() >= LEAST_MARKS, "marks",
+                        given.size() + " widths read, at least " + LEAST_MARKS + " are needed")
+                .that(!measured || given.size() < LEAST_MARKS || places(given) >= LEAST_PLACES, "marks",
+                        "the widths stand at fewer than " + LEAST_PLACES + " different places")
+                .above("widthErrorMm", widthErrorMm, 0)
+                .finite("thinnestPositionMm", thinnestPositionMm)
+                .above("lastBestGapMm", lastBestGapMm, 0)
+                .tie(() -> !(riseMm > gapAtStartMm), "riseMm",
+                        "the plate rises more than the gap at its start: the head would strike it")
+                .tie(() -> !(quick && measured), "thinnestPositionMm",
+                        "widths are given too; give either them or only the thinnest place")
+                .done();
+    }
+
+    private static long places(List<Mark> marks) {
+        return marks.stream().mapToDouble(Mark::positionMm).distinct().count();
+    }
+
+    double widthErrorOrDefaultMm() {
+        return widthErrorMm.orElse(DEFAULT_WIDTH_ERROR_MM);
+    }
+
+    /** Gap over a position, mm: {@code gapAtStart - p rise/run}, with p taken to the horizontal first. */
+    double gapMm(double positionMm) {
+        double horizontal = positionsAlong.orElse(PositionsAlong.HORIZONTAL) == PositionsAlong.PLATE
+                ? positionMm * runMm / Math.hypot(runMm, riseMm)
+                : positionMm;
+        return gapAtStartMm - horizontal * riseMm / runMm;
+    }
+}

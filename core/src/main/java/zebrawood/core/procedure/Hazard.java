@@ -1,0 +1,22 @@
+package zebrawood.core.procedure;
+
+/** What can hurt at a stop, with the usual caution. Zebrawood informs; it does not authorise. */
+public enum Hazard {
+    BEAM("Beam: eyewear marked for this wavelength on everybody in the room, covers shut."),
+    FUMES("Fumes: extraction on, known material only."),
+    FIRE("Fire: stay with it from start to end, extinguisher in reach."),
+    HIGH_VOLTAGE("High voltage: behind covers, a licensed person's work."),
+    MOVING_AXES("Moving axes: hands out before anything is sent."),
+    LASER_MODE("Laser mode is no safeguard; the beam can stay on while nothing moves."),
+    CONDENSATION("Condensation: let a cold machine warm up, powered off, before its source is switched on.");
+
+    private final String caution;
+
+    Hazard(String caution) {
+        this.caution = caution;
+    }
+
+    public String caution() {
+        return caution;
+    }
+}

@@ -1,0 +1,45 @@
+package zebrawood.core.procedure;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import zebrawood.core.machine.Plate;
+import zebrawood.core.units.Said;
+
+/**
+ * Turns readings into a finding. Procedures are pure: the same readings always give the same outcome.
+ *
+ * @param <R> readings, a record whose constructor refuses what cannot be
+ * @param <F> finding, a record that carries all its drawing and its entry will ever need
+ */
+public interface Procedure<R extends Record, F extends Record> {
+
+    Card card();
+
+    Class<R> readingsType();
+
+    Class<F> findingType();
+
+    /** Whether this machine has such a stop. */
+    boolean appliesTo(Plate plate);
+
+    /** Which field of the plate is needed and not there yet, in words. */
+    Optional<String> lacks(Plate plate);
+
+    /** Days between checks that the plate asks for, where it does. */
+    OptionalInt recheckDays(Plate plate);
+
+    /**
+     * @throws zebrawood.core.reading.ReadingException where the readings cannot be computed with
+     */
+    Outcome<F> evaluate(R readings);
+
+    /** What a colleague would ask for: {@code dew 9.3 °C}. */
+    Said keyFigure(F finding);
+
+    /** The figures the verdict rests on. */
+    List<Evidence> evidence(F finding);
+
+    /** The limits it was judged by, as for a certificate. */
+    Said judgedBy(F finding);
+}

@@ -1,0 +1,136 @@
+package zebrawood.core.route;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import zebrawood.core.entry.Body;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.machine.Plate;
+import zebrawood.core.safety.Bar;
+import zebrawood.core.safety.FirstLight;
+
+/**
+ * The first light gate of one machine at one moment.
+ *
+ * @param bars every bar with the entry that lifted or failed it since the gate was last shut
+ * @param shutBy why it shut after having been open or begun; empty where it never was
+ * @param shutAt when that was; the time of the entry, or the day the disuse ran out
+ * @param openedBy the entry that lifted the last bar when it is open, or did when it last was
+ */
+public record Gate(List<Line> bars, Optional<String> shutBy, Optional<Instant> shutAt, Optional<Entry> openedBy) {
+
+    /** A bar and its answer, if it has one. */
+    public record Line(Bar bar, Optional<Entry> answer) {
+        public boolean lifted() {
+            return answer.map(entry -> ((Body.GateLine) entry.body()).lifted()).orElse(false);
+        }
+
+        public boolean failed() {
+            return answer.isPresent() && !lifted();
+        }
+    }
+
+    public Gate {
+        bars = List.copyOf(bars);
+    }
+
+    public boolean isOpen() {
+        return bars.stream().allMatch(Line::lifted);
+    }
+
+    public long lifted() {
+        return bars.stream().filter(Line::lifted).count();
+    }
+
+    /** The bar in hand: the first that is not lifted. */
+    public Optional<Line> inHand() {
+        return bars.stream().filter(line -> !line.lifted()).findFirst();
+    }
+
+    /** Whether anything was answered since it was last shut. */
+    public boolean isBegun() {
+        return bars.stream().anyMatch(line -> line.answer().isPresent());
+    }
+
+    /** Replays the entries up to {@code now}. */
+    static Gate of(History history, Instant now) {
+        return new Replay(history.plate()).run(history, now);
+    }
+
+    /** Walks through the entries in the order of the chain, keeping what counts. */
+    private static final class Replay {
+        private final List<Bar> bars;
+        private final Duration disuse;
+        private final int days;
+        private final Map<String, Entry> answers = new HashMap<>();
+        private Optional<Instant> lastUse = Optional.empty();
+        private Optional<String> shutBy = Optional.empty();
+        private Optional<Instant> shutAt = Optional.empty();
+        private Optional<Entry> openedBy = Optional.empty();
+
+        Replay(Plate plate) {
+            this.bars = FirstLight.bars(plate);
+            this.days = plate.daysOutOfUse();
+            this.disuse = Duration.ofDays(days);
+        }
+
+        Gate run(History history, Instant now) {
+            List<Entry> entries = new ArrayList<>(history.gateAndEvents());
+            history.readings().values().forEach(stop -> stop.stream().filter(Replay::fired).forEach(entries::add));
+            entries.sort(Comparator.comparingInt(Entry::standsAt).thenComparingInt(Entry::number));
+            for (Entry entry : entries) {
+                unused(entry.since());
+                take(entry);
+            }
+            unused(now);
+            List<Line> lines = bars.stream().map(bar -> new Line(bar, Optional.ofNullable(answers.get(bar.id())))).toList();
+            return new Gate(lines, shutBy, shutAt, openedBy);
+        }
+
+        private void take(Entry entry) {
+            if (entry.body() instanceof Body.GateLine line) {
+                // a correction can shut a gate, never open one
+                if (entry.corrects().isEmpty() || !line.lifted()) {
+                    answers.put(line.bar(), entry);
+                }
+                if (line.lifted() && line.fired()) {
+                    lastUse = Optional.of(entry.since());
+                    openedBy = Optional.of(entry);
+                    shutBy = Optional.empty();
+                    shutAt = Optional.empty();
+                }
+            } else if (entry.body() instanceof Body.Happened happened) {
+                if (happened.change().shutsGate()) {
+                    shut(happened.change().words(), entry.stamp().at());
+                }
+            } else {
+                lastUse = Optional.of(entry.since());
+            }
+        }
+
+        /** Shuts it where the machine was out of use for too long before {@code until}. */
+        private void unused(Instant until) {
+            lastUse.map(use -> use.plus(disuse)).filter(end -> end.isBefore(until)).ifPresent(end -> {
+                shut(days + " days unused", end);
+                lastUse = Optional.empty();
+            });
+        }
+
+        private void shut(String why, Instant at) {
+            if (!answers.isEmpty()) {
+                shutBy = Optional.of(why);
+                shutAt = Optional.of(at);
+            }
+            answers.clear();
+        }
+
+        private static boolean fired(Entry entry) {
+            return entry.body() instanceof Body.Measured measured && measured.fired();
+        }
+    }
+}

@@ -1,0 +1,43 @@
+package zebrawood.core.route;
+
+import java.util.List;
+import zebrawood.core.machine.Plate;
+import zebrawood.core.procedure.Phase;
+
+/**
+ * How one machine stands at one moment.
+ *
+ * @param machineId its id
+ * @param plate its plate
+ * @param state in one word
+ * @param detail the stop that makes it so, in words
+ * @param gate its first light gate
+ * @param stops its stops in the order of the work; the gate stands before {@link #stopsBeforeGate()}
+ * @param todo what to do next, most urgent first
+ */
+public record MachineStatus(
+        String machineId,
+        Plate plate,
+        MachineState state,
+        String detail,
+        Gate gate,
+        List<StopStatus> stops,
+        List<Todo> todo) {
+
+    public MachineStatus {
+        stops = List.copyOf(stops);
+        todo = List.copyOf(todo);
+    }
+
+    /** How many of the stops come before the gate. */
+    public int stopsBeforeGate() {
+        return (int) stops.stream()
+                .filter(stop -> stop.card().phase().compareTo(Phase.FIRST_LIGHT) < 0)
+                .count();
+    }
+
+    /** @throws java.util.NoSuchElementException where this machine has no such stop */
+    public StopStatus stop(String id) {
+        return stops.stream().filter(stop -> stop.card().id().equals(id)).findFirst().orElseThrow();
+    }
+}

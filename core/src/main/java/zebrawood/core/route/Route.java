@@ -1,0 +1,258 @@
+package zebrawood.core.route;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.time.format.TextStyle;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import zebrawood.core.entry.Body;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.machine.Plate;
+import zebrawood.core.procedure.Card;
+import zebrawood.core.procedure.Phase;
+import zebrawood.core.procedure.Procedure;
+import zebrawood.core.procedure.Verdict;
+import zebrawood.core.safety.Bar;
+import zebrawood.core.safety.FirstLight;
+import zebrawood.core.units.Said;
+
+/** Works out how machines stand from their entries and a moment. */
+public final class Route {
+
+    private static final int DUE_SOON_DAYS = 7;
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
+
+    private final List<Procedure<?, ?>> procedures;
+
+    /**
+     * @param procedures all there are, in any order
+     */
+    public Route(List<Procedure<?, ?>> procedures) {
+        this.procedures = procedures.stream()
+                .sorted(Comparator.<Procedure<?, ?>, Phase>comparing(p -> p.card().phase()))
+                .toList();
+    }
+
+    /**
+     * @param now the moment
+     * @param zone the offset in which days are counted
+     */
+    public MachineStatus status(History history, Instant now, ZoneOffset zone) {
+        Plate plate = history.plate();
+        Gate gate = Gate.of(history, now);
+        List<StopStatus> stops = procedures.stream()
+                .filter(procedure -> procedure.appliesTo(plate))
+                .map(procedure -> stop(procedure, history, gate, now, zone))
+                .toList();
+        MachineState state = state(gate, stops);
+        return new MachineStatus(history.machineId(), plate, state, detail(state, gate, stops, now, zone), gate, stops,
+                todo(history, gate, stops, now, zone));
+    }
+
+    /** What to do next in the whole shop, most urgent first. */
+    public static List<Todo> next(List<MachineStatus> machines) {
+        return machines.stream()
+                .flatMap(machine -> machine.todo().stream())
+                .sorted(Comparator.comparing(Todo::urgency).thenComparing(Todo::since).thenComparing(Todo::machine))
+                .toList();
+    }
+
+    private <F extends Record> StopStatus stop(
+            Procedure<?, F> procedure, History history, Gate gate, Instant now, ZoneOffset zone) {
+        Card card = procedure.card();
+        List<Entry> entries = history.of(card.id());
+        Optional<Entry> last = entries.stream().findFirst();
+        Optional<Said> key = last.map(entry -> procedure.keyFigure(procedure.findingType().cast(measured(entry).finding())));
+        Optional<LocalDate> due = entries.stream()
+                .filter(entry -> measured(entry).verdict().satisfies())
+                .findFirst()
+                .map(entry -> day(entry, zone).plusDays(procedure.recheckDays(history.plate()).orElse(card.recheckDays())));
+        if (card.fires() && !gate.isOpen()) {
+            return new StopStatus(card, StopState.SHUT, key, Optional.of("needs First light"), last, due);
+        }
+        if (last.isEmpty()) {
+            return new StopStatus(card, StopState.OPEN, key, Optional.empty(), last, due);
+        }
+        Optional<Entry> change = madeStaleBy(card, last.get(), history);
+        if (change.isPresent()) {
+            String why = ((Body.Happened) change.get().body()).change().words() + " " + DAY.format(day(change.get(), zone));
+            return new StopStatus(card, StopState.DUE, key, Optional.of(why), last, due);
+        }
+        Verdict verdict = measured(last.get()).verdict();
+        boolean late = due.isPresent() && today(now, zone).isAfter(due.get());
+        if (verdict.satisfies() && late) {
+            return new StopStatus(card, StopState.DUE, key, Optional.of(late(due.get(), now, zone)), last, due);
+        }
+        return new StopStatus(card, shape(verdict), key, Optional.empty(), last, due);
+    }
+
+    private static Optional<Entry> madeStaleBy(Card card, Entry last, History history) {
+        return history.gateAndEvents().stream()
+                .filter(entry -> entry.standsAt() > last.standsAt())
+                .filter(entry -> entry.body() instanceof Body.Happened happened && card.redoneAfter().contains(happened.change()))
+                .reduce((earlier, later) -> later);
+    }
+
+    private static StopState shape(Verdict verdict) {
+        return switch (verdict) {
+            case PASS -> StopState.PASSED;
+            case ADJUST -> StopState.ADJUST;
+            case FAIL -> StopState.FAILED;
+            case UNCLEAR -> StopState.UNCLEAR;
+            case NOTE -> StopState.NOTE;
+        };
+    }
+
+    private static MachineState state(Gate gate, List<StopStatus> stops) {
+        boolean begun = gate.isBegun() || gate.shutBy().isPresent() || stops.stream().anyMatch(stop -> stop.last().isPresent());
+        if (any(stops, StopState.FAILED)) {
+            return MachineState.FAILED;
+        } else if (any(stops, StopState.ADJUST)) {
+            return MachineState.NEEDS_ADJUSTING;
+        } else if (!begun) {
+            return MachineState.NOT_BEGUN;
+        } else if (!gate.isOpen()) {
+            return MachineState.HALF_COMMISSIONED;
+        } else if (any(stops, StopState.UNCLEAR)) {
+            return MachineState.UNCLEAR;
+        } else if (any(stops, StopState.DUE)) {
+            return MachineState.DUE;
+        }
+        return any(stops, StopState.OPEN) ? MachineState.HALF_COMMISSIONED : MachineState.IN_ORDER;
+    }
+
+    private static boolean any(List<StopStatus> stops, StopState state) {
+        return stops.stream().anyMatch(stop -> stop.state() == state);
+    }
+
+    private static String detail(MachineState state, Gate gate, List<StopStatus> stops, Instant now, ZoneOffset zone) {
+        return switch (state) {
+            case FAILED -> of(stops, StopState.FAILED);
+            case NEEDS_ADJUSTING -> of(stops, StopState.ADJUST);
+            case UNCLEAR -> of(stops, StopState.UNCLEAR);
+            case DUE -> stops.stream().filter(stop -> stop.state() == StopState.DUE).findFirst()
+                    .map(stop -> stop.card().title() + ", " + stop.note().orElse("")).orElse("");
+            case HALF_COMMISSIONED -> gate.isOpen()
+                    ? of(stops, StopState.OPEN)
+                    : "First light: " + gate.lifted() + " of " + gate.bars().size() + " bars";
+            case NOT_BEGUN -> "nothing checked yet";
+            case IN_ORDER -> nextDue(stops)
+                    .filter(stop -> ChronoUnit.DAYS.between(today(now, zone), stop.due().orElseThrow()) <= DUE_SOON_DAYS)
+                    .map(stop -> stop.card().title() + " due " + soon(stop.due().orElseThrow(), now, zone))
+                    .orElse("all " + stops.size() + " stops passed");
+        };
+    }
+
+    private static String of(List<StopStatus> stops, StopState state) {
+        StopStatus stop = stops.stream().filter(s -> s.state() == state).findFirst().orElseThrow();
+        String words = switch (state) {
+            case OPEN -> "not done yet";
+            case UNCLEAR -> "measure more";
+            default -> stop.keyFigure().filter(said -> said.amounts().isEmpty()).map(Said::words).orElse(state.word());
+        };
+        return stop.card().title() + ": " + words;
+    }
+
+    private static Optional<StopStatus> nextDue(List<StopStatus> stops) {
+        return stops.stream().filter(stop -> stop.due().isPresent()).min(Comparator.comparing(stop -> stop.due().orElseThrow()));
+    }
+
+    private List<Todo> todo(History history, Gate gate, List<StopStatus> stops, Instant now, ZoneOffset zone) {
+        List<Todo> todo = new ArrayList<>();
+        for (StopStatus stop : stops) {
+            finding(stop, history, zone).or(() -> due(stop, history, now, zone)).ifPresent(todo::add);
+        }
+        boolean begun = history.gateAndEvents().size() + history.readings().size() > 0;
+        if (!gate.isOpen() && begun) {
+            todo.add(gate(history, gate, zone));
+        }
+        Optional<StopStatus> open = stops.stream().filter(stop -> stop.state() == StopState.OPEN).findFirst();
+        open.filter(stop -> todo.stream().noneMatch(t -> t.urgency() == Todo.Urgency.GATE_SHUT)).ifPresent(stop -> todo.add(todo(
+                Todo.Urgency.OPEN, history, stop, Said.of(stop.card().title() + " comes next: it has not been done yet."),
+                history.plateEntry().stamp().at(), "open")));
+        todo.sort(Comparator.comparing(Todo::urgency).thenComparing(Todo::since));
+        return todo;
+    }
+
+    private static Optional<Todo> finding(StopStatus stop, History history, ZoneOffset zone) {
+        Optional<Todo.Urgency> urgency = switch (stop.state()) {
+            case FAILED -> Optional.of(Todo.Urgency.FAILED);
+            case ADJUST -> Optional.of(Todo.Urgency.ADJUST);
+            case UNCLEAR -> Optional.of(Todo.Urgency.UNCLEAR);
+            default -> Optional.empty();
+        };
+        return urgency.map(how -> {
+            Entry last = stop.last().orElseThrow();
+            return todo(how, history, stop, measured(last).instructions().get(0).action(), last.stamp().at(),
+                    DAY.format(day(last, zone)) + ", " + last.stamp().by());
+        });
+    }
+
+    private static Optional<Todo> due(StopStatus stop, History history, Instant now, ZoneOffset zone) {
+        String title = stop.card().title();
+        if (stop.state() == StopState.DUE) {
+            String note = stop.note().orElse("");
+            boolean late = stop.due().isPresent() && today(now, zone).isAfter(stop.due().get());
+            Instant since = late ? stop.due().get().atStartOfDay().toInstant(zone) : stop.last().orElseThrow().stamp().at();
+            return Optional.of(todo(Todo.Urgency.LATE, history, stop, Said.of(title + " is to be done again: " + note + "."), since,
+                    late ? note : "stale"));
+        }
+        if (stop.state() == StopState.PASSED || stop.state() == StopState.NOTE) {
+            LocalDate due = stop.due().orElse(LocalDate.MAX);
+            if (!today(now, zone).plusDays(DUE_SOON_DAYS).isBefore(due)) {
+                return Optional.of(todo(Todo.Urgency.DUE_SOON, history, stop,
+                        Said.of(title + " is due again " + soon(due, now, zone) + "."), due.atStartOfDay().toInstant(zone), soon(due, now, zone)));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static Todo gate(History history, Gate gate, ZoneOffset zone) {
+        Bar bar = gate.inHand().orElseThrow().bar();
+        Instant since = gate.shutAt().orElseGet(() -> gate.bars().stream()
+                .flatMap(line -> line.answer().stream())
+                .map(entry -> entry.stamp().at())
+                .max(Comparator.naturalOrder())
+                .orElse(history.plateEntry().stamp().at()));
+        int minutes = gate.bars().stream().filter(line -> !line.lifted()).mapToInt(line -> line.bar().minutes()).sum();
+        return new Todo(Todo.Urgency.GATE_SHUT, history.machineId(), history.plate().name(), FirstLight.ID, "First light",
+                StopState.SHUT, Said.of(bar.action() + "."), minutes, since,
+                gate.inHand().filter(Gate.Line::failed).isPresent()
+                        ? "failed"
+                        : "bar " + (gate.lifted() + 1) + " of " + gate.bars().size());
+    }
+
+    private static Todo todo(
+            Todo.Urgency urgency, History history, StopStatus stop, Said action, Instant since, String when) {
+        return new Todo(urgency, history.machineId(), history.plate().name(), stop.card().id(), stop.card().title(),
+                stop.state() == StopState.PASSED ? StopState.DUE : stop.state(), action, stop.card().minutes(), since, when);
+    }
+
+    private static Body.Measured measured(Entry entry) {
+        return (Body.Measured) entry.body();
+    }
+
+    private static LocalDate day(Entry entry, ZoneOffset zone) {
+        return entry.since().atOffset(zone).toLocalDate();
+    }
+
+    private static LocalDate today(Instant now, ZoneOffset zone) {
+        return now.atOffset(zone).toLocalDate();
+    }
+
+    private static String late(LocalDate due, Instant now, ZoneOffset zone) {
+        long days = ChronoUnit.DAYS.between(due, today(now, zone));
+        return days + (days == 1 ? " day late" : " days late");
+    }
+
+    private static String soon(LocalDate due, Instant now, ZoneOffset zone) {
+        long days = ChronoUnit.DAYS.between(today(now, zone), due);
+        return days == 0 ? "today" : days == 1 ? "tomorrow" : "on " + due.getDayOfWeek().getDisplayName(TextStyle.FULL, Locale.ENGLISH);
+    }
+}

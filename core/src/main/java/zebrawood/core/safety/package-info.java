@@ -1,0 +1,4 @@
+/**
+ * What must be seen to be so before anything fires? Start at {@link zebrawood.core.safety.FirstLight}.
+ */
+package zebrawood.core.safety;

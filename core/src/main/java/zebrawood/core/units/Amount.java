@@ -1,0 +1,72 @@
+package zebrawood.core.units;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.Locale;
+import java.util.Objects;
+
+/**
+ * A number with its kind and with how finely it is worth showing.
+ *
+ * @param quantity what kind of amount
+ * @param base in the base unit of the kind, finite
+ * @param decimals digits after the point when shown in the base unit; one more for lengths in inches is not
+ *     enough, so two more are shown there
+ */
+public record Amount(Quantity quantity, double base, int decimals) {
+
+    public Amount {
+        Objects.requireNonNull(quantity, "quantity");
+        if (!Double.isFinite(base)) {
+            throw new IllegalArgumentException("an amount must be finite");
+        }
+    }
+
+    public static Amount mm(double mm, int decimals) {
+        return new Amount(Quantity.LENGTH, mm, decimals);
+    }
+
+    public static Amount celsius(double celsius, int decimals) {
+        return new Amount(Quantity.TEMPERATURE, celsius, decimals);
+    }
+
+    public static Amount percent(double percent, int decimals) {
+        return new Amount(Quantity.SHARE, percent, decimals);
+    }
+
+    public static Amount plain(double number, int decimals) {
+        return new Amount(Quantity.PLAIN, number, decimals);
+    }
+
+    /** The number alone in the chosen unit: {@code 6.84}. */
+    public String number(UnitChoice choice) {
+        return fixed(quantity.shown(base, choice), decimalsIn(choice));
+    }
+
+    /** Number and unit: {@code 6.84 mm}, {@code 46 %}, {@code 1200}. */
+    public String text(UnitChoice choice) {
+        String unit = quantity.unit(choice);
+        return unit.isEmpty() ? number(choice) : number(choice) + " " + unit;
+    }
+
+    private int decimalsIn(UnitChoice choice) {
+        return quantity == Quantity.LENGTH && choice.inches() ? decimals + 2 : decimals;
+    }
+
+    /** Rounded half away from zero on the decimal that stands there, never "-0". */
+    static String fixed(double value, int decimals) {
+        if (Math.abs(value) >= 1e15) {
+            return String.format(Locale.ROOT, "%.3e", value);
+        }
+        BigDecimal rounded = BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP);
+        return (rounded.signum() == 0 ? rounded.abs() : rounded).toPlainString();
+    }
+
+    /** As few digits as tell the number: {@code 1200}, {@code 0.01}; for values that were set, not measured. */
+    public static String exact(double value) {
+        if (value == 0) {
+            return "0";
+        }
+        return BigDecimal.valueOf(value).stripTrailingZeros().toPlainString();
+    }
+}

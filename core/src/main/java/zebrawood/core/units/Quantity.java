@@ -1,0 +1,79 @@
+package zebrawood.core.units;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What kind of amount a number is: its base unit (the one in the field's name) and the units a person may
+ * type. Factors are exact by definition (inch 25.4 mm, foot 304.8 mm, pound 0.45359237 kg).
+ */
+public enum Quantity {
+    LENGTH("mm", "mm", 1, "cm", 10, "m", 1000, "um", 0.001, "µm", 0.001, "μm", 0.001, "in", 25.4, "inch", 25.4,
+            "\"", 25.4, "″", 25.4, "ft", 304.8, "'", 304.8, "thou", 0.0254, "mil", 0.0254),
+    TEMPERATURE("°C", "c", 1, "°c", 1),
+    SHARE("%", "%", 1),
+    WAVELENGTH("nm", "nm", 1, "um", 1000, "µm", 1000, "μm", 1000),
+    RATE("mm/min", "mm/min", 1, "mm/s", 60, "m/min", 1000, "m/s", 60000, "in/min", 25.4, "ipm", 25.4, "in/s", 1524),
+    ACCELERATION("mm/s²", "mm/s2", 1, "mm/s²", 1, "m/s2", 1000, "m/s²", 1000),
+    POWER("W", "w", 1, "kw", 1000, "mw", 0.001),
+    CURRENT("mA", "ma", 1, "a", 1000),
+    MASS("kg", "kg", 1, "g", 0.001, "t", 1000, "lb", 0.45359237, "lbs", 0.45359237),
+    DAYS("d", "d", 1, "day", 1, "days", 1, "week", 7, "weeks", 7),
+    /** a bare number, such as an S value */
+    PLAIN("");
+
+    private final String baseUnit;
+    private final Map<String, Double> factors = new LinkedHashMap<>();
+
+    Quantity(String baseUnit, Object... unitsAndFactors) {
+        this.baseUnit = baseUnit;
+        for (int i = 0; i < unitsAndFactors.length; i += 2) {
+            factors.put((String) unitsAndFactors[i], ((Number) unitsAndFactors[i + 1]).doubleValue());
+        }
+    }
+
+    /** The unit of the stored number. */
+    public String baseUnit() {
+        return baseUnit;
+    }
+
+    /** The unit in which it is shown, and in which a number typed without one is taken. */
+    public String unit(UnitChoice choice) {
+        return switch (this) {
+            case LENGTH -> choice.length();
+            case TEMPERATURE -> choice.temperature();
+            default -> baseUnit;
+        };
+    }
+
+    /** The stored number as it reads in the chosen unit. */
+    public double shown(double base, UnitChoice choice) {
+        return switch (this) {
+            case LENGTH -> choice.inches() ? base / 25.4 : base;
+            case TEMPERATURE -> choice.fahrenheit() ? base * 1.8 + 32 : base;
+            default -> base;
+        };
+    }
+
+    /** The number of base units in {@code number} of the unit typed, or empty where it is no unit of this kind. */
+    Optional<Double> base(double number, String unit) {
+        if (this == TEMPERATURE && (unit.equals("f") || unit.equals("°f"))) {
+            return Optional.of((number - 32) / 1.8);
+        }
+        if (this == TEMPERATURE && unit.equals("k")) {
+            return Optional.of(number - 273.15);
+        }
+        return Optional.ofNullable(factors.get(unit)).map(factor -> number * factor);
+    }
+
+    /** Some units that may be typed, for a message. */
+    String examples() {
+        return switch (this) {
+            case LENGTH -> "mm, cm, m, in or \"";
+            case TEMPERATURE -> "C or F";
+            case PLAIN -> "no unit";
+            default -> String.join(", ", factors.keySet().stream().limit(4).toList());
+        };
+    }
+}
