@@ -1,0 +1,37 @@
+package zebrawood.desktop.command;
+
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import picocli.CommandLine.Option;
+
+/** Where the user's logbook stands: where the platform expects, or where {@code --data} says. */
+public final class DataFolder {
+
+    @Option(names = "--data", paramLabel = "DIR", description = "the folder with the logbook, instead of the user's own")
+    private Path chosen;
+
+    Path folder() {
+        return chosen != null ? chosen : usual(System.getProperty("os.name"), System.getenv(), Path.of(System.getProperty("user.home")));
+    }
+
+    Optional<Path> chosen() {
+        return Optional.ofNullable(chosen);
+    }
+
+    /** XDG on Linux, the usual places elsewhere. */
+    static Path usual(String system, Map<String, String> environment, Path home) {
+        String name = system.toLowerCase(Locale.ROOT);
+        if (name.contains("windows")) {
+            return place(environment.get("APPDATA"), home.resolve("AppData").resolve("Roaming")).resolve("Zebrawood");
+        } else if (name.contains("mac")) {
+            return home.resolve("Library").resolve("Application Support").resolve("Zebrawood");
+        }
+        return place(environment.get("XDG_DATA_HOME"), home.resolve(".local").resolve("share")).resolve("zebrawood");
+    }
+
+    private static Path place(String given, Path otherwise) {
+        return given == null || given.isBlank() || !Path.of(given).isAbsolute() ? otherwise : Path.of(given);
+    }
+}

@@ -1,0 +1,38 @@
+package zebrawood.desktop.command;
+
+import java.nio.file.Files;
+import java.util.List;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+import zebrawood.desktop.Catalogue;
+import zebrawood.logbook.store.Logbook;
+import zebrawood.logbook.store.Verification;
+
+/** Checks every hash chain. */
+@Command(name = "verify", description = "Checks every entry, chain and attachment. Exit status 1 when one does not hold.")
+final class Verify implements Callable<Integer> {
+
+    @Mixin
+    private DataFolder data;
+
+    @Option(names = "--expect", paramLabel = "HASH", description = "a hash printed on a certificate; may be given more than once")
+    private List<String> expected = List.of();
+
+    @Override
+    public Integer call() {
+        if (!Files.exists(data.folder().resolve("logbook.db"))) {
+            System.err.println("There is no logbook in " + data.folder() + "; name its folder with --data.");
+            return Exit.REFUSED;
+        }
+        try (Logbook logbook = Logbook.open(data.folder(), Catalogue.procedures())) {
+            Verification found = logbook.verify(expected);
+            found.flaws().forEach(System.out::println);
+            System.out.println(found.holds()
+                    ? "Whole: " + found.entries() + " entries, " + found.attachments() + " attachments. The shop chain ends on " + found.head() + "."
+                    : "Not whole: " + found.flaws().size() + " flaws in " + found.entries() + " entries.");
+            return found.holds() ? Exit.DONE : Exit.WRONG;
+        }
+    }
+}

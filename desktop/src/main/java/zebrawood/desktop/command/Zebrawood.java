@@ -1,0 +1,56 @@
+package zebrawood.desktop.command;
+
+import java.io.FileDescriptor;
+import java.io.FileOutputStream;
+import java.io.PrintStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.AccessDeniedException;
+import java.nio.file.NoSuchFileException;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.HelpCommand;
+import zebrawood.logbook.store.LogbookException;
+
+/** The one entry to the program; its words are the commands. */
+@Command(
+        name = "zebrawood",
+        description = "For those who commission laser machines: measure once, turn once, check once, and it is written down.",
+        version = "Zebrawood " + Version.TEXT,
+        mixinStandardHelpOptions = true,
+        subcommands = {Solve.class, Verify.class, HelpCommand.class})
+public final class Zebrawood {
+
+    private Zebrawood() {}
+
+    public static void main(String[] arguments) {
+        System.setOut(utf8(FileDescriptor.out));
+        System.setErr(utf8(FileDescriptor.err));
+        System.exit(run(arguments));
+    }
+
+    static int run(String... arguments) {
+        CommandLine line = new CommandLine(new Zebrawood());
+        line.setExecutionExceptionHandler((exception, command, parsed) -> {
+            System.err.println(sentence(exception));
+            return exception instanceof LogbookException ? Exit.WRONG : Exit.REFUSED;
+        });
+        return line.execute(arguments);
+    }
+
+    /** One sentence instead of a stack trace. */
+    private static String sentence(Throwable exception) {
+        Throwable cause = exception instanceof UncheckedIOException ? exception.getCause() : exception;
+        if (cause instanceof NoSuchFileException missing) {
+            return "There is no file " + missing.getFile() + ".";
+        } else if (cause instanceof AccessDeniedException denied) {
+            return "The file " + denied.getFile() + " may not be read or written here.";
+        }
+        String message = cause.getMessage() == null ? cause.getClass().getSimpleName() : cause.getMessage();
+        return Character.toUpperCase(message.charAt(0)) + message.substring(1) + (message.endsWith(".") ? "" : ".");
+    }
+
+    private static PrintStream utf8(FileDescriptor descriptor) {
+        return new PrintStream(new FileOutputStream(descriptor), true, StandardCharsets.UTF_8);
+    }
+}

@@ -1,0 +1,16 @@
+package zebrawood.logbook.json;
+
+import java.util.Locale;
+import zebrawood.core.procedure.Verdict;
+
+/** How constants are written in JSON: {@code FRONT_LEFT} as {@code front-left}; verdicts keep their capitals. */
+public final class Names {
+
+    private Names() {}
+
+    public static String of(Enum<?> constant) {
+        return constant instanceof Verdict
+                ? constant.name()
+                : constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+}

@@ -1,0 +1,65 @@
+package zebrawood.logbook.worksheet;
+
+import java.io.BufferedInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.CodingErrorAction;
+import java.nio.charset.StandardCharsets;
+import java.util.Optional;
+
+/** Lines of UTF-8 text, each at most 8 MiB; a longer or undecodable one is told, not read. */
+final class Lines {
+
+    static final int LONGEST_BYTES = 8 * 1024 * 1024;
+
+    /** A line, or why it cannot be read. */
+    record Line(String text, Optional<String> problem) {}
+
+    private final InputStream in;
+    private boolean first = true;
+
+    Lines(InputStream in) {
+        this.in = new BufferedInputStream(in, 1 << 16);
+    }
+
+    /** The next line; empty at the end. The line end after the last line is no line of its own. */
+    Optional<Line> next() throws IOException {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream(512);
+        boolean tooLong = false;
+        int read = in.read();
+        if (read < 0) {
+            return Optional.empty();
+        }
+        for (; read >= 0 && read != '\n'; read = in.read()) {
+            if (bytes.size() < LONGEST_BYTES) {
+                bytes.write(read);
+            } else {
+                tooLong = true;
+            }
+        }
+        return Optional.of(tooLong ? problem("the line is longer than 8 MB") : decode(bytes.toByteArray()));
+    }
+
+    private Line decode(byte[] bytes) {
+        try {
+            String text = StandardCharsets.UTF_8.newDecoder()
+                    .onMalformedInput(CodingErrorAction.REPORT)
+                    .onUnmappableCharacter(CodingErrorAction.REPORT)
+                    .decode(ByteBuffer.wrap(bytes))
+                    .toString();
+            boolean marked = first && text.startsWith("\uFEFF");
+            first = false;
+            return new Line(marked ? text.substring(1) : text, Optional.empty());
+        } catch (CharacterCodingException e) {
+            first = false;
+            return problem("the line is not UTF-8");
+        }
+    }
+
+    private static Line problem(String why) {
+        return new Line("", Optional.of(why));
+    }
+}
