@@ -1,20 +1,48 @@
 package zebrawood.desktop;
 
 import java.util.List;
+import java.util.Optional;
 import zebrawood.core.controller.ControllerSettings;
 import zebrawood.core.focus.FocusRamp;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.site.SiteClimate;
+import zebrawood.desktop.bench.Stop;
+import zebrawood.desktop.controller.PowerFigure;
+import zebrawood.desktop.controller.SettingsBench;
+import zebrawood.desktop.focus.RampBench;
+import zebrawood.desktop.focus.RampFigures;
+import zebrawood.desktop.site.ClimateBench;
+import zebrawood.desktop.site.ClimateChart;
 
-/** Everything that can be measured: a line each. */
+/** Everything that can be measured: a line each, in no particular order. */
 public final class Catalogue {
 
-    private static final List<Procedure<?, ?>> PROCEDURES =
-            List.of(new SiteClimate(), new ControllerSettings(), new FocusRamp());
+    private static final List<Stop<?, ?>> STOPS = List.of(
+            new Stop<>(new SiteClimate(), ClimateBench::new, new ClimateChart()),
+            new Stop<>(new ControllerSettings(), SettingsBench::new, new PowerFigure()),
+            new Stop<>(new FocusRamp(), RampBench::new, new RampFigures()));
 
     private Catalogue() {}
 
+    public static List<Stop<?, ?>> stops() {
+        return STOPS;
+    }
+
     public static List<Procedure<?, ?>> procedures() {
-        return PROCEDURES;
+        return STOPS.stream().<Procedure<?, ?>>map(Stop::procedure).toList();
+    }
+
+    public static Optional<Stop<?, ?>> findStop(String id) {
+        return STOPS.stream().filter(stop -> stop.procedure().card().id().equals(id)).findFirst();
+    }
+
+    /** A stop's name, also of those that are no procedure. */
+    public static String title(String stop) {
+        return switch (stop) {
+            case "first-light" -> "First light";
+            case "plate" -> "Plate";
+            case "event" -> "Event";
+            default -> findStop(stop).map(s -> s.procedure().card().title()).orElse(stop);
+        };
     }
 }

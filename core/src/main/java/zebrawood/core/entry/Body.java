@@ -5,6 +5,8 @@ import java.util.Map;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Change;
 import zebrawood.core.procedure.Instruction;
+import zebrawood.core.procedure.Outcome;
+import zebrawood.core.procedure.Procedure;
 import zebrawood.core.procedure.Verdict;
 import zebrawood.core.units.UnitChoice;
 
@@ -82,6 +84,33 @@ public sealed interface Body {
         @Override
         public String stop() {
             return procedure;
+        }
+
+        /**
+         * The body of an entry for an outcome, with the words in the units in which they were shown.
+         *
+         * @param asTyped path of a reading to the text as it was typed; empty where nobody typed
+         */
+        public static <R extends Record, F extends Record> Measured of(
+                Procedure<R, F> procedure, R readings, Map<String, String> asTyped, Outcome<F> outcome, UnitChoice units) {
+            Shown shown = new Shown(
+                    units,
+                    procedure.keyFigure(outcome.finding()).in(units),
+                    outcome.instructions().stream().map(instruction -> instruction.sentence(units)).toList(),
+                    procedure.evidence(outcome.finding()).stream()
+                            .map(evidence -> new Pair(evidence.label(), evidence.figure().in(units)))
+                            .toList(),
+                    procedure.judgedBy(outcome.finding()).in(units));
+            return new Measured(
+                    procedure.card().id(),
+                    procedure.card().version(),
+                    procedure.card().fires(),
+                    readings,
+                    asTyped,
+                    outcome.finding(),
+                    outcome.verdict(),
+                    outcome.instructions(),
+                    shown);
         }
     }
 

@@ -7,9 +7,11 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.NoSuchFileException;
+import java.util.concurrent.Callable;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.HelpCommand;
+import picocli.CommandLine.Mixin;
 import zebrawood.logbook.store.LogbookException;
 
 /** The one entry to the program; its words are the commands. */
@@ -18,10 +20,24 @@ import zebrawood.logbook.store.LogbookException;
         description = "For those who commission laser machines: measure once, turn once, check once, and it is written down.",
         version = "Zebrawood " + Version.TEXT,
         mixinStandardHelpOptions = true,
-        subcommands = {Solve.class, Verify.class, HelpCommand.class})
-public final class Zebrawood {
+        subcommands = {Demo.class, Solve.class, Verify.class, Certify.class, Shots.class, HelpCommand.class},
+        footer = {"", "./zebrawood test    runs every test", "./zebrawood bench   measures: focus, solve"})
+public final class Zebrawood implements Callable<Integer> {
+
+    @Mixin
+    private DataFolder data;
+
+    @Mixin
+    private Moment moment;
 
     private Zebrawood() {}
+
+    /** With no word: the window on the user's own shop. */
+    @Override
+    public Integer call() throws InterruptedException {
+        Open.window(data.folder(), moment, (window, desk) -> { });
+        return Exit.DONE;
+    }
 
     public static void main(String[] arguments) {
         System.setOut(utf8(FileDescriptor.out));

@@ -31,6 +31,7 @@ final class Appender implements AutoCloseable {
     private final PreparedStatement machine;
     private final PreparedStatement attachment;
     private final PreparedStatement part;
+    private boolean together;
 
     Appender(Connection connection, EntryBytes codec) throws SQLException {
         this.codec = codec;
@@ -50,14 +51,13 @@ final class Appender implements AutoCloseable {
     synchronized Entry append(
             String machineId, Body body, Optional<Entry.Correction> corrects, List<Logbook.NewAttachment> files, Entry.Stamp stamp)
             throws SQLException {
-        try (Statement begin = connection.createStatement()) {
-            begin.execute("begin immediate");
+        if (together) {
+            return write(machineId, body, corrects, files, stamp);
         }
+        run("begin immediate");
         try {
             Entry written = write(machineId, body, corrects, files, stamp);
-            try (Statement commit = connection.createStatement()) {
-                commit.execute("commit");
-            }
+            run("commit");
             return written;
         } catch (SQLException | RuntimeException e) {
             rollback(e);
@@ -65,9 +65,41 @@ final class Appender implements AutoCloseable {
         }
     }
 
+    /** Runs many appends as one transaction. */
+    synchronized void together(Runnable appending) throws SQLException {
+        run("begin immediate");
+        together = true;
+        try {
+            appending.run();
+            run("commit");
+        } catch (SQLException | RuntimeException e) {
+            rollback(e);
+            throw e;
+        } finally {
+            together = false;
+        }
+    }
+
+    /** An entry, also one that is not committed yet. */
+    synchronized Optional<Entry> find(String machineId, int number) throws SQLException {
+        try (PreparedStatement one = connection.prepareStatement("select hash, bytes from entry where machine_id = ? and number = ?")) {
+            one.setString(1, machineId);
+            one.setInt(2, number);
+            try (ResultSet row = one.executeQuery()) {
+                return row.next() ? Optional.of(codec.read(row.getBytes(2), row.getString(1))) : Optional.empty();
+            }
+        }
+    }
+
+    private void run(String statement) throws SQLException {
+        try (Statement running = connection.createStatement()) {
+            running.execute(statement);
+        }
+    }
+
     private void rollback(Exception cause) {
-        try (Statement rollback = connection.createStatement()) {
-            rollback.execute("rollback");
+        try {
+            run("rollback");
         } catch (SQLException alreadyRolledBack) {
             cause.addSuppressed(alreadyRolledBack);
         }

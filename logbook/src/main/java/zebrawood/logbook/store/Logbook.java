@@ -110,8 +110,11 @@ public final class Logbook implements AutoCloseable {
      */
     public Entry append(
             String machineId, Body body, Optional<Correcting> correcting, List<NewAttachment> attachments, Entry.Stamp stamp) {
-        Optional<Entry.Correction> corrects = correcting.map(c -> correction(machineId, body, c));
         try {
+            Optional<Entry.Correction> corrects = Optional.empty();
+            if (correcting.isPresent()) {
+                corrects = Optional.of(correction(machineId, body, correcting.get()));
+            }
             Entry entry = appender.append(machineId, body, corrects, attachments, stamp);
             known.put(entry.place().hash(), entry);
             return entry;
@@ -121,8 +124,18 @@ public final class Logbook implements AutoCloseable {
         }
     }
 
-    private Entry.Correction correction(String machineId, Body body, Correcting correcting) {
-        Entry old = entry(machineId, correcting.number());
+    /** Many entries as one: all of them are safe when this returns, or none. */
+    public void together(Runnable appending) {
+        try {
+            appender.together(appending);
+        } catch (SQLException e) {
+            throw new LogbookException("nothing was recorded: the logbook could not be written", e);
+        }
+    }
+
+    private Entry.Correction correction(String machineId, Body body, Correcting correcting) throws SQLException {
+        Entry old = appender.find(machineId, correcting.number())
+                .orElseThrow(() -> new LogbookException("there is no entry " + correcting.number() + " of this machine to correct"));
         if (!old.body().stop().equals(body.stop())) {
             throw new LogbookException("entry " + correcting.number() + " is of another stop; a correction stays at its stop");
         }

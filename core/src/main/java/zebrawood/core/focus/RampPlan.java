@@ -1,0 +1,31 @@
+package zebrawood.core.focus;
+
+import zebrawood.core.machine.Family;
+
+/**
+ * How a ramp is best laid before anything is known but the maker's gap: the thinnest place in the middle, and
+ * enough gap on both sides for the widths to bend.
+ *
+ * @param gapAtStartMm mm
+ * @param runMm mm
+ * @param riseMm mm
+ */
+public record RampPlan(double gapAtStartMm, double runMm, double riseMm) {
+
+    private static final double RUN_MM = 180;
+    private static final double REACH_MM = 5;
+    private static final double GALVO_REACH_MM = 3;
+    private static final double CLEARANCE_MM = 1.5;
+
+    /** A plan about the maker's gap; the raised end keeps at least 1.5 mm off the head. */
+    public static RampPlan about(double makersGapMm, Family family) {
+        double reach = Math.min(family.isGalvo() ? GALVO_REACH_MM : REACH_MM, Math.max(1, makersGapMm - CLEARANCE_MM));
+        return new RampPlan(makersGapMm + reach, RUN_MM, 2 * reach);
+    }
+
+    /** Places of marks evenly along the run, mm, to whole mm where the run is long enough for it. */
+    public static double placeMm(int mark, int marks, double runMm) {
+        double place = runMm * mark / (marks - 1);
+        return runMm >= 20 ? Math.rint(place) : Math.rint(place * 10) / 10;
+    }
+}

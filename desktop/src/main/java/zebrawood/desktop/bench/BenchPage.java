@@ -1,0 +1,471 @@
+package zebrawood.desktop.bench;
+
+import java.io.File;
+import java.time.Instant;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import javafx.animation.PauseTransition;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.ObservableValue;
+import javafx.beans.value.WeakChangeListener;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ContentDisplay;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.util.Duration;
+import zebrawood.core.entry.Body;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.procedure.Card;
+import zebrawood.core.procedure.Hazard;
+import zebrawood.core.procedure.Help;
+import zebrawood.core.procedure.Instruction;
+import zebrawood.core.procedure.Outcome;
+import zebrawood.core.procedure.Procedure;
+import zebrawood.core.reading.ReadingException;
+import zebrawood.core.route.StopState;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.figure.Shapes;
+import zebrawood.logbook.store.Logbook;
+
+/**
+ * What a bench gets: its draft kept and restored, its readings evaluated after each keystroke, its Slip filled, its
+ * entry recorded, corrected and shown.
+ */
+public final class BenchPage<R extends Record, F extends Record> implements StopView {
+
+    private static final DateTimeFormatter DAY_TIME = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
+    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm:ss", Locale.ENGLISH);
+    private static final int LONG_TEXT = 20_000;
+
+    private final Desk desk;
+    private final String machineId;
+    private final Stop<R, F> stop;
+    private final BenchPlace place;
+    private final Bench<R, F> bench;
+    private final Draft draft;
+    private final Slip slip;
+    private final Runnable recorded;
+    private final ReadOnlyStringWrapper footnote = new ReadOnlyStringWrapper("");
+    private final PauseTransition keeping = new PauseTransition(Duration.millis(300));
+    private final ChangeListener<UnitChoice> onUnits;
+    private final ExecutorService evaluator = Executors.newSingleThreadExecutor(work -> {
+        Thread thread = new Thread(work, "evaluate");
+        thread.setDaemon(true);
+        return thread;
+    });
+    private final TextField why = new TextField();
+    private final TextField initials = new TextField();
+    private Optional<Entry> shown = Optional.empty();
+    private Optional<Entry> correcting = Optional.empty();
+    private Showing<R, F> now;
+    private long generation;
+    private boolean restoring;
+    private boolean asksInitials;
+    private boolean recording;
+    private String told = "";
+
+    /** Where a page is opened. */
+    public record At(Desk desk, String machineId, BenchPlace place, Runnable recorded) {}
+
+    public BenchPage(Stop<R, F> stop, At at) {
+        this.stop = stop;
+        this.desk = at.desk();
+        this.machineId = at.machineId();
+        this.place = at.place();
+        this.recorded = at.recorded();
+        this.draft = place.draft();
+        this.slip = new Slip(desk.look());
+        this.bench = stop.bench().apply(place);
+        why.setId("why");
+        why.setPromptText("why it is replaced");
+        initials.setId("initials");
+        initials.setPromptText("your initials");
+        initials.setOnAction(event -> record());
+        why.setOnAction(event -> record());
+        keeping.setOnFinished(event -> keep());
+        draft.onChange(this::changed);
+        onUnits = (value, before, chosen) -> evaluate();
+        desk.units().addListener(new WeakChangeListener<>(onUnits));
+        for (ReadingField field : bench.fields()) {
+            field.tie(draft, desk.units());
+            field.field().addEventFilter(KeyEvent.KEY_PRESSED, this::enterGoesOn);
+        }
+    }
+
+    /** Opens with what was half done, else with the newest entry, else empty. */
+    public void open(Optional<Logbook.Draft> kept) {
+        if (kept.isPresent()) {
+            measure(Draft.fromJson(kept.get().content()));
+            footnote.set("draft restored, kept " + DAY_TIME.format(desk.local(kept.get().savedAt())));
+        } else if (!place.earlier().isEmpty()) {
+            show(place.earlier().get(0));
+        } else {
+            measure(Map.of());
+        }
+    }
+
+    /** Opens filled with an entry that is to be replaced. */
+    public void correct(Entry entry) {
+        correcting = Optional.of(entry);
+        Body.Measured measured = Stop.measured(entry);
+        measure(bench.texts(stop.readings(measured), measured.asTyped(), true));
+    }
+
+    private void measure(Map<String, Draft.Text> texts) {
+        shown = Optional.empty();
+        told = "";
+        fill(texts);
+        evaluate();
+    }
+
+    private void show(Entry entry) {
+        shown = Optional.of(entry);
+        correcting = Optional.empty();
+        Body.Measured measured = Stop.measured(entry);
+        fill(bench.texts(stop.readings(measured), measured.asTyped(), true));
+        evaluate();
+    }
+
+    private void fill(Map<String, Draft.Text> texts) {
+        restoring = true;
+        draft.fill(texts);
+        restoring = false;
+        bench.fields().forEach(field -> field.field().setEditable(shown.isEmpty()));
+    }
+
+    private void again() {
+        Map<String, Draft.Text> kept = shown
+                .map(Stop::measured)
+                .map(measured -> bench.texts(stop.readings(measured), measured.asTyped(), false))
+                .orElse(Map.of());
+        measure(kept);
+        begin();
+    }
+
+    private void changed() {
+        if (!restoring) {
+            told = "";
+            keeping.playFromStart();
+            evaluate();
+        }
+    }
+
+    private void evaluate() {
+        if (shown.isPresent()) {
+            Body.Measured measured = Stop.measured(shown.get());
+            Sheet sheet = Sheet.of(draft);
+            bench.assemble(sheet);
+            publish(new Showing<>(Optional.of(stop.readings(measured)),
+                    Optional.of(new Outcome<>(stop.finding(measured), measured.verdict(), measured.instructions())), sheet, false));
+            return;
+        }
+        Sheet sheet = Sheet.of(draft);
+        bench.assemble(sheet);
+        long mine = ++generation;
+        boolean isLong = draft.texts().values().stream().anyMatch(text -> text.text().length() > LONG_TEXT);
+        if (isLong) {
+            evaluator.execute(() -> {
+                Showing<R, F> done = evaluated(sheet);
+                Platform.runLater(() -> {
+                    if (mine == generation) {
+                        publish(done);
+                    }
+                });
+            });
+        } else {
+            publish(evaluated(sheet));
+        }
+    }
+
+    private Showing<R, F> evaluated(Sheet sheet) {
+        Optional<R> readings = sheet.bind(stop.procedure().readingsType());
+        Optional<Outcome<F>> outcome = Optional.empty();
+        if (readings.isPresent()) {
+            try {
+                outcome = Optional.of(stop.procedure().evaluate(readings.get()));
+            } catch (ReadingException refused) {
+                sheet.take(refused);
+            }
+        }
+        return new Showing<>(readings, outcome, sheet, true);
+    }
+
+    private void publish(Showing<R, F> showing) {
+        now = showing;
+        for (ReadingField field : bench.fields()) {
+            field.tell(
+                    Optional.ofNullable(showing.sheet().problems().get(field.name())),
+                    showing.sheet().understood(field.name()),
+                    draft.typed(field.name()),
+                    desk.units().get());
+        }
+        bench.show(showing);
+        showSlip();
+        if (shown.isPresent()) {
+            footnote.set(bench.footnote());
+        }
+    }
+
+    private void showSlip() {
+        UnitChoice units = desk.units().get();
+        List<Node> parts = new ArrayList<>();
+        shown.ifPresent(entry -> parts.add(Slip.quiet("No. " + entry.number() + ", recorded "
+                + DAY_TIME.format(entry.stamp().local()) + " by " + entry.stamp().by())));
+        correcting.ifPresent(entry -> parts.add(Slip.quiet("Replaces no. " + entry.number() + " of "
+                + DAY_TIME.format(entry.stamp().local()) + ", which stays in the logbook.")));
+        if (now.outcome().isPresent()) {
+            Outcome<F> outcome = now.outcome().get();
+            Node verdict = slip.verdict(Shapes.of(outcome.verdict()), outcome.verdict().word().toUpperCase(Locale.ROOT));
+            verdict.setUserData("lead");
+            parts.add(verdict);
+            Instruction first = outcome.instructions().get(0);
+            parts.add(Slip.act(first.action().in(units), hand(first, units)));
+            List<String> rest = outcome.instructions().stream().skip(1).map(i -> i.sentence(units)).toList();
+            if (!rest.isEmpty()) {
+                parts.add(Slip.then(rest));
+            }
+            Procedure<R, F> procedure = stop.procedure();
+            parts.addAll(bench.tickets(now));
+            parts.add(Slip.evidence(procedure.evidence(outcome.finding()).stream()
+                    .map(e -> new Body.Pair(e.label(), e.figure().in(units)))
+                    .toList()));
+            LastTimes.strip(stop, place.earlier(), shown, outcome.finding(), desk).ifPresent(parts::add);
+        } else {
+            Node verdict = slip.verdict(StopState.OPEN, "TO READ");
+            verdict.setUserData("lead");
+            parts.add(verdict);
+            String wrong = now.sheet().problems().isEmpty()
+                    ? now.sheet().others().stream().findFirst().map(BenchPage::sentence).orElse("")
+                    : "Put right what is marked; everything typed is kept.";
+            parts.add(Slip.act(wrong.isEmpty() ? bench.next() : wrong, Optional.empty()));
+        }
+        bench.otherSchool(now).ifPresent(parts::add);
+        slip.show(parts);
+        slip.bottom(bottom().toArray(new Node[0]));
+    }
+
+    private static Optional<String> hand(Instruction instruction, UnitChoice units) {
+        String hand = instruction.byHand().map(said -> said.in(units)).orElse("");
+        String expected = instruction.expected().map(said -> said.in(units)).orElse("");
+        String both = (hand + " " + expected).strip();
+        return both.isEmpty() ? Optional.empty() : Optional.of(both);
+    }
+
+    private List<Node> bottom() {
+        List<Node> nodes = new ArrayList<>();
+        if (!told.isEmpty()) {
+            Label label = Words.wrapped(told, "small");
+            label.setId("told");
+            nodes.add(label);
+        }
+        if (shown.isPresent()) {
+            Button again = new Button(bench.againWord());
+            again.setId("again");
+            again.getStyleClass().setAll("button", "strong");
+            again.setMaxWidth(Double.MAX_VALUE);
+            again.setOnAction(event -> again());
+            nodes.add(again);
+            return nodes;
+        }
+        if (correcting.isPresent()) {
+            nodes.add(why);
+        }
+        if (asksInitials) {
+            nodes.add(initials);
+        }
+        Button record = new Button(bench.recordWord());
+        record.setId("record");
+        record.getStyleClass().setAll("button", "strong");
+        record.setGraphic(Words.label("Ctrl+Enter", "small"));
+        record.setContentDisplay(ContentDisplay.RIGHT);
+        record.setGraphicTextGap(12);
+        record.setMaxWidth(Double.MAX_VALUE);
+        record.setDisable(now.outcome().isEmpty());
+        record.setOnAction(event -> record());
+        nodes.add(record);
+        return nodes;
+    }
+
+    @Override
+    public void record() {
+        if (recording) {
+            return;
+        }
+        if (shown.isPresent()) {
+            tell("Nothing has changed since no. " + shown.get().number() + " was recorded.");
+        } else if (now.outcome().isEmpty() || now.readings().isEmpty()) {
+            tell("Nothing is recorded yet: " + lower(bench.next()));
+        } else if (desk.initials().get().isBlank() && initials.getText().isBlank()) {
+            asksInitials = true;
+            tell("Your initials, once for this sitting:");
+            Platform.runLater(initials::requestFocus);
+        } else if (correcting.isPresent() && why.getText().isBlank()) {
+            tell("Say in a few words why no. " + correcting.get().number() + " is replaced.");
+            Platform.runLater(why::requestFocus);
+        } else {
+            if (desk.initials().get().isBlank()) {
+                desk.initials().set(initials.getText().strip().toUpperCase(Locale.ROOT));
+            }
+            asksInitials = false;
+            append();
+        }
+    }
+
+    private void append() {
+        recording = true;
+        keeping.stop();
+        Body.Measured body = Body.Measured.of(
+                stop.procedure(), now.readings().orElseThrow(), now.sheet().asTyped(), now.outcome().orElseThrow(), desk.units().get());
+        Optional<Logbook.Correcting> replaces = correcting.map(entry -> new Logbook.Correcting(entry.number(), why.getText().strip()));
+        List<Logbook.NewAttachment> files = bench.attachments();
+        Entry.Stamp stamp = desk.stamp();
+        desk.later(
+                () -> {
+                    Entry entry = desk.logbook().append(machineId, body, replaces, files, stamp);
+                    desk.logbook().dropDraft(machineId, stop.procedure().card().id());
+                    return entry;
+                },
+                entry -> {
+                    recording = false;
+                    show(entry);
+                    tell("Recorded as no. " + entry.number() + ".");
+                    recorded.run();
+                },
+                refused -> {
+                    recording = false;
+                    tell(sentence(refused.getMessage()));
+                });
+    }
+
+    private void tell(String sentence) {
+        told = sentence;
+        showSlip();
+    }
+
+    private void keep() {
+        if (shown.isPresent() || correcting.isPresent()) {
+            return;
+        }
+        String id = stop.procedure().card().id();
+        Instant at = desk.now();
+        if (draft.isEmpty()) {
+            desk.later(() -> {
+                desk.logbook().dropDraft(machineId, id);
+                return at;
+            }, kept -> footnote.set(""));
+        } else {
+            String json = draft.toJson();
+            desk.later(() -> {
+                desk.logbook().keepDraft(machineId, id, new Logbook.Draft(json, at));
+                return at;
+            }, kept -> footnote.set("draft kept " + CLOCK.format(desk.local(kept))));
+        }
+    }
+
+    private void enterGoesOn(KeyEvent event) {
+        if (event.getCode() != KeyCode.ENTER || event.isControlDown()) {
+            return;
+        }
+        List<ReadingField> fields = bench.fields().stream().filter(field -> field.field().isVisible() && !field.field().isDisabled()).toList();
+        for (int i = 0; i < fields.size() - 1; i++) {
+            if (fields.get(i).field() == event.getSource()) {
+                fields.get(i + 1).field().requestFocus();
+                event.consume();
+                return;
+            }
+        }
+    }
+
+    @Override
+    public Node bench() {
+        return bench.view();
+    }
+
+    @Override
+    public Slip slip() {
+        return slip;
+    }
+
+    @Override
+    public String caution() {
+        Card card = stop.procedure().card();
+        return String.join(" ", card.hazards().stream().map(Hazard::caution).toList());
+    }
+
+    @Override
+    public ObservableValue<String> footnote() {
+        return footnote.getReadOnlyProperty();
+    }
+
+    @Override
+    public Help help() {
+        return stop.procedure().card().help();
+    }
+
+    @Override
+    public void begin() {
+        if (shown.isPresent()) {
+            Node again = slip.lookup("#again");
+            if (again != null) {
+                again.requestFocus();
+            }
+            return;
+        }
+        bench.fields().stream()
+                .filter(field -> field.field().getText().isBlank() && field.field().isVisible())
+                .findFirst()
+                .or(() -> bench.fields().stream().findFirst())
+                .ifPresent(field -> field.field().requestFocus());
+    }
+
+    @Override
+    public void undo() {
+        if (shown.isEmpty() && !draft.undo()) {
+            tell("Nothing to undo.");
+        }
+    }
+
+    @Override
+    public void redo() {
+        if (shown.isEmpty() && !draft.redo()) {
+            tell("Nothing to do again.");
+        }
+    }
+
+    @Override
+    public void take(File file) {
+        if (shown.isPresent()) {
+            again();
+        }
+        bench.take(file).ifPresent(reason -> tell(sentence(reason)));
+    }
+
+    @Override
+    public void leave() {
+        keeping.stop();
+        if (!draft.isEmpty()) {
+            keep();
+        }
+        evaluator.shutdown();
+    }
+
+    private static String sentence(String words) {
+        return Character.toUpperCase(words.charAt(0)) + words.substring(1) + (words.endsWith(".") ? "" : ".");
+    }
+
+    private static String lower(String words) {
+        return Character.toLowerCase(words.charAt(0)) + words.substring(1);
+    }
+}

@@ -1,0 +1,66 @@
+package zebrawood.desktop.bench;
+
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.layout.VBox;
+import zebrawood.core.entry.Entry;
+import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.figure.Anchor;
+import zebrawood.desktop.figure.Lettering;
+import zebrawood.desktop.figure.Stroke;
+import zebrawood.desktop.figure.Tone;
+
+/** The course of a stop's main figure over its last times, against the band about the newest. */
+final class LastTimes {
+
+    private static final DateTimeFormatter MONTH = DateTimeFormatter.ofPattern("MMM yyyy", Locale.ENGLISH);
+    private static final int MOST = 8;
+
+    private LastTimes() {}
+
+    static <R extends Record, F extends Record> Optional<Node> strip(
+            Stop<R, F> stop, List<Entry> earlier, Optional<Entry> shown, F finding, Desk desk) {
+        Optional<Exhibit.Course> today = stop.exhibit().course(finding);
+        List<Entry> before = earlier.stream()
+                .filter(entry -> shown.map(s -> entry.standsAt() < s.standsAt()).orElse(true))
+                .limit(MOST)
+                .toList();
+        List<Exhibit.Course> course = new ArrayList<>();
+        before.forEach(entry -> stop.exhibit().course(stop.finding(Stop.measured(entry))).ifPresent(course::add));
+        if (today.isEmpty() || course.isEmpty()) {
+            return Optional.empty();
+        }
+        Collections.reverse(course);
+        course.add(today.get());
+        String since = MONTH.format(before.get(before.size() - 1).stamp().local());
+        String until = shown.isPresent() ? "this one" : "now";
+        DrawingSurface strip = new DrawingSurface(desk.look());
+        strip.show((pen, width, height) -> {
+            double middle = today.get().value();
+            double reach = Math.max(today.get().band() * 1.6, course.stream()
+                    .mapToDouble(point -> Math.abs(point.value() - middle) + point.halfWidth())
+                    .max()
+                    .orElse(1) * 1.1);
+            Axis y = new Axis(middle - reach, middle + reach, height - 20, 2);
+            pen.band(0, y.at(middle + today.get().band()), width, y.length(2 * today.get().band()));
+            for (int i = 0; i < course.size(); i++) {
+                double x = 8 + i * (width - 16) / Math.max(1, course.size() - 1);
+                Exhibit.Course point = course.get(i);
+                boolean last = i == course.size() - 1;
+                Tone tone = last ? Tone.WALNUT : Tone.READING;
+                pen.line(x, y.at(point.value() - point.halfWidth()), x, y.at(point.value() + point.halfWidth()), Stroke.of(tone, 1.2));
+                pen.circle(x, y.at(point.value()), last ? 4 : 3.2, tone);
+            }
+            pen.text(0, height - 4, since, Lettering.CAPTION, Tone.QUIET);
+            pen.text(width, height - 4, until, Lettering.CAPTION, Tone.QUIET, Anchor.END);
+        }, course.size() + " times, from " + since);
+        strip.setMinHeight(76);
+        strip.setPrefHeight(76);
+        return Optional.of(new VBox(4, Words.label("Last times", "caption"), strip));
+    }
+}

@@ -1,0 +1,56 @@
+package zebrawood.desktop.bench;
+
+import javafx.scene.control.Label;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.layout.Region;
+import zebrawood.desktop.figure.Scripts;
+
+/** Labels whose font has the characters of their text. */
+public final class Words {
+
+    private static final String WIDER = "wider";
+
+    private Words() {}
+
+    public static Label label(String text, String... styles) {
+        Label label = new Label();
+        label.getStyleClass().addAll(styles);
+        set(label, text);
+        return label;
+    }
+
+    /** A label that goes on over several lines. */
+    public static Label wrapped(String text, String... styles) {
+        Label label = label(text, styles);
+        label.setWrapText(true);
+        label.setMinHeight(Region.USE_PREF_SIZE);
+        return label;
+    }
+
+    public static void set(Label label, String text) {
+        label.setText(text);
+        label.getStyleClass().remove(WIDER);
+        if (!Scripts.isPlain(text)) {
+            label.getStyleClass().add(WIDER);
+        }
+    }
+
+    /** Lets a field change to the wider font when it needs it. */
+    public static void follow(TextInputControl field) {
+        field.textProperty().addListener((value, before, now) -> {
+            boolean wide = !Scripts.isPlain(now.replace("\n", ""));
+            if (wide && !field.getStyleClass().contains(WIDER)) {
+                field.getStyleClass().add(WIDER);
+            } else if (!wide) {
+                field.getStyleClass().remove(WIDER);
+            }
+        });
+    }
+
+    /** A hairline across. */
+    public static Region rule() {
+        Region rule = new Region();
+        rule.getStyleClass().add("rule");
+        return rule;
+    }
+}

@@ -1,0 +1,290 @@
+package zebrawood.desktop.certificate;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Calendar;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.TimeZone;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDDocumentInformation;
+import zebrawood.core.entry.Body;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.machine.Plate;
+import zebrawood.core.route.Gate;
+import zebrawood.core.route.History;
+import zebrawood.core.route.MachineState;
+import zebrawood.core.route.MachineStatus;
+import zebrawood.core.route.Route;
+import zebrawood.core.route.StopState;
+import zebrawood.core.route.StopStatus;
+import zebrawood.core.route.Todo;
+import zebrawood.core.units.Amount;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.desktop.Catalogue;
+import zebrawood.desktop.bench.Exhibit;
+import zebrawood.desktop.bench.Stop;
+import zebrawood.desktop.figure.Anchor;
+import zebrawood.desktop.figure.Figure;
+import zebrawood.desktop.figure.Lettering;
+import zebrawood.desktop.figure.Path;
+import zebrawood.desktop.figure.Shapes;
+import zebrawood.desktop.figure.Stroke;
+import zebrawood.desktop.figure.Tone;
+import zebrawood.desktop.machine.PlateField;
+import zebrawood.logbook.store.Logbook;
+
+/** A certificate of one machine: how it stands, what was measured, what is open, and the hash it ends on. */
+public final class Certificate {
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
+    private static final DateTimeFormatter SHORT = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+    private static final String CAUTIONS = "A beam inside that burns and blinds: covers shut, interlock working, eyewear marked for its wavelength, extraction on,"
+            + " nobody away from a running job. Mains, earth, high voltage, ducting and laser safety are work for licensed or appointed people;"
+            + " results here are brought to them, they do not replace them. The machine's manual and the local codes come first."
+            + " This paper says how the machine was found, not that it is safe.";
+
+    private final Subject subject;
+    private final Sheets sheets;
+
+    /**
+     * What is certified.
+     *
+     * @param shop its name
+     * @param machine how it stands
+     * @param last the newest entry of the machine
+     * @param head where the shop chain ends
+     * @param at the moment
+     * @param zone the offset in which days are told
+     * @param units the units in which lengths and temperatures are told
+     */
+    public record Subject(
+            String shop, MachineStatus machine, Entry last, Logbook.Head head, Instant at, ZoneOffset zone, UnitChoice units) {
+
+        /** Gathers it from the logbook. */
+        public static Subject of(String shop, Logbook logbook, String machineId, Moment moment) {
+            History history = logbook.history(machineId);
+            MachineStatus status = new Route(Catalogue.procedures()).status(history, moment.at(), moment.zone());
+            int newest = (int) logbook.count(Optional.of(machineId));
+            return new Subject(shop, status, logbook.entry(machineId, newest), logbook.head(), moment.at(), moment.zone(), moment.units());
+        }
+    }
+
+    /** When and in which units it is made out. */
+    public record Moment(Instant at, ZoneOffset zone, UnitChoice units) {}
+
+    private Certificate(Subject subject, PDDocument document) {
+        this.subject = subject;
+        this.sheets = new Sheets(document, subject.machine().plate().name());
+    }
+
+    /** Writes the PDF. */
+    public static void write(Subject subject, OutputStream out) throws IOException {
+        try (PDDocument document = new PDDocument()) {
+            PDDocumentInformation information = document.getDocumentInformation();
+            information.setTitle("Certificate of commissioning, " + subject.machine().plate().name());
+            information.setCreator("Zebrawood");
+            Calendar made = Calendar.getInstance(TimeZone.getTimeZone("UTC"), Locale.ROOT);
+            made.setTimeInMillis(subject.at().toEpochMilli());
+            information.setCreationDate(made);
+            new Certificate(subject, document).draw();
+            document.save(out);
+        }
+    }
+
+    private void draw() throws IOException {
+        sheets.start();
+        head();
+        standing();
+        stops();
+        drawings();
+        openPoints();
+        cautions();
+        signatures();
+        readings();
+        String day = DAY.format(subject.at().atOffset(subject.zone()));
+        sheets.finish("Certificate of commissioning", subject.shop(), day);
+    }
+
+    private void head() {
+        sheets.pen().grain(Sheets.LEFT, 52, Sheets.WIDTH, 10, 6);
+        Plate plate = subject.machine().plate();
+        sheets.text(Sheets.LEFT, 112, plate.name(), Lettering.ACT, Tone.INK, Anchor.START);
+        String bed = plate.bed().map(b -> ", " + Amount.mm(b.xMm(), 0).number(subject.units()) + " x " + Amount.mm(b.yMm(), 0).text(subject.units())).orElse("");
+        sheets.text(Sheets.LEFT, 136, plate.line().replace(" · ", ", ") + bed, Lettering.TEXT, Tone.INK, Anchor.START);
+        String place = plate.place().map(p -> "stands in " + p).orElse("");
+        sheets.text(Sheets.LEFT, 154, place, Lettering.SMALL, Tone.QUIET, Anchor.START);
+        sheets.at(172);
+    }
+
+    /** In one line: in order, or in order but for what. */
+    private void standing() {
+        MachineState state = subject.machine().state();
+        long open = subject.machine().todo().stream().filter(Certificate::counts).count();
+        boolean soundOtherwise = state == MachineState.NEEDS_ADJUSTING || state == MachineState.DUE || state == MachineState.UNCLEAR;
+        String title = state == MachineState.IN_ORDER ? "In order: all that was checked passes, and nothing is late"
+                : soundOtherwise ? "In order but for " + count(open)
+                : "Not in order: " + state.word();
+        String under = subject.machine().todo().stream().filter(Certificate::counts).findFirst()
+                .map(todo -> "Open: " + todo.action().in(subject.units()))
+                .orElse("Checked: " + subject.machine().stops().size() + " stops and the first light gate.");
+        double y = sheets.y();
+        Tone tone = Shapes.tone(state.shape());
+        sheets.pen().stroke(Path.rectangle(Sheets.LEFT, y, Sheets.WIDTH, 62), Stroke.of(tone, 1.5));
+        Shapes.state(sheets.pen(), state.shape(), Sheets.LEFT + 28, y + 31, 1.5);
+        sheets.text(Sheets.LEFT + 56, y + 28, title, Lettering.HEAD, Tone.INK, Anchor.START);
+        sheets.text(Sheets.LEFT + 56, y + 47, sheets.fitting(under, Sheets.WIDTH - 70, Lettering.SMALL), Lettering.SMALL, Tone.INK, Anchor.START);
+        sheets.at(y + 92);
+    }
+
+    private static boolean counts(Todo todo) {
+        return todo.urgency() != Todo.Urgency.DUE_SOON;
+    }
+
+    private static String count(long open) {
+        return open == 1 ? "one point" : open + " points";
+    }
+
+    private void stops() {
+        sheets.heading("What was measured");
+        boolean gateDone = false;
+        List<StopStatus> stops = subject.machine().stops();
+        for (int i = 0; i <= stops.size(); i++) {
+            if (!gateDone && i == subject.machine().stopsBeforeGate()) {
+                gate();
+                gateDone = true;
+            }
+            if (i < stops.size()) {
+                stop(stops.get(i));
+            }
+        }
+        sheets.space(14);
+    }
+
+    private void stop(StopStatus stop) {
+        Optional<Body.Measured> measured = stop.last().map(entry -> (Body.Measured) entry.body());
+        String found = measured.map(m -> String.join("; ", m.shown().evidence().stream().limit(3).map(p -> p.label() + " " + p.figure()).toList()))
+                .orElse("not measured yet");
+        String judged = measured.map(m -> m.shown().judgedBy()).orElse("");
+        String who = stop.last().map(entry -> SHORT.format(entry.stamp().local()) + "  " + entry.stamp().by() + ", no. " + entry.number()).orElse("");
+        sheets.row(stop.state(), stop.card().title() + stop.note().map(note -> " (" + note + ")").orElse(""), found, judged, who);
+    }
+
+    private void gate() {
+        Gate gate = subject.machine().gate();
+        String found = gate.lifted() + " of " + gate.bars().size() + " bars lifted"
+                + (gate.isOpen() ? "; stop and " + (subject.machine().plate().hasInterlock() ? "interlock seen to work" : "area seen to be kept") : "");
+        String judged = gate.isOpen() ? "all" : gate.shutBy().map(why -> "shut: " + why).orElse("all are needed");
+        String who = gate.openedBy().filter(entry -> gate.isOpen())
+                .map(entry -> SHORT.format(entry.stamp().local()) + "  " + entry.stamp().by() + ", no. " + entry.number()).orElse("");
+        sheets.row(gate.isOpen() ? StopState.PASSED : StopState.SHUT, "First light", found, judged, who);
+    }
+
+    private record Plot(String title, Figure figure) {}
+
+    private void drawings() throws IOException {
+        List<Plot> plots = new ArrayList<>();
+        for (StopStatus stop : subject.machine().stops()) {
+            stop.last().ifPresent(entry -> {
+                Body.Measured measured = (Body.Measured) entry.body();
+                Stop<?, ?> found = Catalogue.findStop(measured.procedure()).orElseThrow();
+                Figure figure = found.figure(measured, subject.units());
+                if (figure != Figure.EMPTY) {
+                    plots.add(new Plot(found.exhibit().title() + ", " + SHORT.format(entry.stamp().local()), figure));
+                }
+            });
+        }
+        double half = (Sheets.WIDTH - 28) / 2;
+        for (int i = 0; i < plots.size(); i += 2) {
+            sheets.need(230);
+            double y = sheets.y();
+            for (int j = i; j < Math.min(i + 2, plots.size()); j++) {
+                double x = Sheets.LEFT + (j - i) * (half + 28);
+                sheets.text(x, y + 12, plots.get(j).title(), Lettering.TEXT_BOLD, Tone.INK, Anchor.START);
+                sheets.figure(plots.get(j).figure(), x, y + 22, half, 200);
+            }
+            sheets.at(y + 240);
+        }
+    }
+
+    private void openPoints() throws IOException {
+        sheets.need(90);
+        sheets.heading("Open points");
+        int number = 1;
+        for (Todo todo : subject.machine().todo()) {
+            sheets.point(number++, todo.stopTitle() + ": " + todo.action().in(subject.units()), todo.when());
+        }
+        if (number == 1) {
+            sheets.paragraph("None.");
+        }
+        sheets.space(14);
+    }
+
+    private void cautions() throws IOException {
+        sheets.need(110);
+        sheets.heading("Cautions");
+        sheets.paragraph(CAUTIONS);
+    }
+
+    private void signatures() throws IOException {
+        sheets.need(120);
+        double y = Math.max(sheets.y() + 34, Math.min(Sheets.BOTTOM - 78, 990));
+        Stroke line = Stroke.of(Tone.INK, 1);
+        sheets.pen().line(Sheets.LEFT, y, Sheets.LEFT + 180, y, line);
+        sheets.pen().line(Sheets.LEFT + 206, y, Sheets.LEFT + 386, y, line);
+        sheets.pen().line(Sheets.LEFT + 412, y, Sheets.LEFT + Sheets.WIDTH, y, line);
+        sheets.text(Sheets.LEFT, y + 16, "commissioned by", Lettering.SMALL, Tone.QUIET, Anchor.START);
+        sheets.text(Sheets.LEFT + 206, y + 16, "accepted by", Lettering.SMALL, Tone.QUIET, Anchor.START);
+        sheets.text(Sheets.LEFT + 412, y + 16, "this certificate ends on entry " + subject.last().number(), Lettering.SMALL, Tone.QUIET, Anchor.START);
+        hash(subject.last().place().hash(), y + 32);
+        sheets.text(Sheets.LEFT + 412, y + 64, "shop chain, " + subject.head().entries() + " entries", Lettering.SMALL, Tone.QUIET, Anchor.START);
+        hash(subject.head().hash(), y + 80);
+    }
+
+    private void hash(String hash, double y) {
+        sheets.tiny(Sheets.LEFT + 412, y, grouped(hash.substring(0, 32)));
+        sheets.tiny(Sheets.LEFT + 412, y + 13, grouped(hash.substring(32)));
+    }
+
+    private static String grouped(String half) {
+        return half.replaceAll("(.{8})(?=.)", "$1 ");
+    }
+
+    /** Following pages: every reading that the machine stands by, and its plate. */
+    private void readings() throws IOException {
+        sheets.start();
+        sheets.heading("Readings, as typed");
+        for (StopStatus stop : subject.machine().stops()) {
+            if (stop.last().isEmpty()) {
+                continue;
+            }
+            Entry entry = stop.last().get();
+            Body.Measured measured = (Body.Measured) entry.body();
+            Exhibit.Table table = Catalogue.findStop(measured.procedure()).orElseThrow().table(measured, measured.shown().units());
+            sheets.need(70);
+            sheets.paragraph(stop.card().title() + ", no. " + entry.number() + ", " + SHORT.format(entry.stamp().local()) + ", " + entry.stamp().by()
+                    + ". " + String.join(" ", measured.shown().sentences()));
+            sheets.table(table.heads(), table.rows());
+            sheets.space(12);
+        }
+        sheets.need(60);
+        sheets.heading("First light, bar by bar");
+        for (Gate.Line line : subject.machine().gate().bars()) {
+            String answer = line.answer().map(entry -> (line.lifted() ? "lifted" : "not so") + ", " + SHORT.format(entry.stamp().local()) + "  " + entry.stamp().by()).orElse("not yet");
+            sheets.row(line.lifted() ? StopState.PASSED : line.failed() ? StopState.FAILED : StopState.OPEN, "",
+                    line.bar().title(), line.answer().map(entry -> ((Body.GateLine) entry.body()).remark()).orElse(""), answer);
+        }
+        sheets.space(14);
+        sheets.need(60);
+        sheets.heading("Plate");
+        List<List<String>> rows = new ArrayList<>();
+        PlateField.texts(subject.machine().plate())
+                .forEach((path, text) -> rows.add(List.of(PlateField.label(path), text)));
+        sheets.table(List.of("field", "as recorded"), rows);
+    }
+}

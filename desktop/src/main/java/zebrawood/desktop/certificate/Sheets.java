@@ -1,0 +1,251 @@
+package zebrawood.desktop.certificate;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.util.Matrix;
+import zebrawood.core.route.StopState;
+import zebrawood.desktop.figure.Anchor;
+import zebrawood.desktop.figure.Figure;
+import zebrawood.desktop.figure.Lettering;
+import zebrawood.desktop.figure.Shapes;
+import zebrawood.desktop.figure.Stroke;
+import zebrawood.desktop.figure.Tone;
+import zebrawood.desktop.theme.Ground;
+import zebrawood.desktop.theme.Look;
+
+/** A4 sheets that fill from the top; measured in px of 1/96 inch. */
+final class Sheets {
+
+    static final double LEFT = 58;
+    static final double WIDTH = 678;
+    static final double BOTTOM = 1075;
+    private static final float POINTS_PER_PX = 0.75f;
+    private static final double LINE = 17;
+
+    private final PDDocument document;
+    private final PdfFonts fonts;
+    private final String title;
+    private final List<PDPageContentStream> pages = new ArrayList<>();
+    private final Look look = Look.of(Ground.LIGHT);
+    private PdfPen pen;
+    private double y;
+
+    Sheets(PDDocument document, String title) {
+        this.document = document;
+        this.title = title;
+        this.fonts = new PdfFonts(document);
+    }
+
+    /** Goes on on a new sheet. */
+    void start() throws IOException {
+        PDPage page = new PDPage(PDRectangle.A4);
+        document.addPage(page);
+        PDPageContentStream stream = new PDPageContentStream(document, page);
+        stream.transform(new Matrix(POINTS_PER_PX, 0, 0, -POINTS_PER_PX, 0, PDRectangle.A4.getHeight()));
+        pages.add(stream);
+        pen = new PdfPen(stream, fonts, look);
+        y = 60;
+        if (pages.size() > 1) {
+            text(LEFT, 60, title, Lettering.HEAD, Tone.INK, Anchor.START);
+            y = 92;
+        }
+    }
+
+    PdfPen pen() {
+        return pen;
+    }
+
+    double y() {
+        return y;
+    }
+
+    void at(double at) {
+        y = at;
+    }
+
+    void space(double px) {
+        y += px;
+    }
+
+    /** Goes on on a new sheet when less than this is left. */
+    void need(double px) throws IOException {
+        if (y + px > BOTTOM) {
+            start();
+        }
+    }
+
+    /** Writes the head of every page, now that their number is known, and closes them. */
+    void finish(String kind, String shop, String day) throws IOException {
+        int number = 1;
+        for (PDPageContentStream page : pages) {
+            pen = new PdfPen(page, fonts, look);
+            double top = number == 1 ? 106 : 60;
+            double right = LEFT + WIDTH;
+            if (number == 1) {
+                text(right, top, kind, Lettering.SMALL, Tone.QUIET, Anchor.END);
+                text(right, top + 16, shop, Lettering.SMALL, Tone.QUIET, Anchor.END);
+                text(right, top + 32, day + ", page 1 of " + pages.size(), Lettering.SMALL, Tone.QUIET, Anchor.END);
+            } else {
+                text(right, top, kind + ", " + shop + ", " + day + ", page " + number + " of " + pages.size(), Lettering.CAPTION, Tone.QUIET, Anchor.END);
+            }
+            page.close();
+            number++;
+        }
+    }
+
+    void text(double x, double at, String text, Lettering lettering, Tone tone, Anchor anchor) {
+        if (!text.isEmpty()) {
+            pen.text(x, at, text, lettering, tone, anchor);
+        }
+    }
+
+    /** A hash, in type small enough for its column. */
+    void tiny(double x, double at, String text) {
+        pen.text(x, at, text, Lettering.HASH, Tone.QUIET, Anchor.START);
+    }
+
+    void heading(String words) {
+        text(LEFT, y + 12, words, Lettering.HEAD, Tone.INK, Anchor.START);
+        y += 28;
+    }
+
+    void paragraph(String words) throws IOException {
+        for (String line : wrapped(words, WIDTH, Lettering.SMALL)) {
+            need(LINE);
+            text(LEFT, y + 10, line, Lettering.SMALL, Tone.INK, Anchor.START);
+            y += LINE;
+        }
+    }
+
+    /** A line of what was measured; grows where its words need more than a line. */
+    void row(StopState state, String name, String found, String judged, String who) {
+        double nameWidth = name.isEmpty() ? 0 : 104;
+        List<String> names = wrapped(name, 100, Lettering.TEXT_BOLD);
+        List<String> finds = wrapped(found, 268 + (104 - nameWidth), Lettering.SMALL);
+        List<String> limits = wrapped(judged, 138, Lettering.SMALL);
+        int lines = Math.max(names.size(), Math.max(finds.size(), limits.size()));
+        if (y + lines * LINE + 12 > BOTTOM) {
+            try {
+                start();
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
+        double x = LEFT + 26;
+        Shapes.state(pen, state, LEFT + 10, y + 8, 0.95);
+        for (int i = 0; i < lines; i++) {
+            double at = y + 12 + i * LINE;
+            text(x, at, get(names, i), i == 0 ? Lettering.TEXT_BOLD : Lettering.SMALL, Tone.INK, Anchor.START);
+            text(x + nameWidth, at, get(finds, i), Lettering.SMALL, Tone.INK, Anchor.START);
+            text(x + 384, at, get(limits, i), Lettering.SMALL, Tone.QUIET, Anchor.START);
+        }
+        text(LEFT + WIDTH, y + 12, who, Lettering.SMALL, Tone.QUIET, Anchor.END);
+        y += lines * LINE + 5;
+        pen.line(LEFT, y, LEFT + WIDTH, y, Stroke.of(Tone.HAIRLINE, 0.8));
+        y += 7;
+    }
+
+    void point(int number, String words, String when) throws IOException {
+        List<String> lines = wrapped(words, WIDTH - 160, Lettering.SMALL);
+        need(lines.size() * LINE + 12);
+        text(LEFT + 4, y + 11, String.valueOf(number), Lettering.SMALL, Tone.INK, Anchor.START);
+        text(LEFT + WIDTH, y + 11, when, Lettering.SMALL, Tone.QUIET, Anchor.END);
+        for (String line : lines) {
+            text(LEFT + 26, y + 11, line, Lettering.SMALL, Tone.INK, Anchor.START);
+            y += LINE;
+        }
+        y += 3;
+        pen.line(LEFT, y, LEFT + WIDTH, y, Stroke.of(Tone.HAIRLINE, 0.8));
+        y += 6;
+    }
+
+    /** A table, in two columns of rows side by side where it is long. */
+    void table(List<String> heads, List<List<String>> rows) throws IOException {
+        boolean two = rows.size() > 14 && heads.size() <= 3;
+        double width = two ? (WIDTH - 28) / 2 : Math.min(WIDTH, 460);
+        int perColumn = two ? (rows.size() + 1) / 2 : rows.size();
+        int done = 0;
+        while (done < perColumn) {
+            need(3 * LINE);
+            int fit = (int) Math.max(1, Math.min(perColumn - done, (BOTTOM - y) / LINE - 1));
+            double top = y;
+            column(heads, rows.subList(done, done + fit), LEFT, width);
+            if (two) {
+                int from = perColumn + done;
+                y = top;
+                column(heads, rows.subList(Math.min(from, rows.size()), Math.min(from + fit, rows.size())), LEFT + width + 28, width);
+                y = top + (fit + 1) * LINE + 4;
+            }
+            done += fit;
+            if (done < perColumn) {
+                start();
+            }
+        }
+    }
+
+    private void column(List<String> heads, List<List<String>> rows, double x, double width) {
+        double first = heads.size() == 2 ? 0.6 : 0.52;
+        cells(heads, x, width, first, true);
+        pen.line(x, y - 2, x + width, y - 2, Stroke.of(Tone.INK, 0.8));
+        rows.forEach(row -> cells(row, x, width, first, false));
+    }
+
+    private void cells(List<String> cells, double x, double width, double first, boolean head) {
+        double each = width * (1 - first) / Math.max(1, cells.size() - 1);
+        for (int i = 0; i < cells.size(); i++) {
+            double right = x + width * first + each * i;
+            Tone tone = head ? Tone.QUIET : i == 1 ? Tone.READING : Tone.INK;
+            if (i == 0) {
+                text(x, y + 10, fitting(cells.get(0), width * first - 6, Lettering.SMALL), Lettering.SMALL, tone, Anchor.START);
+            } else {
+                text(right, y + 10, fitting(cells.get(i), each - 4, Lettering.SMALL), Lettering.SMALL, tone, Anchor.END);
+            }
+        }
+        y += LINE;
+    }
+
+    void figure(Figure figure, double x, double top, double width, double height) throws IOException {
+        PDPageContentStream page = pages.get(pages.size() - 1);
+        page.saveGraphicsState();
+        page.transform(Matrix.getTranslateInstance((float) x, (float) top));
+        figure.draw(pen, width, height);
+        page.restoreGraphicsState();
+    }
+
+    /** Shortened at the end so that it fits. */
+    String fitting(String text, double width, Lettering lettering) {
+        String fit = text;
+        while (fit.length() > 4 && pen.textWidth(fit, lettering) > width) {
+            fit = fit.substring(0, fit.length() - 5).strip() + "...";
+        }
+        return fit;
+    }
+
+    private List<String> wrapped(String words, double width, Lettering lettering) {
+        List<String> lines = new ArrayList<>();
+        StringBuilder line = new StringBuilder();
+        for (String word : words.split(" ")) {
+            String longer = line.isEmpty() ? word : line + " " + word;
+            if (!line.isEmpty() && pen.textWidth(longer, lettering) > width) {
+                lines.add(line.toString());
+                line.setLength(0);
+                line.append(fitting(word, width, lettering));
+            } else {
+                line.setLength(0);
+                line.append(longer);
+            }
+        }
+        lines.add(line.toString());
+        return lines;
+    }
+
+    private static String get(List<String> lines, int i) {
+        return i < lines.size() ? lines.get(i) : "";
+    }
+}

@@ -1,0 +1,59 @@
+package zebrawood.desktop.command;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.desktop.Catalogue;
+import zebrawood.desktop.certificate.Certificate;
+import zebrawood.desktop.certificate.CertificateFile;
+import zebrawood.desktop.desk.Preferences;
+import zebrawood.logbook.store.Logbook;
+
+/** A machine's certificate as PDF. */
+@Command(name = "certificate", description = "Writes the certificate of one machine as PDF (A4).")
+final class Certify implements Callable<Integer> {
+
+    @Mixin
+    private DataFolder data;
+
+    @Mixin
+    private Moment moment;
+
+    @Option(names = "--machine", required = true, paramLabel = "NAME", description = "the machine's name")
+    private String machine;
+
+    @Option(names = "--out", paramLabel = "FILE", description = "where it goes; certificate-NAME.pdf here where not given")
+    private Path out;
+
+    @Override
+    public Integer call() throws IOException {
+        if (!Files.exists(data.folder().resolve("logbook.db"))) {
+            System.err.println("There is no logbook in " + data.folder() + "; name its folder with --data.");
+            return Exit.REFUSED;
+        }
+        try (Logbook logbook = Logbook.open(data.folder(), Catalogue.procedures())) {
+            var found = logbook.findMachine(machine);
+            if (found.isEmpty()) {
+                System.err.println("There is no machine named " + machine + ". In the shop are: "
+                        + logbook.machines().stream().map(Logbook.MachineName::name).collect(Collectors.joining(", ")) + ".");
+                return Exit.WRONG;
+            }
+            Path file = out == null ? Path.of(CertificateFile.fileName(found.get().name())) : out;
+            Instant now = moment.clock().get();
+            try (OutputStream pdf = Files.newOutputStream(file)) {
+                Certificate.write(Certificate.Subject.of(Preferences.in(data.folder()).shop(), logbook, found.get().id(),
+                        new Certificate.Moment(now, moment.zone().getRules().getOffset(now), UnitChoice.METRIC)), pdf);
+            }
+            System.out.println(file);
+            return Exit.DONE;
+        }
+    }
+}

@@ -1,0 +1,52 @@
+package zebrawood.desktop.command;
+
+import java.nio.file.Path;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
+import java.util.concurrent.CountDownLatch;
+import javafx.application.Platform;
+import javafx.stage.Stage;
+import zebrawood.desktop.Catalogue;
+import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.shell.Window;
+import zebrawood.logbook.store.Logbook;
+
+/** Opens the window on a logbook; the logbook is opened beside the toolkit's start. */
+final class Open {
+
+    private Open() {}
+
+    /** What to do once the window is filled. */
+    interface Then {
+        void run(Window window, Desk desk);
+    }
+
+    /** Opens the window and waits until it is closed. */
+    static void window(Path folder, Moment moment, Then then) throws InterruptedException {
+        CompletableFuture<Logbook> opening = CompletableFuture.supplyAsync(() -> Logbook.open(folder, Catalogue.procedures()));
+        CountDownLatch started = new CountDownLatch(1);
+        try {
+            Platform.startup(started::countDown);
+        } catch (UnsupportedOperationException noDisplay) {
+            throw new IllegalStateException("No window can be opened on this display; start it from a desktop session, or unset DISPLAY to use a virtual screen", noDisplay);
+        }
+        started.await();
+        Logbook logbook;
+        try {
+            logbook = opening.join();
+        } catch (CompletionException e) {
+            Platform.exit();
+            throw e.getCause() instanceof RuntimeException cause ? cause : e;
+        }
+        CountDownLatch closed = new CountDownLatch(1);
+        Platform.runLater(() -> {
+            Desk desk = new Desk(folder, logbook, Catalogue.procedures(), new Desk.Sitting(moment.clock(), moment.zone(), Version.TEXT));
+            Stage stage = new Stage();
+            Window window = new Window(desk, desk.preferences().shop(), stage);
+            stage.setOnHidden(event -> closed.countDown());
+            window.open(() -> then.run(window, desk));
+        });
+        closed.await();
+        Platform.exit();
+    }
+}

@@ -1,0 +1,211 @@
+package zebrawood.desktop.demo;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import zebrawood.core.machine.Plate;
+import zebrawood.core.procedure.Change;
+import zebrawood.core.procedure.Procedure;
+import zebrawood.logbook.store.Logbook;
+import zebrawood.logbook.store.LogbookException;
+
+/**
+ * Two years of the invented Fernhollow Instrument Works, placed back in time from today. The same day always gives
+ * the same entries.
+ */
+public final class DemoShop {
+
+    public static final String NAME = "Fernhollow Instrument Works";
+
+    private static final String MARKER = "fernhollow-demo.txt";
+    private static final int DAYS = 730;
+    private static final LocalTime MORNING = LocalTime.of(9, 40);
+
+    private final Logbook logbook;
+    private final LocalDate today;
+    private final String program;
+    private final List<Life> lives = new ArrayList<>();
+
+    private DemoShop(Logbook logbook, LocalDate today, String program) {
+        this.logbook = logbook;
+        this.today = today;
+        this.program = program;
+    }
+
+    /**
+     * Makes a fresh shop in a folder: an empty one, or one that held a demo before.
+     *
+     * @throws LogbookException where the folder holds anything else
+     */
+    public static void make(Path folder, List<Procedure<?, ?>> procedures, LocalDate today, String program) {
+        clear(folder);
+        try (Logbook logbook = Logbook.open(folder, procedures)) {
+            logbook.together(() -> new DemoShop(logbook, today, program).live());
+        }
+    }
+
+    private static void clear(Path folder) {
+        try {
+            Files.createDirectories(folder);
+            List<Path> inside;
+            try (Stream<Path> files = Files.list(folder)) {
+                inside = files.toList();
+            }
+            if (!inside.isEmpty() && !Files.exists(folder.resolve(MARKER))) {
+                throw new LogbookException("the folder " + folder + " is neither empty nor a demo's own; name another one with --data");
+            }
+            for (Path file : inside) {
+                Files.deleteIfExists(file);
+            }
+            Files.writeString(folder.resolve(MARKER), "A demo shop, made anew each time; nothing in it is kept.\n");
+            Files.writeString(folder.resolve("window.properties"), "shop=" + NAME + "\n");
+        } catch (IOException e) {
+            throw new LogbookException("the folder " + folder + " cannot be made or emptied; name another one with --data", e);
+        }
+    }
+
+    private void live() {
+        wren();
+        dunlin();
+        kestrel();
+        heron();
+        plover();
+        bittern();
+        lives.stream()
+                .flatMap(life -> life.deeds().stream())
+                .sorted(Comparator.comparing(Life.Deed::at).thenComparing(deed -> lives.indexOf(deed.life())).thenComparing(Life.Deed::order))
+                .forEach(deed -> deed.run().run());
+    }
+
+    private Life life(Plate plate, int began) {
+        Life life = new Life(logbook, today, program, plate);
+        lives.add(life);
+        life.begin(began);
+        return life;
+    }
+
+    /** Needs adjusting: the job software sends S 480 for full power, and soft limits are off. */
+    private void wren() {
+        Life wren = life(Plates.wren(1200), DAYS);
+        Beam beam = new Beam(0.215, 2.9, 11.6, 10.2, 2);
+        wren.climate(DAYS, 0, 0);
+        wren.gate(DAYS, MORNING, "RV", 20);
+        wren.settings(DAYS - 1, text("wren"));
+        everyFew(wren, DAYS - 7, 3, 6, day -> wren.climate(day, 0, 0));
+        everyFew(wren, DAYS - 50, 60, 45, day -> wren.settings(day, text("wren")));
+        everyFew(wren, DAYS - 1, 14, 12, day -> wren.planSome(day, () -> wren.ramp("ramp " + day, beam, crept(day), 0, Optional.empty())));
+        for (int day : new int[] {640, 520, 411, 300, 196, 88}) {
+            wren.happened(day, LocalTime.of(7, 20), "LO", Change.LENS_CHANGED, "middle lens out, cleaned, seated again");
+        }
+        wren.happened(455, LocalTime.of(7, 30), "GA", Change.SOURCE_CHANGED, "tube replaced under warranty");
+        wren.gate(455, MORNING, "RV", 20);
+        wren.plan(455, LocalTime.of(14, 12), "RV", () -> wren.ramp("new tube", beam, crept(455), 0, Optional.empty()));
+        wren.plan(130, LocalTime.of(14, 12), "LO", () -> wren.ramp("wrong block", beam, crept(130), 1.0, Optional.empty()));
+        wren.plan(129, LocalTime.of(10, 52), "RV", () -> wren.ramp("right block", beam, crept(130), 0,
+                Optional.of(new Life.Correct("wrong block", "the plate lay on the wrong block"))));
+        wren.newPlate(9, Plates.wren(480));
+        wren.plan(5, LocalTime.of(16, 20), "LO", () -> wren.climate("21.4", "46"));
+        wren.plan(3, LocalTime.of(10, 52), "RV", () -> wren.ramp("last", beam, crept(3), 0, Optional.empty()));
+        wren.plan(1, LocalTime.of(10, 31), "LO", () -> wren.settings(text("wren").replace("$20=1", "$20=0")));
+    }
+
+    /** Wren's true best gap: crept from 6.9 to 6.8 mm in two years. */
+    private static double crept(int daysAgo) {
+        return 6.8 + 0.1 * daysAgo / DAYS;
+    }
+
+    /** Half commissioned: moved to the clean room, three bars lifted since. */
+    private void dunlin() {
+        Life dunlin = life(Plates.dunlin("bench room"), DAYS - 4);
+        Beam beam = new Beam(0.18, 2.4, 14.4, 9, 2);
+        dunlin.climate(DAYS - 4, 0, 0);
+        dunlin.gate(DAYS - 4, MORNING, "LO", 20);
+        everyFew(dunlin, DAYS - 9, 12, 6, day -> dunlin.climate(day, 0.4, 1));
+        everyFew(dunlin, DAYS - 5, 12, 18, day -> dunlin.planSome(day, () -> dunlin.ramp("ramp " + day, beam, 10.1, 0, Optional.empty())));
+        dunlin.plan(402, LocalTime.of(11, 3), "LO", () -> dunlin.climate("24.6", "83"));
+        dunlin.plan(401, LocalTime.of(8, 15), "LO", () -> dunlin.climate("22.1", "51"));
+        dunlin.happened(4, LocalTime.of(8, 50), "GA", Change.MOVED, "to the clean room");
+        dunlin.newPlate(4, Plates.dunlin("clean room"));
+        dunlin.plan(3, LocalTime.of(9, 12), "LO", () -> dunlin.climate("21.0", "44"));
+        dunlin.gate(1, LocalTime.of(10, 12), "LO", 3);
+    }
+
+    /** In order; its ramp is due on Monday where today is a Friday. */
+    private void kestrel() {
+        Life kestrel = life(Plates.kestrel(), DAYS - 12);
+        Beam beam = new Beam(0.056, 1.9, 31, 10, 3);
+        kestrel.climate(DAYS - 12, 0, 0);
+        kestrel.gate(DAYS - 12, MORNING, "RV", 20);
+        kestrel.settings(DAYS - 13, text("kestrel"));
+        everyFew(kestrel, DAYS - 19, 4, 6, day -> kestrel.climate(day, 0, 0));
+        everyFew(kestrel, DAYS - 60, 20, 50, day -> kestrel.settings(day, text("kestrel")));
+        everyFew(kestrel, DAYS - 13, 64, 18, day -> kestrel.planSome(day, () -> kestrel.ramp("ramp " + day, beam, 25.9, 0, Optional.empty())));
+        kestrel.plan(57, LocalTime.of(13, 40), "RV", () -> kestrel.ramp("last", beam, 25.9, 0, Optional.empty()));
+    }
+
+    /** In order. */
+    private void heron() {
+        Life heron = life(Plates.heron(), DAYS - 20);
+        Beam beam = new Beam(0.041, 0.8, 184.8, 5, 3);
+        heron.climate(DAYS - 20, 0, 0);
+        heron.gate(DAYS - 20, MORNING, "LO", 20);
+        everyFew(heron, DAYS - 27, 4, 6, day -> heron.climate(day, 0, 0));
+        everyFew(heron, DAYS - 21, 12, 16, day -> heron.planSome(day, () -> heron.ramp("ramp " + day, beam, 182.4, 0, Optional.empty())));
+        heron.happened(221, LocalTime.of(7, 40), "RV", Change.LENS_CHANGED, "to 200 and back to field 290");
+    }
+
+    /** Unclear: the plate lay so flat that its widths hardly bend. */
+    private void plover() {
+        Life plover = life(Plates.plover(), DAYS - 33);
+        Beam beam = new Beam(0.028, 1.1, 214.6, 5.2, 3);
+        plover.climate(DAYS - 33, 0, 0);
+        plover.gate(DAYS - 33, MORNING, "RV", 20);
+        everyFew(plover, DAYS - 40, 5, 6, day -> plover.climate(day, -0.3, -3));
+        everyFew(plover, DAYS - 34, 24, 20, day -> plover.planSome(day, () -> plover.ramp("ramp " + day, beam, 212.1, 0, Optional.empty())));
+        Beam flat = new Beam(0.028, 1.1, 212.4, 0.6, 3);
+        plover.plan(8, LocalTime.of(15, 5), "RV", () -> plover.ramp("flat", flat.typed(plover.plate(), 212.4,
+                List.of("0.029", "0.030", "0.030", "0.031", "0.031", "0.030", "0.031", "0.030", "0.029"), plover.lastBestGap()), Optional.empty()));
+    }
+
+    /** Due: its climate was last read 94 days ago; its gate is passed anew every three weeks. */
+    private void bittern() {
+        Life bittern = life(Plates.bittern(), DAYS - 41);
+        bittern.climate(DAYS - 41, -2, 0);
+        everyFew(bittern, DAYS - 60, 110, 40, day -> bittern.climate(day, -2, 0));
+        bittern.plan(94, LocalTime.of(8, 30), "LO", () -> bittern.climate("17.2", "52"));
+        for (int day = DAYS - 41; day >= 21; day -= 22) {
+            bittern.gate(day, LocalTime.of(7, 15), day % 3 == 0 ? "RV" : "LO", 20);
+        }
+        bittern.gate(7, LocalTime.of(7, 15), "RV", 20);
+    }
+
+    private interface OnDay {
+        void plan(int daysAgo);
+    }
+
+    /** Every so many days, give or take a third, from one day ago to another. */
+    private static void everyFew(Life life, int from, int until, int days, OnDay deed) {
+        for (int day = from; day >= until; day -= Math.max(1, days + life.random().nextInt(days / 3 * 2 + 1) - days / 3)) {
+            deed.plan(day);
+        }
+    }
+
+    /** The settings of a machine as its controller prints them. */
+    static String text(String machine) {
+        try (InputStream file = DemoShop.class.getResourceAsStream("/zebrawood/desktop/demo/" + machine + "-settings.txt")) {
+            return new String(file.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

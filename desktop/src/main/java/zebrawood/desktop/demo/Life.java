@@ -1,0 +1,184 @@
+package zebrawood.desktop.demo;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.SplittableRandom;
+import java.util.UUID;
+import java.util.random.RandomGenerator;
+import zebrawood.core.controller.ControllerSettings;
+import zebrawood.core.controller.SettingsReadings;
+import zebrawood.core.entry.Body;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.focus.FocusRamp;
+import zebrawood.core.focus.RampFinding;
+import zebrawood.core.machine.Plate;
+import zebrawood.core.procedure.Change;
+import zebrawood.core.procedure.Procedure;
+import zebrawood.core.safety.Bar;
+import zebrawood.core.safety.FirstLight;
+import zebrawood.core.site.ClimateReadings;
+import zebrawood.core.site.SiteClimate;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.desktop.machine.PlateField;
+import zebrawood.logbook.store.Logbook;
+
+/** What happens to one machine, planned day by day; lived through by the shop in the order of time. */
+final class Life {
+
+    static final ZoneOffset ZONE = ZoneOffset.ofHours(1);
+
+    /** Something done at a moment. */
+    record Deed(Instant at, int order, Life life, Runnable run) {}
+
+    private final Logbook logbook;
+    private final LocalDate today;
+    private final String program;
+    private final String id;
+    private final RandomGenerator random;
+    private final List<Deed> deeds = new ArrayList<>();
+    private final Map<String, Integer> numbers = new HashMap<>();
+    private Plate plate;
+    private Entry.Stamp stamp;
+    private int newest;
+    private OptionalDouble lastBestGap = OptionalDouble.empty();
+    private Optional<String> lastGoodSettings = Optional.empty();
+
+    Life(Logbook logbook, LocalDate today, String program, Plate plate) {
+        this.logbook = logbook;
+        this.today = today;
+        this.program = program;
+        this.plate = plate;
+        this.id = UUID.nameUUIDFromBytes(("fernhollow " + plate.name()).getBytes(StandardCharsets.UTF_8)).toString();
+        this.random = new SplittableRandom(plate.name().hashCode());
+    }
+
+    List<Deed> deeds() {
+        return deeds;
+    }
+
+    RandomGenerator random() {
+        return random;
+    }
+
+    Plate plate() {
+        return plate;
+    }
+
+    /** Plans something so many days ago, at a time of day, by somebody. */
+    void plan(int daysAgo, LocalTime at, String by, Runnable deed) {
+        Instant when = today.minusDays(daysAgo).atTime(at).toInstant(ZONE);
+        deeds.add(new Deed(when, deeds.size(), this, () -> {
+            stamp = new Entry.Stamp(when, ZONE, by, program);
+            deed.run();
+        }));
+    }
+
+    /** A technician's initials and a time of day, both as it happens. */
+    void planSome(int daysAgo, Runnable deed) {
+        plan(daysAgo, LocalTime.of(8 + random.nextInt(9), random.nextInt(60)), random.nextInt(3) == 0 ? "RV" : "LO", deed);
+    }
+
+    void begin(int daysAgo) {
+        plan(daysAgo, LocalTime.of(8, 5), "GA", () -> append(new Body.PlateSet(plate, PlateField.texts(plate))));
+    }
+
+    void newPlate(int daysAgo, Plate now) {
+        plan(daysAgo, LocalTime.of(16, 40), "GA", () -> {
+            plate = now;
+            append(new Body.PlateSet(plate, PlateField.texts(plate)));
+        });
+    }
+
+    void happened(int daysAgo, LocalTime at, String by, Change change, String remark) {
+        plan(daysAgo, at, by, () -> append(new Body.Happened(change, remark)));
+    }
+
+    /** All bars lifted, or only the first of them. */
+    void gate(int daysAgo, LocalTime from, String by, int bars) {
+        List<Bar> all = FirstLight.bars(plate);
+        LocalTime at = from;
+        for (Bar bar : all.subList(0, Math.min(bars, all.size()))) {
+            String remark = switch (bar.id()) {
+                case "earth" -> "0.06 ohm, tested by TN";
+                case "films" -> "lens cap in the drawer";
+                case "eyewear" -> "two pairs, both marked";
+                default -> "";
+            };
+            plan(daysAgo, at, by, () -> append(new Body.GateLine(bar.id(), bar.title(), true, bar.fires(), remark)));
+            at = at.plusMinutes(bar.minutes());
+        }
+    }
+
+    /** The hygrometer read: the season, a little chance, held within what this room's heating keeps. */
+    void climate(int daysAgo, double warmer, double damper) {
+        double season = Math.sin(2 * Math.PI * (today.minusDays(daysAgo).getDayOfYear() - 105) / 365.0);
+        double temperature = 20.6 + 2.2 * season + warmer + random.nextGaussian() * 0.7;
+        double humidity = 44 + 6 * season + damper + random.nextGaussian() * 3;
+        planSome(daysAgo, () -> climate(text(temperature, 1), text(humidity, 0)));
+    }
+
+    void climate(String temperature, String humidity) {
+        measure(new SiteClimate(),
+                new ClimateReadings(Double.parseDouble(temperature), Double.parseDouble(humidity), plate.climate().orElseThrow()),
+                Map.of("airTemperatureC", temperature, "relativeHumidityPct", humidity), Optional.empty());
+    }
+
+    void settings(int daysAgo, String text) {
+        planSome(daysAgo, () -> settings(text));
+    }
+
+    void settings(String text) {
+        SettingsReadings readings = new SettingsReadings(text, lastGoodSettings, Optional.empty(), plate.control().orElseThrow().need().orElseThrow());
+        Body.Measured body = measure(new ControllerSettings(), readings, Map.of(), Optional.empty());
+        if (body.verdict().satisfies()) {
+            lastGoodSettings = Optional.of(text);
+        }
+    }
+
+    /** A ramp burned and read, its number kept under a name for a later correction. */
+    void ramp(String name, Beam beam, double bestGapMm, double wrongBlockMm, Optional<Correct> correct) {
+        ramp(name, beam.ramp(plate, bestGapMm, wrongBlockMm, lastBestGap, random), correct);
+    }
+
+    void ramp(String name, Beam.Typed typed, Optional<Correct> correct) {
+        Optional<Logbook.Correcting> replaces = correct.map(c -> new Logbook.Correcting(numbers.get(c.name()), c.why()));
+        Body.Measured body = measure(new FocusRamp(), typed.readings(), typed.asTyped(), replaces);
+        if (body.verdict().satisfies() && body.finding() instanceof RampFinding finding) {
+            lastBestGap = finding.bestGapMm();
+        }
+        numbers.put(name, newest);
+    }
+
+    OptionalDouble lastBestGap() {
+        return lastBestGap;
+    }
+
+    /** Which earlier ramp is replaced, and why. */
+    record Correct(String name, String why) {}
+
+    private <R extends Record, F extends Record> Body.Measured measure(
+            Procedure<R, F> procedure, R readings, Map<String, String> asTyped, Optional<Logbook.Correcting> replaces) {
+        Body.Measured body = Body.Measured.of(procedure, readings, asTyped, procedure.evaluate(readings), UnitChoice.METRIC);
+        newest = logbook.append(id, body, replaces, List.of(), stamp).number();
+        return body;
+    }
+
+    private void append(Body body) {
+        logbook.append(id, body, stamp);
+    }
+
+    private static String text(double value, int decimals) {
+        return BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP).toPlainString();
+    }
+}

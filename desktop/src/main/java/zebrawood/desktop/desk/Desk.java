@@ -1,0 +1,224 @@
+package zebrawood.desktop.desk;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import javafx.application.Platform;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.procedure.Procedure;
+import zebrawood.core.route.MachineStatus;
+import zebrawood.core.route.Route;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.desktop.theme.Ground;
+import zebrawood.desktop.theme.Look;
+import zebrawood.logbook.store.Logbook;
+import zebrawood.logbook.store.LogbookException;
+
+/**
+ * What every view shares. The logbook is read and written on a thread of its own; what comes of it is handed back
+ * on the interface thread. The time is handed in.
+ */
+public final class Desk implements AutoCloseable {
+
+    private final Logbook logbook;
+    private final Path folder;
+    private final Preferences preferences;
+    private final Route route;
+    private final Supplier<Instant> clock;
+    private final ZoneId zone;
+    private final String program;
+    private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
+        Thread thread = new Thread(work, "logbook");
+        thread.setDaemon(true);
+        return thread;
+    });
+    private final AtomicInteger pending = new AtomicInteger();
+    private final ObjectProperty<UnitChoice> units;
+    private final ObjectProperty<Ground> ground;
+    private final ReadOnlyObjectWrapper<Look> look;
+    private final StringProperty initials = new SimpleStringProperty("");
+    private final ReadOnlyObjectWrapper<List<MachineStatus>> machines = new ReadOnlyObjectWrapper<>(List.of());
+    private final ReadOnlyObjectWrapper<Logbook.Head> head = new ReadOnlyObjectWrapper<>(new Logbook.Head(0, ""));
+    private Consumer<String> teller = sentence -> {};
+
+    /** Time and program of a sitting. */
+    public record Sitting(Supplier<Instant> clock, ZoneId zone, String program) {}
+
+    public Desk(Path folder, Logbook logbook, List<Procedure<?, ?>> procedures, Sitting sitting) {
+        this.folder = folder;
+        this.logbook = logbook;
+        this.route = new Route(procedures);
+        this.clock = sitting.clock();
+        this.zone = sitting.zone();
+        this.program = sitting.program();
+        preferences = Preferences.in(folder);
+        units = new SimpleObjectProperty<>(preferences.units());
+        ground = new SimpleObjectProperty<>(preferences.ground());
+        look = new ReadOnlyObjectWrapper<>(Look.of(ground.get()));
+        ground.addListener((value, before, now) -> {
+            look.set(Look.of(now));
+            preferences.ground(now);
+        });
+        units.addListener((value, before, now) -> preferences.units(now));
+    }
+
+    public Logbook logbook() {
+        return logbook;
+    }
+
+    public Preferences preferences() {
+        return preferences;
+    }
+
+    public ObjectProperty<UnitChoice> units() {
+        return units;
+    }
+
+    public ObjectProperty<Ground> ground() {
+        return ground;
+    }
+
+    public ReadOnlyObjectProperty<Look> look() {
+        return look.getReadOnlyProperty();
+    }
+
+    public StringProperty initials() {
+        return initials;
+    }
+
+    /** How all machines stand; set anew by {@link #refresh}. */
+    public ReadOnlyObjectProperty<List<MachineStatus>> machines() {
+        return machines.getReadOnlyProperty();
+    }
+
+    public ReadOnlyObjectProperty<Logbook.Head> head() {
+        return head.getReadOnlyProperty();
+    }
+
+    public Optional<MachineStatus> machine(String id) {
+        return machines.get().stream().filter(machine -> machine.machineId().equals(id)).findFirst();
+    }
+
+    public Instant now() {
+        return clock.get();
+    }
+
+    public ZoneOffset zone() {
+        return zone.getRules().getOffset(now());
+    }
+
+    public LocalDateTime local(Instant at) {
+        return LocalDateTime.ofInstant(at, zone.getRules().getOffset(at));
+    }
+
+    /** Who records, and when: now. */
+    public Entry.Stamp stamp() {
+        Instant now = now();
+        return new Entry.Stamp(now.truncatedTo(ChronoUnit.MILLIS), zone.getRules().getOffset(now), initials.get(), program);
+    }
+
+    /** Where sentences for the person go. */
+    public void onTold(Consumer<String> teller) {
+        this.teller = teller;
+    }
+
+    public void tell(String sentence) {
+        teller.accept(sentence);
+    }
+
+    /** Reads anew how all machines stand, then runs {@code then} on the interface thread. */
+    public void refresh(Runnable then) {
+        record Read(List<MachineStatus> machines, Logbook.Head head) {}
+        later(() -> new Read(statuses(), logbook.head()), read -> {
+            machines.set(read.machines());
+            head.set(read.head());
+            then.run();
+        });
+    }
+
+    private List<MachineStatus> statuses() {
+        Instant now = now();
+        ZoneOffset offset = zone.getRules().getOffset(now);
+        return logbook.machines().stream().map(machine -> route.status(logbook.history(machine.id()), now, offset)).toList();
+    }
+
+    /** Work on the logbook's thread; its result is handed back on the interface thread. */
+    public <T> void later(Callable<T> work, Consumer<T> then) {
+        later(work, then, failed -> tell(failed.getMessage() + "."));
+    }
+
+    /** The same, with what to do when the logbook refuses. */
+    public <T> void later(Callable<T> work, Consumer<T> then, Consumer<LogbookException> otherwise) {
+        pending.incrementAndGet();
+        worker.execute(() -> {
+            try {
+                T done = work.call();
+                Platform.runLater(() -> hand(() -> then.accept(done)));
+            } catch (LogbookException refused) {
+                Platform.runLater(() -> hand(() -> otherwise.accept(refused)));
+            } catch (Exception unexpected) {
+                Platform.runLater(() -> hand(() -> unexpected(unexpected)));
+            }
+        });
+    }
+
+    private void hand(Runnable result) {
+        try {
+            result.run();
+        } finally {
+            pending.decrementAndGet();
+        }
+    }
+
+    /** Whether nothing is being read or written. */
+    public boolean isIdle() {
+        return pending.get() == 0;
+    }
+
+    /** What nobody foresaw: a report file and one plain sentence. */
+    public void unexpected(Throwable failure) {
+        StringWriter trace = new StringWriter();
+        failure.printStackTrace(new PrintWriter(trace));
+        Path report = folder.resolve("report.txt");
+        try {
+            Files.writeString(report, now() + " " + program + "\n" + trace);
+            tell("Something went wrong that should not have. What you typed is kept; a report stands in " + report + ".");
+        } catch (IOException unwritable) {
+            tell("Something went wrong that should not have, and no report could be written. What you typed is kept.");
+        }
+    }
+
+    @Override
+    public void close() {
+        worker.shutdown();
+        try {
+            worker.awaitTermination(10, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+        preferences.save();
+        logbook.close();
+    }
+}

@@ -1,0 +1,32 @@
+package zebrawood.desktop.desk;
+
+import javafx.scene.Node;
+import zebrawood.core.entry.Entry;
+import zebrawood.logbook.store.TapeFilter;
+
+/** Where one can go from anywhere. */
+public interface Navigator {
+
+    void shop();
+
+    /** Opens a stop: a procedure's id, or {@code first-light}. */
+    void stop(String machineId, String stop);
+
+    void logbook(TapeFilter filter);
+
+    void entry(String machineId, int number);
+
+    /** Opens the bench of a reading's stop filled with it, to be replaced. */
+    void correct(Entry entry);
+
+    void addMachine();
+
+    void plate(String machineId);
+
+    void certificate(String machineId);
+
+    /** Lays something over the window; Escape takes it away again. */
+    void overlay(Node sheet);
+
+    void closeOverlay();
+}

@@ -1,0 +1,94 @@
+package zebrawood.desktop.figure;
+
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.shape.StrokeLineCap;
+import javafx.scene.shape.StrokeLineJoin;
+import zebrawood.desktop.theme.Look;
+
+/** Draws a figure on a canvas in the window. */
+public final class CanvasPen extends Pen {
+
+    private final GraphicsContext canvas;
+    private final Look look;
+
+    public CanvasPen(GraphicsContext canvas, Look look) {
+        this.canvas = canvas;
+        this.look = look;
+        canvas.setLineCap(StrokeLineCap.BUTT);
+        canvas.setLineJoin(StrokeLineJoin.MITER);
+    }
+
+    @Override
+    public boolean hatches() {
+        return look.hatches();
+    }
+
+    @Override
+    public void stroke(Path path, Stroke stroke) {
+        canvas.setStroke(look.paint(stroke.tone()));
+        canvas.setLineWidth(look.strokeWidth(stroke.width()));
+        if (stroke.dash() > 0) {
+            canvas.setLineDashes(stroke.dash(), stroke.dash() * 0.75);
+        } else {
+            canvas.setLineDashes();
+        }
+        trace(path);
+        canvas.stroke();
+    }
+
+    @Override
+    public void fill(Path path, Tone tone) {
+        canvas.setFill(look.paint(tone));
+        trace(path);
+        canvas.fill();
+    }
+
+    private void trace(Path path) {
+        canvas.beginPath();
+        for (Path.Piece piece : path.pieces()) {
+            double[] p = piece.points();
+            switch (piece.kind()) {
+                case 'M' -> canvas.moveTo(p[0], p[1]);
+                case 'L' -> canvas.lineTo(p[0], p[1]);
+                case 'C' -> canvas.bezierCurveTo(p[0], p[1], p[2], p[3], p[4], p[5]);
+                default -> canvas.closePath();
+            }
+        }
+    }
+
+    @Override
+    public void text(double x, double y, String text, Lettering lettering, Tone tone, Anchor anchor) {
+        canvas.setFill(look.paint(tone));
+        double at = anchor.start(x, textWidth(text, lettering));
+        for (Scripts.Run run : Scripts.runs(text)) {
+            canvas.setFont(look.font(lettering, run.script()));
+            canvas.fillText(run.text(), at, y);
+            at += look.textWidth(run.text(), lettering);
+        }
+    }
+
+    @Override
+    public double textWidth(String text, Lettering lettering) {
+        return look.textWidth(text, lettering);
+    }
+
+    @Override
+    public void turned(double x, double y, double degrees, Runnable drawing) {
+        canvas.save();
+        canvas.translate(x, y);
+        canvas.rotate(degrees);
+        canvas.translate(-x, -y);
+        drawing.run();
+        canvas.restore();
+    }
+
+    @Override
+    public void clipped(double x, double y, double width, double height, Runnable drawing) {
+        canvas.save();
+        canvas.beginPath();
+        canvas.rect(x, y, width, height);
+        canvas.clip();
+        drawing.run();
+        canvas.restore();
+    }
+}

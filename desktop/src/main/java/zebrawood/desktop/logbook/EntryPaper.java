@@ -1,0 +1,206 @@
+package zebrawood.desktop.logbook;
+
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import javafx.geometry.HPos;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Hyperlink;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import zebrawood.core.entry.Body;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.procedure.Instruction;
+import zebrawood.desktop.Catalogue;
+import zebrawood.desktop.bench.Clip;
+import zebrawood.desktop.bench.DrawingSurface;
+import zebrawood.desktop.bench.Exhibit;
+import zebrawood.desktop.bench.Printing;
+import zebrawood.desktop.bench.Slip;
+import zebrawood.desktop.bench.Stop;
+import zebrawood.desktop.bench.Words;
+import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.figure.Shapes;
+import zebrawood.desktop.machine.PlateField;
+
+/** An opened entry, shown from its bytes exactly as it was shown when it was recorded. */
+final class EntryPaper extends BorderPane {
+
+    private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
+
+    private final Desk desk;
+    private final String machine;
+    private final Entry entry;
+
+    /** What surrounds an entry. */
+    record Around(String machine, Optional<Entry> correctedBy, String previous, Runnable correct) {}
+
+    EntryPaper(Desk desk, Entry entry, Around around) {
+        this.desk = desk;
+        this.machine = around.machine();
+        this.entry = entry;
+        getStyleClass().addAll("paper", "slip-shade");
+        setId("entry-paper");
+        VBox top = new VBox(8, head(), notes(around));
+        setTop(top);
+        ScrollPane scroll = new ScrollPane(content());
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        setCenter(scroll);
+        BorderPane.setMargin(scroll, new Insets(14, 0, 10, 0));
+        setBottom(foot(around));
+    }
+
+    private Node head() {
+        Label word = Words.label(EntryWords.word(entry), "verdict", Slip.toneStyle(Shapes.tone(EntryWords.shape(entry))));
+        Label what = Words.label(EntryWords.title(entry) + "  ·  " + machine, "by-hand");
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        Label when = Words.label("no. " + entry.number() + "  ·  " + WHEN.format(entry.stamp().local()) + " UTC"
+                + (entry.stamp().zone().getTotalSeconds() == 0 ? "" : entry.stamp().zone().getId()) + "  ·  " + entry.stamp().by(), "quiet");
+        HBox row = new HBox(10, Slip.mark(desk.look(), EntryWords.shape(entry), 28), word, what, gap, when);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+
+    private Node notes(Around around) {
+        List<String> notes = new ArrayList<>();
+        entry.corrects().ifPresent(c -> notes.add("Corrects no. " + c.number() + ": " + c.why() + "."));
+        around.correctedBy().ifPresent(later -> notes.add("Corrected by no. " + later.number() + " of " + WHEN.format(later.stamp().local()) + "; it no longer counts."));
+        if (entry.body() instanceof Body.Measured measured) {
+            notes.add("Judged by the limits of that day: " + measured.shown().judgedBy() + ".");
+        }
+        notes.add("Program " + entry.stamp().program() + ".");
+        return Words.wrapped(String.join(" ", notes), "quiet");
+    }
+
+    private Node content() {
+        if (entry.body() instanceof Body.Measured measured) {
+            return Catalogue.findStop(measured.procedure()).<Node>map(stop -> measured(stop, measured)).orElseGet(Region::new);
+        } else if (entry.body() instanceof Body.GateLine line) {
+            VBox box = new VBox(10, Words.wrapped(line.title(), "act"),
+                    Words.wrapped(line.lifted() ? "Seen to be so." : "Seen not to be so; the bar stays in hand.", "by-hand"));
+            if (!line.remark().isEmpty()) {
+                box.getChildren().add(Words.wrapped(line.remark(), "by-hand"));
+            }
+            return box;
+        } else if (entry.body() instanceof Body.Happened happened) {
+            return new VBox(10, Words.wrapped(happened.change().title() + (happened.remark().isEmpty() ? "" : ": " + happened.remark()), "act"),
+                    Words.wrapped(happened.change().consequence(), "by-hand"));
+        }
+        Body.PlateSet plate = (Body.PlateSet) entry.body();
+        List<Body.Pair> pairs = new ArrayList<>();
+        for (Map.Entry<String, String> typed : new TreeMap<>(plate.asTyped()).entrySet()) {
+            pairs.add(new Body.Pair(PlateField.label(typed.getKey()), typed.getValue()));
+        }
+        Node typed = Slip.evidence(pairs);
+        VBox box = new VBox(12, Words.wrapped(plate.plate().name() + ", " + plate.plate().line(), "act"), typed);
+        box.setMaxWidth(520);
+        return box;
+    }
+
+    private Node measured(Stop<?, ?> stop, Body.Measured measured) {
+        Instruction first = measured.instructions().get(0);
+        VBox words = new VBox(10, Words.wrapped(first.action().in(measured.shown().units()), "title"));
+        String whole = measured.shown().sentences().get(0);
+        String rest = whole.substring(Math.min(whole.length(), first.action().in(measured.shown().units()).length())).strip();
+        if (!rest.isEmpty()) {
+            words.getChildren().add(Words.wrapped(rest));
+        }
+        measured.shown().sentences().stream().skip(1).forEach(sentence -> words.getChildren().add(Words.wrapped(sentence)));
+        words.getChildren().add(Slip.evidence(measured.shown().evidence()));
+        DrawingSurface drawing = new DrawingSurface(desk.look()).withMenu();
+        drawing.show(stop.figure(measured, measured.shown().units()), stop.exhibit().title());
+        drawing.setMinHeight(260);
+        drawing.setPrefHeight(300);
+        VBox left = new VBox(16, words, drawing);
+        HBox.setHgrow(left, Priority.ALWAYS);
+        left.setMinWidth(200);
+        left.setPrefWidth(360);
+        Node table = table(stop.table(measured, measured.shown().units()));
+        return new HBox(24, left, table);
+    }
+
+    private static Node table(Exhibit.Table table) {
+        GridPane grid = new GridPane();
+        grid.setHgap(16);
+        grid.setVgap(5);
+        grid.setMinWidth(Region.USE_PREF_SIZE);
+        for (int column = 0; column < table.heads().size(); column++) {
+            Label head = Words.label(table.heads().get(column), "caption");
+            boolean first = column == 0;
+            GridPane.setHalignment(head, first ? HPos.LEFT : HPos.RIGHT);
+            grid.add(head, column, 0);
+        }
+        Region rule = Words.rule();
+        grid.add(rule, 0, 1, table.heads().size(), 1);
+        int row = 2;
+        for (List<String> cells : table.rows()) {
+            for (int column = 0; column < cells.size(); column++) {
+                Label cell = Words.label(cells.get(column));
+                cell.getStyleClass().add(column == table.read() ? "reading" : "quiet");
+                GridPane.setHalignment(cell, column == 0 ? HPos.LEFT : HPos.RIGHT);
+                grid.add(cell, column, row);
+            }
+            row++;
+        }
+        return grid;
+    }
+
+    private Node foot(Around around) {
+        Label hash = Words.label(shortened(entry.place().hash()) + (entry.number() == 1 ? "" : "   after " + shortened(around.previous())), "mono", "quiet");
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox row = new HBox(14, hash, gap, link("Copy", "entry-copy", this::copy), link("Print", "entry-print", () -> Printing.print(this)));
+        boolean correctable = entry.body() instanceof Body.Measured
+                || entry.body() instanceof Body.GateLine line && line.lifted();
+        if (correctable && around.correctedBy().isEmpty()) {
+            row.getChildren().add(link("Correct it", "entry-correct", around.correct()));
+        }
+        row.setAlignment(Pos.CENTER_LEFT);
+        return new VBox(8, Words.rule(), row);
+    }
+
+    /** The entry's words and readings, tab-separated, on the clipboard. */
+    private void copy() {
+        StringBuilder text = new StringBuilder(EntryWords.title(entry) + "\t" + machine + "\tno. " + entry.number() + "\t"
+                + WHEN.format(entry.stamp().local()) + "\t" + entry.stamp().by() + "\n");
+        if (entry.body() instanceof Body.Measured measured) {
+            text.append(measured.verdict()).append('\n');
+            measured.shown().sentences().forEach(sentence -> text.append(sentence).append('\n'));
+            measured.shown().evidence().forEach(pair -> text.append(pair.label()).append('\t').append(pair.figure()).append('\n'));
+            Catalogue.findStop(measured.procedure()).ifPresent(stop -> {
+                Exhibit.Table table = stop.table(measured, measured.shown().units());
+                text.append(String.join("\t", table.heads())).append('\n');
+                table.rows().forEach(row -> text.append(String.join("\t", row)).append('\n'));
+            });
+        } else {
+            text.append(EntryWords.detail(entry)).append('\n');
+        }
+        text.append(entry.place().hash()).append('\n');
+        Clip.put(text.toString());
+    }
+
+    private static Hyperlink link(String word, String id, Runnable action) {
+        Hyperlink link = new Hyperlink(word);
+        link.setId(id);
+        link.setOnAction(event -> action.run());
+        return link;
+    }
+
+    private static String shortened(String hash) {
+        return hash.length() < 12 ? hash : hash.substring(0, 4) + " " + hash.substring(4, 8) + " ... " + hash.substring(hash.length() - 4);
+    }
+}

@@ -1,0 +1,251 @@
+package zebrawood.desktop.logbook;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.application.Platform;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import zebrawood.core.entry.Body;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.procedure.Verdict;
+import zebrawood.desktop.Catalogue;
+import zebrawood.desktop.bench.Slip;
+import zebrawood.desktop.bench.Words;
+import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.desk.Navigator;
+import zebrawood.logbook.store.Logbook;
+import zebrawood.logbook.store.TapeFilter;
+import zebrawood.logbook.store.TapeLine;
+
+/** The tape of entries by day, filtered; and the entry that is opened. */
+public final class LogbookPage extends HBox {
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM yyyy", Locale.ENGLISH);
+    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
+    private static final int PAGE = 80;
+
+    private final Desk desk;
+    private final Navigator navigator;
+    private final ObservableList<Object> items = FXCollections.observableArrayList();
+    private final ListView<Object> tape = new ListView<>(items);
+    private final StackPane paper = new StackPane();
+    private final ComboBox<Choice> machine = new ComboBox<>();
+    private final ComboBox<Choice> stop = new ComboBox<>();
+    private final ComboBox<Choice> verdict = new ComboBox<>();
+    private boolean more;
+    private boolean loading;
+    private long generation;
+    private boolean choosing;
+
+    /** A line of a filter: what it says, and what it stands for; empty stands for all. */
+    private record Choice(String words, Optional<String> id) {
+        @Override
+        public String toString() {
+            return words;
+        }
+    }
+
+    public LogbookPage(Desk desk, Navigator navigator, TapeFilter filter) {
+        this.desk = desk;
+        this.navigator = navigator;
+        tape.getStyleClass().add("tape");
+        tape.setId("tape");
+        tape.setCellFactory(list -> new TapeCell());
+        tape.setPlaceholder(Words.wrapped("No entries here yet. What is recorded at a stop stands here.", "quiet"));
+        tape.getSelectionModel().selectedItemProperty().addListener((value, before, now) -> {
+            if (now instanceof TapeLine line) {
+                open(line);
+            }
+        });
+        filters(filter);
+        HBox filters = new HBox(8, machine, stop, verdict);
+        VBox left = new VBox(10, filters, tape);
+        left.setPadding(new Insets(14, 12, 8, 24));
+        left.setMinWidth(340);
+        left.setPrefWidth(448);
+        left.setMaxWidth(480);
+        VBox.setVgrow(tape, Priority.ALWAYS);
+        HBox.setHgrow(paper, Priority.ALWAYS);
+        paper.setPadding(new Insets(14, 24, 12, 12));
+        paper.setMinWidth(420);
+        getChildren().addAll(left, paper);
+        reload();
+    }
+
+    private void filters(TapeFilter filter) {
+        List<Choice> machines = new ArrayList<>(List.of(new Choice("every machine", Optional.empty())));
+        desk.machines().get().forEach(m -> machines.add(new Choice(m.plate().name(), Optional.of(m.machineId()))));
+        List<Choice> stops = new ArrayList<>(List.of(new Choice("every stop", Optional.empty())));
+        Catalogue.stops().forEach(s -> stops.add(new Choice(s.procedure().card().title(), Optional.of(s.procedure().card().id()))));
+        for (String other : List.of("first-light", "event", "plate")) {
+            stops.add(new Choice(Catalogue.title(other), Optional.of(other)));
+        }
+        List<Choice> verdicts = new ArrayList<>(List.of(new Choice("any verdict", Optional.empty())));
+        for (Verdict each : Verdict.values()) {
+            verdicts.add(new Choice(each.word(), Optional.of(each.name())));
+        }
+        filter(machine, "filter-machine", machines, filter.machineId());
+        filter(stop, "filter-stop", stops, filter.stop());
+        filter(verdict, "filter-verdict", verdicts, filter.verdict().map(Enum::name));
+    }
+
+    private void filter(ComboBox<Choice> box, String id, List<Choice> choices, Optional<String> chosen) {
+        box.setId(id);
+        box.getStyleClass().add("pill");
+        box.getItems().setAll(choices);
+        box.setValue(choices.stream().filter(choice -> choice.id().equals(chosen)).findFirst().orElse(choices.get(0)));
+        box.setOnAction(event -> reload());
+    }
+
+    private TapeFilter filter() {
+        return new TapeFilter(machine.getValue().id(), stop.getValue().id(), verdict.getValue().id().map(Verdict::valueOf));
+    }
+
+    /** Reads the tape anew from its newest entry. */
+    private void reload() {
+        for (ComboBox<Choice> box : List.of(machine, stop, verdict)) {
+            box.getStyleClass().remove("chosen");
+            if (box.getValue().id().isPresent()) {
+                box.getStyleClass().add("chosen");
+            }
+        }
+        generation++;
+        items.clear();
+        paper.getChildren().clear();
+        more = true;
+        loading = false;
+        load(Long.MAX_VALUE, true);
+    }
+
+    private void load(long before, boolean first) {
+        if (loading || !more) {
+            return;
+        }
+        loading = true;
+        long mine = generation;
+        TapeFilter filter = filter();
+        desk.later(() -> desk.logbook().tape(filter, before, PAGE), lines -> {
+            if (mine != generation) {
+                return;
+            }
+            loading = false;
+            more = lines.size() == PAGE;
+            LocalDate day = lastDay();
+            for (TapeLine line : lines) {
+                LocalDate on = line.entry().stamp().local().toLocalDate();
+                if (!on.equals(day)) {
+                    items.add(on);
+                    day = on;
+                }
+                items.add(line);
+            }
+            if (first && !choosing && !lines.isEmpty()) {
+                tape.getSelectionModel().select(lines.get(0));
+            }
+        });
+    }
+
+    private LocalDate lastDay() {
+        return items.isEmpty() ? null : ((TapeLine) items.get(items.size() - 1)).entry().stamp().local().toLocalDate();
+    }
+
+    /** Opens one entry, wherever on the tape it stands. */
+    public void show(String machineId, int number) {
+        choosing = true;
+        desk.later(() -> desk.logbook().entry(machineId, number), entry -> open(new TapeLine(0, entry, false)));
+    }
+
+    private void open(TapeLine line) {
+        Entry entry = line.entry();
+        String id = entry.place().machineId();
+        record Found(Optional<Entry> correctedBy, String previous) {}
+        desk.later(
+                () -> new Found(desk.logbook().findCorrectionOf(entry),
+                        desk.logbook().findEntry(id, entry.number() - 1).map(e -> e.place().hash()).orElse("")),
+                found -> {
+                    String name = desk.machine(id).map(m -> m.plate().name()).orElse("");
+                    paper.getChildren().setAll(new EntryPaper(desk, entry,
+                            new EntryPaper.Around(name, found.correctedBy(), found.previous(), () -> correct(entry))));
+                });
+    }
+
+    private void correct(Entry entry) {
+        if (entry.body() instanceof Body.GateLine line) {
+            navigator.overlay(new GateCorrection(desk, navigator, entry, line, this::reload));
+        } else {
+            navigator.correct(entry);
+        }
+    }
+
+    /** Puts the focus on the tape. */
+    public void begin() {
+        Platform.runLater(tape::requestFocus);
+    }
+
+    /** How many entries there are, for the head of the window. */
+    public static String count(Logbook.Head head) {
+        return head.entries() + (head.entries() == 1 ? " entry" : " entries");
+    }
+
+    private final class TapeCell extends ListCell<Object> {
+        @Override
+        protected void updateItem(Object item, boolean empty) {
+            super.updateItem(item, empty);
+            setText(null);
+            getStyleClass().remove("day");
+            if (empty || item == null) {
+                setGraphic(null);
+                setDisable(false);
+            } else if (item instanceof LocalDate day) {
+                getStyleClass().add("day");
+                setDisable(true);
+                Label label = Words.label(DAY.format(day), "caption");
+                label.setPadding(new Insets(14, 4, 4, 4));
+                setGraphic(label);
+            } else {
+                setDisable(false);
+                setGraphic(row((TapeLine) item));
+                if (getIndex() >= items.size() - 12) {
+                    Platform.runLater(() -> load(((TapeLine) items.get(items.size() - 1)).position(), false));
+                }
+            }
+        }
+
+        private Node row(TapeLine line) {
+            Entry entry = line.entry();
+            Label time = Words.label(TIME.format(entry.stamp().local()), "quiet");
+            time.setMinWidth(44);
+            Label title = Words.label(EntryWords.title(entry), line.corrected() ? "struck" : "bold");
+            String name = machine.getValue().id().isPresent() ? "" : desk.machine(entry.place().machineId()).map(m -> m.plate().name() + "  ·  ").orElse("");
+            Label detail = Words.label(name + (line.corrected() ? "corrected, no longer counts" : EntryWords.detail(entry)), "caption");
+            VBox words = new VBox(1, title, detail);
+            words.setMinWidth(60);
+            Region gap = new Region();
+            HBox.setHgrow(gap, Priority.ALWAYS);
+            Label by = Words.label(entry.stamp().by(), "quiet");
+            by.setMinWidth(Region.USE_PREF_SIZE);
+            HBox row = new HBox(10, time, Slip.mark(desk.look(), EntryWords.shape(entry), 22), words, gap, by);
+            row.setAlignment(Pos.CENTER_LEFT);
+            row.setPadding(new Insets(9, 10, 9, 10));
+            row.setPrefWidth(tape.getWidth() - 24);
+            row.setMaxWidth(tape.getWidth() - 24);
+            return row;
+        }
+    }
+}

@@ -1,0 +1,303 @@
+package zebrawood.desktop.machine;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import javafx.application.Platform;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.ContentDisplay;
+import javafx.scene.control.Control;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import zebrawood.core.entry.Body;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.machine.Plate;
+import zebrawood.core.route.StopState;
+import zebrawood.core.units.Amount;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.desktop.bench.Draft;
+import zebrawood.desktop.bench.DrawingSurface;
+import zebrawood.desktop.bench.ReadingField;
+import zebrawood.desktop.bench.Sheet;
+import zebrawood.desktop.bench.Slip;
+import zebrawood.desktop.bench.Words;
+import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.desk.Navigator;
+import zebrawood.desktop.figure.Anchor;
+import zebrawood.desktop.figure.Figure;
+import zebrawood.desktop.figure.Lettering;
+import zebrawood.desktop.figure.Stroke;
+import zebrawood.desktop.figure.Tone;
+import zebrawood.desktop.shop.MachineFigure;
+
+/** A machine's plate: the machine grows as it is typed; every change is an entry. */
+public final class PlatePage extends HBox {
+
+    private final Desk desk;
+    private final Navigator navigator;
+    private final Optional<String> machineId;
+    private final Draft draft = new Draft();
+    private final List<Control> order = new ArrayList<>();
+    private final List<ReadingField> amounts = new ArrayList<>();
+    private final Map<String, Label> problems = new HashMap<>();
+    private final DrawingSurface drawing;
+    private final Slip slip;
+    private final TextField initials = new TextField();
+    private Optional<Plate> plate = Optional.empty();
+    private Sheet sheet = Sheet.of(draft);
+    private String told = "";
+    private boolean recording;
+
+    /** @param machineId whose plate; empty for a new machine */
+    public PlatePage(Desk desk, Navigator navigator, Optional<String> machineId) {
+        this.desk = desk;
+        this.navigator = navigator;
+        this.machineId = machineId;
+        this.slip = new Slip(desk.look());
+        this.drawing = new DrawingSurface(desk.look());
+        initials.setId("initials");
+        initials.setPromptText("your initials");
+        initials.setOnAction(event -> record());
+        machineId.flatMap(desk::machine).ifPresent(machine -> draft.fill(texts(machine.plate())));
+        VBox page = new VBox(10, head(), drawing, sections());
+        page.setPadding(new Insets(12, 24, 24, 28));
+        drawing.setMinHeight(170);
+        drawing.setPrefHeight(170);
+        ScrollPane scroll = new ScrollPane(page);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setFocusTraversable(false);
+        HBox.setHgrow(scroll, Priority.ALWAYS);
+        HBox.setMargin(slip, new Insets(12, 16, 12, 16));
+        getChildren().addAll(scroll, slip);
+        draft.onChange(this::changed);
+        changed();
+    }
+
+    private Node head() {
+        return new VBox(2,
+                Words.label(machineId.isPresent() ? "What is known of this machine" : "What is known of the new machine", "head"),
+                Words.label("A name and a family are enough to begin; a stop says what else it needs. Units as you type them.", "caption"));
+    }
+
+    private Node sections() {
+        FlowPane flow = new FlowPane(36, 18);
+        for (PlateField.Section section : PlateField.SECTIONS) {
+            VBox box = new VBox(6, Words.label(section.title(), "head"));
+            FlowPane fields = new FlowPane(12, 8);
+            fields.setPrefWrapLength(372);
+            section.fields().forEach(field -> fields.getChildren().add(field(field)));
+            box.getChildren().add(fields);
+            box.setPrefWidth(384);
+            box.setMaxWidth(384);
+            flow.getChildren().add(box);
+        }
+        flow.setPrefWrapLength(820);
+        return flow;
+    }
+
+    private Node field(PlateField field) {
+        Label label = Words.label(field.label(), "small");
+        label.setWrapText(true);
+        VBox box = new VBox(3, label);
+        box.setPrefWidth(178);
+        box.setMaxWidth(178);
+        switch (field.kind()) {
+            case AMOUNT -> {
+                ReadingField amount = new ReadingField(field.path(), field.label(), field.quantity());
+                amount.tie(draft, desk.units());
+                amounts.add(amount);
+                box.getChildren().add(amount);
+                goesOn(amount.field());
+            }
+            case WORDS -> {
+                TextField words = new TextField(draft.text(field.path()));
+                words.setId(field.path());
+                words.setAccessibleText(field.label());
+                Words.follow(words);
+                words.textProperty().addListener((value, before, now) -> draft.type(field.path(), now, UnitChoice.METRIC));
+                draft.onChange(() -> {
+                    if (!words.getText().equals(draft.text(field.path()))) {
+                        words.setText(draft.text(field.path()));
+                    }
+                });
+                Label problem = Words.wrapped("", "problem");
+                problems.put(field.path(), problem);
+                box.getChildren().addAll(words, problem);
+                goesOn(words);
+            }
+            case CHOICE, TRUTH -> {
+                ComboBox<String> choice = new ComboBox<>();
+                choice.setId(field.path());
+                choice.getStyleClass().add("field");
+                choice.setAccessibleText(field.label());
+                choice.setMaxWidth(Double.MAX_VALUE);
+                choice.getItems().add("");
+                field.choices().forEach(name -> choice.getItems().add(name.replace('-', ' ')));
+                choice.setValue(draft.text(field.path()).replace('-', ' '));
+                choice.setOnAction(event -> draft.type(field.path(), choice.getValue().replace(' ', '-'), UnitChoice.METRIC));
+                box.getChildren().add(choice);
+                goesOn(choice);
+            }
+        }
+        return box;
+    }
+
+    /** Enter goes to the next field. */
+    private void goesOn(Control control) {
+        order.add(control);
+        control.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            boolean open = control instanceof ComboBox<?> box && box.isShowing();
+            if (event.getCode() == KeyCode.ENTER && !event.isControlDown() && !open) {
+                order.get((order.indexOf(control) + 1) % order.size()).requestFocus();
+                event.consume();
+            }
+        });
+    }
+
+    private void changed() {
+        sheet = Sheet.of(draft);
+        for (PlateField field : PlateField.all()) {
+            switch (field.kind()) {
+                case AMOUNT -> sheet.amount(field.path(), field.quantity());
+                case WORDS -> sheet.words(field.path());
+                case CHOICE -> {
+                    if (!draft.text(field.path()).isEmpty()) {
+                        sheet.word(field.path(), draft.text(field.path()));
+                        sheet.asTyped().put(field.path(), draft.text(field.path()));
+                    }
+                }
+                case TRUTH -> {
+                    if (!draft.text(field.path()).isEmpty()) {
+                        sheet.truth(field.path(), draft.text(field.path()).equals("yes"));
+                        sheet.asTyped().put(field.path(), draft.text(field.path()));
+                    }
+                }
+            }
+        }
+        plate = sheet.bind(Plate.class);
+        told = "";
+        UnitChoice units = desk.units().get();
+        amounts.forEach(field -> field.tell(Optional.ofNullable(sheet.problems().get(field.name())),
+                sheet.understood(field.name()), draft.typed(field.name()), units));
+        problems.forEach((path, label) -> {
+            String why = sheet.problems().get(path);
+            label.setText(why == null ? "" : Character.toUpperCase(why.charAt(0)) + why.substring(1) + ".");
+            label.setManaged(why != null);
+        });
+        drawing.show(plate.map(PlatePage::figure).orElse(Figure.EMPTY), "the machine to scale");
+        showSlip();
+    }
+
+    private static Map<String, Draft.Text> texts(Plate plate) {
+        Map<String, Draft.Text> texts = new HashMap<>();
+        PlateField.texts(plate).forEach((path, text) -> texts.put(path, new Draft.Text(text, UnitChoice.METRIC)));
+        return texts;
+    }
+
+    private static Figure figure(Plate plate) {
+        return (pen, width, height) -> {
+            double widthMm = MachineFigure.widthMm(plate);
+            double heightMm = MachineFigure.heightMm(plate);
+            double scale = Math.min((height - 30) / heightMm, (width - 260) / widthMm);
+            double floor = height - 22;
+            pen.line(0, floor, Math.min(width, 560), floor, Stroke.of(Tone.INK, 1.5));
+            double middle = 60 + widthMm * scale / 2;
+            MachineFigure.of(plate, scale).draw(pen, 2 * middle, floor);
+            double right = middle + widthMm * scale / 2 + 16;
+            boolean known = plate.size().isPresent();
+            Stroke line = known ? Stroke.of(Tone.READING, 1.3) : Stroke.dashed(Tone.READING, 1.3, 4);
+            pen.line(right, floor, right, floor - heightMm * scale, line);
+            pen.text(right + 8, floor - heightMm * scale / 2, Amount.mm(heightMm, 0).text(UnitChoice.METRIC) + (known ? "" : ", usual"), Lettering.SMALL, Tone.READING);
+            pen.line(middle - widthMm * scale / 2, floor + 8, middle + widthMm * scale / 2, floor + 8, line);
+            pen.text(middle, floor + 21, Amount.mm(widthMm, 0).text(UnitChoice.METRIC), Lettering.SMALL, Tone.READING, Anchor.MIDDLE);
+            pen.text(right + 90, floor - 70, plate.name(), Lettering.TITLE, Tone.INK);
+            pen.text(right + 90, floor - 48, plate.line(), Lettering.TEXT, Tone.QUIET);
+        };
+    }
+
+    private void showSlip() {
+        List<Node> parts = new ArrayList<>();
+        boolean ready = plate.isPresent();
+        parts.add(slip.verdict(ready ? StopState.BEGUN : StopState.OPEN, ready ? "READY" : "TO FILL IN"));
+        String act = ready ? (machineId.isPresent() ? "Record the plate." : "Record the new machine.")
+                : draft.text("name").isBlank() ? "Type the machine's name."
+                : draft.text("family").isBlank() ? "Choose its family." : "Put right what is marked.";
+        parts.add(Slip.act(act, Optional.of("Every change of a plate is an entry: what was known, and since when.")));
+        sheet.others().forEach(why -> parts.add(Slip.quiet(Character.toUpperCase(why.charAt(0)) + why.substring(1) + ".")));
+        slip.show(parts);
+        List<Node> bottom = new ArrayList<>();
+        if (!told.isEmpty()) {
+            Label label = Words.wrapped(told, "small");
+            label.setId("told");
+            bottom.add(label);
+        }
+        if (ready && desk.initials().get().isBlank()) {
+            bottom.add(initials);
+        }
+        Button record = new Button("Record");
+        record.setId("record");
+        record.getStyleClass().setAll("button", "strong");
+        record.setGraphic(Words.label("Ctrl+Enter", "small"));
+        record.setContentDisplay(ContentDisplay.RIGHT);
+        record.setMaxWidth(Double.MAX_VALUE);
+        record.setAlignment(Pos.CENTER);
+        record.setDisable(!ready);
+        record.setOnAction(event -> record());
+        bottom.add(record);
+        slip.bottom(bottom.toArray(new Node[0]));
+    }
+
+    /** Records the plate; with Ctrl+Enter too. */
+    public void record() {
+        if (plate.isEmpty() || recording) {
+            return;
+        }
+        if (desk.initials().get().isBlank() && initials.getText().isBlank()) {
+            told = "Your initials, once for this sitting:";
+            showSlip();
+            Platform.runLater(initials::requestFocus);
+            return;
+        }
+        if (desk.initials().get().isBlank()) {
+            desk.initials().set(initials.getText().strip().toUpperCase(Locale.ROOT));
+        }
+        recording = true;
+        String id = machineId.orElseGet(() -> UUID.randomUUID().toString());
+        Body.PlateSet body = new Body.PlateSet(plate.get(), sheet.asTyped());
+        Entry.Stamp stamp = desk.stamp();
+        desk.later(() -> desk.logbook().append(id, body, stamp), entry -> desk.refresh(() -> navigator.stop(id, "site-climate")), refused -> {
+            recording = false;
+            told = Character.toUpperCase(refused.getMessage().charAt(0)) + refused.getMessage().substring(1) + ".";
+            showSlip();
+        });
+    }
+
+    public void undo() {
+        draft.undo();
+    }
+
+    public void redo() {
+        draft.redo();
+    }
+
+    /** Puts the focus on the first field. */
+    public void begin() {
+        Platform.runLater(() -> order.get(0).requestFocus());
+    }
+}

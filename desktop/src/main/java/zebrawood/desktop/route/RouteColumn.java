@@ -1,0 +1,192 @@
+package zebrawood.desktop.route;
+
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import zebrawood.core.procedure.Change;
+import zebrawood.core.procedure.Phase;
+import zebrawood.core.route.Gate;
+import zebrawood.core.route.MachineStatus;
+import zebrawood.core.route.StopState;
+import zebrawood.core.route.StopStatus;
+import zebrawood.core.safety.FirstLight;
+import zebrawood.desktop.bench.DrawingSurface;
+import zebrawood.desktop.bench.Slip;
+import zebrawood.desktop.bench.Words;
+import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.figure.Figure;
+import zebrawood.desktop.figure.Lettering;
+import zebrawood.desktop.figure.Path;
+import zebrawood.desktop.figure.Shapes;
+import zebrawood.desktop.figure.Stroke;
+import zebrawood.desktop.figure.Tone;
+import zebrawood.desktop.theme.Ground;
+
+/** The stops in the order of the work on one line, the gate across it. */
+final class RouteColumn extends BorderPane {
+
+    private static final DateTimeFormatter DAY_TIME = DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH);
+    private static final double LINE_X = 26;
+
+    private final Desk desk;
+    private final VBox rows = new VBox();
+
+    RouteColumn(Desk desk, Consumer<Change> onEvent) {
+        this.desk = desk;
+        getStyleClass().add("route");
+        ScrollPane scroll = new ScrollPane(rows);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        rows.setPadding(new Insets(8, 0, 8, 0));
+        setCenter(scroll);
+        VBox events = new VBox(2, Words.label("Has something happened to it?", "caption"));
+        events.setPadding(new Insets(8, 8, 10, 16));
+        for (Change change : Change.values()) {
+            Button button = new Button(change.title());
+            button.setId("event-" + change.name().toLowerCase(Locale.ROOT));
+            button.getStyleClass().setAll("button", "flat", "bar-button");
+            button.setMaxWidth(Double.MAX_VALUE);
+            button.setAlignment(Pos.CENTER_LEFT);
+            button.setOnAction(event -> onEvent.accept(change));
+            events.getChildren().add(button);
+        }
+        setBottom(events);
+    }
+
+    /** Shows how the machine stands; {@code here} is the stop one is at, {@code begun} has a draft. */
+    void show(MachineStatus machine, String here, Optional<String> begun, Consumer<String> open) {
+        rows.getChildren().clear();
+        Phase phase = null;
+        boolean gateShown = false;
+        for (StopStatus stop : machine.stops()) {
+            if (!gateShown && stop.card().phase().compareTo(Phase.FIRST_LIGHT) > 0) {
+                rows.getChildren().add(gate(machine.gate(), here, open));
+                gateShown = true;
+            }
+            if (stop.card().phase() != phase) {
+                phase = stop.card().phase();
+                rows.getChildren().add(phase(phase));
+            }
+            rows.getChildren().add(stop(stop, here, begun.filter(stop.card().id()::equals).isPresent(), open));
+        }
+        if (!gateShown) {
+            rows.getChildren().add(gate(machine.gate(), here, open));
+        }
+    }
+
+    private Node phase(Phase phase) {
+        Label title = Words.label(phase.title(), "phase");
+        HBox row = new HBox(line(false, false, 14, Figure.EMPTY), title);
+        title.setTranslateX(-30);
+        title.setPadding(new Insets(12, 4, 0, 0));
+        row.setMinHeight(32);
+        return row;
+    }
+
+    private Button stop(StopStatus stop, String here, boolean begun, Consumer<String> open) {
+        boolean on = stop.card().id().equals(here);
+        StopState state = begun && stop.state() != StopState.SHUT ? StopState.BEGUN : stop.state();
+        double scale = desk.ground().get() == Ground.EYEWEAR ? 1.4 : 1.1;
+        DrawingSurface line = line(on, true, 52, (pen, width, height) -> Shapes.state(pen, state, LINE_X, height / 2, scale));
+        Label title = Words.label(stop.card().title(), "stop-title");
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        Label key = Words.label(stop.keyFigure().map(said -> said.in(desk.units().get())).orElse(""), "small",
+                Slip.toneStyle(state == StopState.ADJUST || state == StopState.FAILED ? Shapes.tone(state) : Tone.QUIET));
+        HBox first = new HBox(6, title, gap, key);
+        first.setAlignment(Pos.BASELINE_LEFT);
+        Label under = Words.label(stop.note().orElse(state == StopState.PASSED && stop.last().isPresent()
+                ? DAY_TIME.format(stop.last().get().stamp().local()) + ", " + stop.last().get().stamp().by()
+                : begun ? "draft kept" : state.word()), "caption");
+        VBox words = new VBox(1, first, under);
+        words.setAlignment(Pos.CENTER_LEFT);
+        words.setPadding(new Insets(6, 10, 6, 0));
+        HBox.setHgrow(words, Priority.ALWAYS);
+        HBox row = new HBox(line, words);
+        row.getStyleClass().add("stop-row");
+        if (on) {
+            row.getStyleClass().add("here");
+        }
+        Button button = button(row, "stop-" + stop.card().id(), () -> open.accept(stop.card().id()));
+        button.setAccessibleText(stop.card().title() + ", " + state.word() + ", " + key.getText());
+        return button;
+    }
+
+    private Node gate(Gate gate, String here, Consumer<String> open) {
+        boolean on = here.equals(FirstLight.ID);
+        String words = gate.isOpen() ? "First light open" : "First light " + gate.lifted() + " of " + gate.bars().size();
+        DrawingSurface bar = new DrawingSurface(desk.look());
+        bar.show((pen, width, height) -> {
+            pen.line(LINE_X, 0, LINE_X, height, Stroke.of(Tone.HAIRLINE, 2));
+            double text = pen.textWidth(words, Lettering.TEXT_BOLD);
+            Path frame = Path.rectangle(12, 4, width - 24, 20);
+            pen.fill(frame, gate.isOpen() ? Tone.GROUND : Tone.BAND);
+            if (!gate.isOpen()) {
+                pen.grain(13, 5, 27, 18, 4);
+                pen.grain(46 + text + 8, 5, width - 24 - 46 - text + 3, 18, 4);
+                pen.fill(Path.rectangle(40, 5, text + 14, 18), Tone.RAISED);
+            }
+            pen.stroke(frame, Stroke.of(Tone.WALNUT, 1.4));
+            pen.text(47, 19, words, Lettering.TEXT_BOLD, Tone.INK);
+        }, words);
+        bar.setMinHeight(28);
+        bar.setPrefHeight(28);
+        Label under = Words.label(gate.isOpen()
+                ? gate.openedBy().map(entry -> entry.stamp().by() + ", " + DAY_TIME.format(entry.stamp().local())).orElse("")
+                : gate.inHand().map(line -> "next: " + line.bar().title().toLowerCase(Locale.ROOT)).orElse(""), "caption");
+        under.setPadding(new Insets(0, 8, 4, 47));
+        VBox box = new VBox(bar, under);
+        box.setPadding(new Insets(8, 0, 4, 0));
+        box.getStyleClass().add("stop-row");
+        if (on) {
+            box.getStyleClass().add("here");
+        }
+        Button button = button(box, "stop-" + FirstLight.ID, () -> open.accept(FirstLight.ID));
+        button.setAccessibleText(words);
+        return button;
+    }
+
+    private static Button button(Region content, String id, Runnable action) {
+        Button button = new Button();
+        button.setGraphic(content);
+        button.setId(id);
+        button.getStyleClass().setAll("button", "flat");
+        button.setMaxWidth(Double.MAX_VALUE);
+        button.setAlignment(Pos.TOP_LEFT);
+        content.prefWidthProperty().bind(button.widthProperty().subtract(4));
+        button.setOnAction(event -> action.run());
+        return button;
+    }
+
+    /** The line of the Route beside a row, with the stripe of where one is. */
+    private DrawingSurface line(boolean here, boolean breaks, double width, Figure shape) {
+        DrawingSurface line = new DrawingSurface(desk.look());
+        line.show((pen, w, height) -> {
+            if (here) {
+                pen.grain(0, 0, 6, height, 2);
+            }
+            if (breaks) {
+                pen.line(LINE_X, 0, LINE_X, height / 2 - 11, Stroke.of(Tone.HAIRLINE, 2));
+                pen.line(LINE_X, height / 2 + 11, LINE_X, height, Stroke.of(Tone.HAIRLINE, 2));
+            } else {
+                pen.line(LINE_X, 0, LINE_X, 10, Stroke.of(Tone.HAIRLINE, 2));
+            }
+            shape.draw(pen, w, height);
+        }, "");
+        line.setMinWidth(width < 46 ? 46 : width - 6);
+        line.setPrefWidth(width < 46 ? 46 : width - 6);
+        return line;
+    }
+}

@@ -1,0 +1,193 @@
+package zebrawood.desktop.route;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.application.Platform;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.input.DragEvent;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.route.MachineStatus;
+import zebrawood.core.route.StopState;
+import zebrawood.core.safety.FirstLight;
+import zebrawood.desktop.Catalogue;
+import zebrawood.desktop.bench.BenchPage;
+import zebrawood.desktop.bench.BenchPlace;
+import zebrawood.desktop.bench.Draft;
+import zebrawood.desktop.bench.Slip;
+import zebrawood.desktop.bench.Stop;
+import zebrawood.desktop.bench.StopView;
+import zebrawood.desktop.bench.Words;
+import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.desk.Navigator;
+import zebrawood.desktop.safety.GatePage;
+import zebrawood.logbook.store.Logbook;
+
+/** One machine: its Route at the left, the stop one is at, and that stop's Slip. */
+public final class RoutePage extends HBox {
+
+    private final Desk desk;
+    private final Navigator navigator;
+    private final String machineId;
+    private final RouteColumn column;
+    private final StackPane bench = new StackPane();
+    private final StackPane slip = new StackPane();
+    private final Runnable changed;
+    private String stop = "";
+    private Optional<StopView> view = Optional.empty();
+    private Optional<String> drafted = Optional.empty();
+
+    /** @param changed runs when another stop is shown or something was recorded */
+    public RoutePage(Desk desk, Navigator navigator, String machineId, Runnable changed) {
+        this.desk = desk;
+        this.navigator = navigator;
+        this.machineId = machineId;
+        this.changed = changed;
+        column = new RouteColumn(desk, change -> navigator.overlay(
+                new EventSheet(desk, navigator, machineId, machine().plate().name(), change, this::refreshAll)));
+        column.setMinWidth(216);
+        column.setMaxWidth(216);
+        HBox.setHgrow(bench, Priority.ALWAYS);
+        bench.setMinWidth(300);
+        slip.setPadding(new Insets(12, 16, 12, 16));
+        slip.setMinWidth(USE_PREF_SIZE);
+        getChildren().addAll(column, bench, slip);
+        bench.addEventHandler(DragEvent.DRAG_OVER, event -> {
+            if (event.getDragboard().hasFiles()) {
+                event.acceptTransferModes(TransferMode.COPY);
+            }
+        });
+        bench.addEventHandler(DragEvent.DRAG_DROPPED, event -> {
+            event.getDragboard().getFiles().stream().findFirst().ifPresent(file -> view.ifPresent(v -> v.take(file)));
+            event.setDropCompleted(true);
+        });
+        widthProperty().addListener((value, before, now) -> {
+            boolean narrow = now.doubleValue() < 1100;
+            column.setMinWidth(narrow ? 190 : 216);
+            column.setMaxWidth(narrow ? 190 : 216);
+            slip.setPadding(narrow ? new Insets(12, 8, 12, 4) : new Insets(12, 16, 12, 16));
+        });
+    }
+
+    public String machineId() {
+        return machineId;
+    }
+
+    public String stop() {
+        return stop;
+    }
+
+    public Optional<StopView> view() {
+        return view;
+    }
+
+    public MachineStatus machine() {
+        return desk.machine(machineId).orElseThrow();
+    }
+
+    /** Goes to a stop; {@code correcting} fills it with an entry to be replaced. */
+    public void open(String wanted, Optional<Entry> correcting) {
+        view.ifPresent(StopView::leave);
+        stop = wanted;
+        if (wanted.equals(FirstLight.ID)) {
+            drafted = Optional.empty();
+            put(new GatePage(desk, machine(), this::refreshAll));
+            return;
+        }
+        Stop<?, ?> found = Catalogue.findStop(wanted).orElseThrow();
+        Optional<String> lacks = found.procedure().lacks(machine().plate());
+        boolean shut = found.procedure().card().fires() && !machine().gate().isOpen() && correcting.isEmpty();
+        if (shut) {
+            closed("First light comes first.", "This stop fires the laser. It opens when the last bar of the gate is lifted: "
+                    + machine().gate().lifted() + " of " + machine().gate().bars().size() + " are.",
+                    "Go to the gate", () -> open(FirstLight.ID, Optional.empty()));
+            return;
+        }
+        if (lacks.isPresent()) {
+            closed("The plate comes first.", "This stop needs " + lacks.get() + ", which the plate does not say yet.",
+                    "Open the plate", () -> navigator.plate(machineId));
+            return;
+        }
+        desk.later(
+                () -> new Opened(desk.logbook().history(machineId).of(wanted), desk.logbook().findDraft(machineId, wanted)),
+                opened -> opened(found, wanted, opened, correcting));
+    }
+
+    private record Opened(List<Entry> earlier, Optional<Logbook.Draft> draft) {}
+
+    private <R extends Record, F extends Record> void opened(
+            Stop<R, F> found, String wanted, Opened opened, Optional<Entry> correcting) {
+        if (!stop.equals(wanted)) {
+            return;
+        }
+        BenchPlace place = new BenchPlace(desk, machine().plate(), opened.earlier(), new Draft());
+        BenchPage<R, F> page = new BenchPage<>(found, new BenchPage.At(desk, machineId, place, this::refreshAll));
+        drafted = opened.draft().map(draft -> wanted);
+        if (correcting.isPresent()) {
+            page.correct(correcting.get());
+        } else {
+            page.open(opened.draft());
+        }
+        put(page);
+    }
+
+    private void put(StopView shown) {
+        view = Optional.of(shown);
+        ScrollPane scroll = new ScrollPane(shown.bench());
+        scroll.setFitToWidth(true);
+        scroll.setFitToHeight(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setFocusTraversable(false);
+        bench.getChildren().setAll(scroll);
+        slip.getChildren().setAll(shown.slip());
+        refreshColumn();
+        changed.run();
+        Platform.runLater(shown::begin);
+    }
+
+    /** A stop that cannot be opened yet, and what opens it. */
+    private void closed(String act, String why, String button, Runnable action) {
+        view = Optional.empty();
+        Button go = new Button(button);
+        go.setId("opens");
+        go.getStyleClass().setAll("button", "strong");
+        go.setOnAction(event -> action.run());
+        VBox words = new VBox(14, Words.label(act, "title"), Words.wrapped(why, "by-hand"), go);
+        words.setPadding(new Insets(40, 40, 40, 40));
+        words.setMaxWidth(560);
+        StackPane.setAlignment(words, Pos.TOP_LEFT);
+        bench.getChildren().setAll((Node) words);
+        Slip strip = new Slip(desk.look());
+        strip.show(List.of(strip.verdict(StopState.SHUT, "SHUT"), Slip.quiet(why)));
+        slip.getChildren().setAll(strip);
+        refreshColumn();
+        changed.run();
+        Platform.runLater(go::requestFocus);
+    }
+
+    private void refreshAll() {
+        desk.refresh(() -> {
+            drafted = Optional.empty();
+            refreshColumn();
+            view.filter(GatePage.class::isInstance).map(GatePage.class::cast).ifPresent(gate -> gate.refresh(machine()));
+            boolean shutNow = Catalogue.findStop(stop).filter(s -> s.procedure().card().fires()).isPresent() && !machine().gate().isOpen();
+            if (shutNow && view.isPresent()) {
+                open(stop, Optional.empty());
+            }
+            changed.run();
+        });
+    }
+
+    /** Draws the Route anew; units or ground may have changed. */
+    public void refreshColumn() {
+        column.show(machine(), stop, drafted, wanted -> open(wanted, Optional.empty()));
+    }
+}

@@ -1,0 +1,350 @@
+package zebrawood.desktop.safety;
+
+import java.io.File;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.value.ObservableValue;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import zebrawood.core.entry.Body;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.procedure.Help;
+import zebrawood.core.route.Gate;
+import zebrawood.core.route.MachineStatus;
+import zebrawood.core.route.StopState;
+import zebrawood.core.safety.Bar;
+import zebrawood.desktop.bench.DrawingSurface;
+import zebrawood.desktop.bench.Slip;
+import zebrawood.desktop.bench.StopView;
+import zebrawood.desktop.bench.Words;
+import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.figure.Figure;
+import zebrawood.desktop.figure.Path;
+import zebrawood.desktop.figure.Pen;
+import zebrawood.desktop.figure.Stroke;
+import zebrawood.desktop.figure.Tone;
+
+/** The bars before first light: one in hand, large, with two answers; each answer is an entry. */
+public final class GatePage implements StopView {
+
+    private static final DateTimeFormatter SHORT = DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH);
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+
+    private final Desk desk;
+    private final String machineId;
+    private final Runnable recorded;
+    private final VBox bars = new VBox();
+    private final ScrollPane scroll = new ScrollPane(bars);
+    private final VBox page;
+    private final Label heading = Words.label("", "head");
+    private final Slip slip;
+    private final ReadOnlyStringWrapper footnote = new ReadOnlyStringWrapper();
+    private final TextField remark = new TextField();
+    private final TextField initials = new TextField();
+    private final Label told = Words.wrapped("", "problem");
+    private MachineStatus machine;
+    private Optional<Boolean> waitingForInitials = Optional.empty();
+    private Button yes = new Button();
+
+    public GatePage(Desk desk, MachineStatus machine, Runnable recorded) {
+        this.desk = desk;
+        this.machine = machine;
+        this.machineId = machine.machineId();
+        this.recorded = recorded;
+        this.slip = new Slip(desk.look());
+        remark.setId("remark");
+        Words.follow(remark);
+        initials.setId("initials");
+        initials.setPromptText("your initials");
+        initials.setMaxWidth(160);
+        told.setId("told");
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        VBox head = new VBox(2, heading, Words.label("each is lifted by somebody who saw it, and carries their initials", "caption"));
+        head.setPadding(new Insets(12, 24, 8, 24));
+        page = new VBox(head, scroll);
+        bars.setPadding(new Insets(0, 24, 16, 24));
+        bars.setSpacing(2);
+        footnote.set("shut again by: moved, source changed, " + machine.plate().daysOutOfUse() + " days unused");
+        show();
+    }
+
+    private void show() {
+        Gate gate = machine.gate();
+        heading.setText(gate.isOpen()
+                ? "The gate is open: all " + gate.bars().size() + " bars are lifted"
+                : capital(count((int) (gate.bars().size() - gate.lifted()))) + " bars stand before the first pulse");
+        bars.getChildren().clear();
+        Optional<Gate.Line> hand = gate.inHand();
+        int number = 1;
+        for (Gate.Line line : gate.bars()) {
+            boolean inHand = hand.isPresent() && hand.get().bar().id().equals(line.bar().id());
+            bars.getChildren().add(inHand ? inHand(line, number) : line.lifted() ? lifted(line, number) : standing(line.bar(), number));
+            number++;
+        }
+        showSlip(gate);
+    }
+
+    private Node lifted(Gate.Line line, int number) {
+        Entry answer = line.answer().orElseThrow();
+        Body.GateLine body = (Body.GateLine) answer.body();
+        DrawingSurface stump = surface(12, 10, (pen, width, height) -> pen.fill(Path.rectangle(0, 0, 10, height), Tone.WALNUT));
+        Node mark = Slip.mark(desk.look(), StopState.PASSED, 20);
+        VBox words = new VBox(1, Words.label(number + "  " + line.bar().title(), "bold"));
+        if (!body.remark().isEmpty()) {
+            words.getChildren().add(Words.label(body.remark(), "caption"));
+        }
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        Label who = Words.label(answer.stamp().by() + "  " + SHORT.format(answer.stamp().local()));
+        who.setMinWidth(Region.USE_PREF_SIZE);
+        HBox row = new HBox(10, stump, mark, words, gap, who);
+        row.setAlignment(Pos.CENTER_LEFT);
+        row.setMinHeight(46);
+        return row;
+    }
+
+    private Node standing(Bar bar, int number) {
+        Label title = Words.label(number + "  " + bar.title(), "quiet");
+        title.setMinWidth(Region.USE_PREF_SIZE);
+        DrawingSurface left = surface(18, 16, (pen, width, height) -> grain(pen, width, height));
+        DrawingSurface right = surface(20, 16, (pen, width, height) -> grain(pen, width, height));
+        right.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(right, Priority.ALWAYS);
+        HBox row = new HBox(10, left, title, right);
+        row.setAlignment(Pos.CENTER_LEFT);
+        row.setMinHeight(44);
+        return row;
+    }
+
+    private static void grain(Pen pen, double width, double height) {
+        pen.fill(Path.rectangle(0, 0, width, height), Tone.BAND);
+        for (double x = 3; x < width; x += 6) {
+            pen.stroke(new Path().move(x, 1).curve(x + 1.6, 5, x + 1.6, 6, x, 8).curve(x - 1.6, 10, x - 1.6, 12, x, 15), Stroke.of(Tone.HAIRLINE, 1));
+        }
+    }
+
+    private Node inHand(Gate.Line line, int number) {
+        Bar bar = line.bar();
+        DrawingSurface stripe = surface(18, 40, (pen, width, height) -> pen.grain(2, 2, width - 3, height - 4, 3.2));
+        stripe.setMaxHeight(Double.MAX_VALUE);
+        VBox words = new VBox(8, Words.wrapped(number + "  " + bar.action(), "gate-act"), Words.wrapped(bar.look(), "by-hand"));
+        line.answer().ifPresent(answer -> words.getChildren().add(Words.wrapped("Not so on " + SHORT.format(answer.stamp().local()) + " ("
+                + answer.stamp().by() + "). " + bar.otherwise(), "problem")));
+        remark.setPromptText(bar.needsRemark() ? bar.remark() : "a remark, if any");
+        remark.setMaxWidth(420);
+        words.getChildren().add(remark);
+        yes = new Button(bar.yes());
+        yes.setId("yes");
+        yes.getStyleClass().setAll("button", "strong");
+        yes.setMinWidth(180);
+        yes.setOnAction(event -> answer(true));
+        Button no = new Button(bar.no());
+        no.setId("no");
+        no.getStyleClass().setAll("button", "danger");
+        no.setMinWidth(140);
+        no.setOnAction(event -> answer(false));
+        HBox answers = new HBox(14, yes, no);
+        answers.setAlignment(Pos.CENTER_LEFT);
+        words.getChildren().addAll(answers, told);
+        words.setPadding(new Insets(12, 16, 12, 12));
+        if (waitingForInitials.isPresent()) {
+            words.getChildren().add(initials);
+            initials.setOnAction(event -> answer(waitingForInitials.orElse(true)));
+        }
+        HBox box = new HBox(stripe, words);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        box.getStyleClass().add("gate-hand");
+        VBox.setMargin(box, new Insets(6, 0, 8, 0));
+        return box;
+    }
+
+    private void answer(boolean lifted) {
+        Bar bar = machine.gate().inHand().orElseThrow().bar();
+        if (lifted && bar.needsRemark() && remark.getText().isBlank()) {
+            say("Write " + bar.remark() + " beside it first.");
+            remark.requestFocus();
+            return;
+        }
+        if (desk.initials().get().isBlank() && initials.getText().isBlank()) {
+            waitingForInitials = Optional.of(lifted);
+            say("Your initials, once for this sitting:");
+            show();
+            Platform.runLater(initials::requestFocus);
+            return;
+        }
+        if (desk.initials().get().isBlank()) {
+            desk.initials().set(initials.getText().strip().toUpperCase(Locale.ROOT));
+        }
+        waitingForInitials = Optional.empty();
+        Body.GateLine body = new Body.GateLine(bar.id(), bar.title(), lifted, bar.fires(), remark.getText().strip());
+        Entry.Stamp stamp = desk.stamp();
+        desk.later(() -> desk.logbook().append(machineId, body, stamp), entry -> {
+            remark.clear();
+            say("");
+            recorded.run();
+        }, refused -> say(capital(refused.getMessage()) + "."));
+    }
+
+    private void say(String sentence) {
+        told.setText(sentence);
+    }
+
+    /** Shows the gate as it stands now. */
+    public void refresh(MachineStatus now) {
+        machine = now;
+        show();
+        Platform.runLater(this::begin);
+    }
+
+    private void showSlip(Gate gate) {
+        List<Node> parts = new ArrayList<>();
+        if (gate.isOpen()) {
+            parts.add(slip.verdict(StopState.PASSED, "OPEN"));
+            parts.add(Slip.act("First light is cleared.", Optional.of("What fires is open on the Route. One person stays with the machine whenever it runs.")));
+        } else {
+            long left = gate.bars().size() - gate.lifted();
+            int minutes = gate.bars().stream().filter(line -> !line.lifted()).mapToInt(line -> line.bar().minutes()).sum();
+            parts.add(slip.verdict(StopState.SHUT, "SHUT"));
+            parts.add(Slip.act(capital(count((int) left)) + (left == 1 ? " bar" : " bars") + " to go, about " + minutes + " minutes.",
+                    gate.inHand().filter(Gate.Line::failed).map(line -> line.bar().otherwise())
+                            .or(() -> Optional.of("Nothing that fires is open before the last bar is lifted."))));
+            parts.add(Slip.evidence(List.of(
+                    new Body.Pair("lifted", gate.lifted() + " of " + gate.bars().size()),
+                    new Body.Pair("left", minutes + " min"),
+                    new Body.Pair("earliest first pulse", DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH)
+                            .format(desk.local(desk.now()).plusMinutes(minutes))))));
+            parts.add(needed(gate));
+        }
+        history(gate).ifPresent(words -> parts.add(Slip.quiet(words)));
+        slip.show(parts);
+        slip.bottom();
+    }
+
+    private static Node needed(Gate gate) {
+        VBox box = new VBox(6, Words.label("Needed at the machine", "bold"));
+        gate.bars().stream()
+                .filter(line -> !line.lifted())
+                .flatMap(line -> line.bar().needed().stream())
+                .forEach(thing -> box.getChildren().add(Words.wrapped(thing)));
+        return box;
+    }
+
+    private static Optional<String> history(Gate gate) {
+        String opened = gate.openedBy().map(entry -> "Last opened " + DAY.format(entry.stamp().local()) + " by " + entry.stamp().by() + ".").orElse("");
+        String shut = gate.shutBy().map(why -> " Shut on " + DAY.format(gate.shutAt().orElseThrow().atOffset(ZoneOffset.UTC)) + ": " + why + ".").orElse("");
+        String both = (opened + shut).strip();
+        return both.isEmpty() ? Optional.empty() : Optional.of(both);
+    }
+
+    private DrawingSurface surface(double width, double height, Figure figure) {
+        DrawingSurface surface = new DrawingSurface(desk.look());
+        surface.show(figure, "");
+        surface.setMinSize(width, height);
+        surface.setPrefSize(width, height);
+        surface.setMaxSize(width, height);
+        return surface;
+    }
+
+    @Override
+    public Node bench() {
+        return page;
+    }
+
+    @Override
+    public Slip slip() {
+        return slip;
+    }
+
+    @Override
+    public String caution() {
+        return "Nothing fires before the last bar is lifted. Mains and high voltage are a licensed person's work.";
+    }
+
+    @Override
+    public ObservableValue<String> footnote() {
+        return footnote.getReadOnlyProperty();
+    }
+
+    @Override
+    public Help help() {
+        return new Help(
+                List.of("Two people, and eyewear for each.", "The machine's manual; it comes first where it says otherwise."),
+                List.of(
+                        "Go through the bars in order. Do what is in hand, look, and answer what you saw.",
+                        "Answer \"not so\" freely: it is recorded, and says what to do.",
+                        "Stop and interlock are tested on the pilot light or a dry run, never on the main beam.",
+                        "The last bar is the first pulse: lowest power, everyone in eyewear."),
+                "What is only looked at is not known to work. A stop that was pressed and an interlock that was opened are."
+                        + " The gate shuts again when the machine is moved, its source is changed, or it is long out of use.",
+                List.of("Mains, earth and high voltage are a licensed person's work.",
+                        "Local codes and the laser safety officer decide; Zebrawood informs, it does not authorise."));
+    }
+
+    @Override
+    public void begin() {
+        if (machine.gate().isOpen()) {
+            return;
+        }
+        boolean writes = machine.gate().inHand().filter(line -> line.bar().needsRemark()).isPresent();
+        (writes ? remark : yes).requestFocus();
+        reveal();
+    }
+
+    /** Scrolls so that the bar in hand is seen. */
+    private void reveal() {
+        double all = bars.getHeight() - scroll.getViewportBounds().getHeight();
+        Node hand = bars.getChildren().stream().filter(bar -> bar.getStyleClass().contains("gate-hand")).findFirst().orElse(bars);
+        scroll.setVvalue(all <= 0 ? 0 : Math.max(0, Math.min(1, (hand.getBoundsInParent().getMinY() - 150) / all)));
+    }
+
+    @Override
+    public void record() {
+        say("Answer the bar in hand with one of its two buttons.");
+    }
+
+    @Override
+    public void undo() {
+        say("An answer is recorded at once; an entry can be corrected in the Logbook.");
+    }
+
+    @Override
+    public void redo() {
+        undo();
+    }
+
+    @Override
+    public void take(File file) {
+        say("The gate takes no files.");
+    }
+
+    @Override
+    public void leave() {
+        remark.clear();
+    }
+
+    private static String count(int number) {
+        String[] words = {"no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve"};
+        return number < words.length ? words[number] : String.valueOf(number);
+    }
+
+    private static String capital(String words) {
+        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+    }
+}

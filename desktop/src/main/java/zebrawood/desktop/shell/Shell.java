@@ -1,0 +1,509 @@
+package zebrawood.desktop.shell;
+
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.application.Platform;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.ObservableValue;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.procedure.Help;
+import zebrawood.core.route.MachineStatus;
+import zebrawood.core.safety.FirstLight;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.desktop.Catalogue;
+import zebrawood.desktop.bench.DrawingSurface;
+import zebrawood.desktop.bench.Notice;
+import zebrawood.desktop.bench.StopView;
+import zebrawood.desktop.bench.Words;
+import zebrawood.desktop.certificate.CertificateFile;
+import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.desk.Navigator;
+import zebrawood.desktop.figure.Figure;
+import zebrawood.desktop.figure.Shapes;
+import zebrawood.desktop.logbook.LogbookPage;
+import zebrawood.desktop.machine.PlatePage;
+import zebrawood.desktop.route.RoutePage;
+import zebrawood.desktop.shop.ShopPage;
+import zebrawood.desktop.theme.Fonts;
+import zebrawood.desktop.theme.Ground;
+import zebrawood.logbook.store.TapeFilter;
+
+/** The frame round every view: plate bar, places, foot, keys, and the ways from one view to another. */
+public final class Shell implements Navigator {
+
+    private static final DateTimeFormatter TODAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
+    private static final Help GENERAL = new Help(
+            List.of("Nothing but the machine in front of you."),
+            List.of("Open the most urgent line on the Shop page.", "Do what the Slip says in large type, type what you read, and record it.",
+                    "Begin a new machine with Add a machine: a name and a family are enough."),
+            "What was measured once is written down once, and can be shown in ten years.",
+            List.of("Zebrawood informs; it does not authorise. Follow the machine's manual and the local codes."));
+
+    private final Desk desk;
+    private final String shopName;
+    private final Scene scene;
+    private final StackPane root = new StackPane();
+    private final StackPane center = new StackPane();
+    private final HBox plateBar = new HBox();
+    private final Label name = Words.label("", "machine-name");
+    private final Label line = Words.label("", "quiet");
+    private final Label crumb = Words.label("", "by-hand");
+    private final Button initials = barButton("initials");
+    private final Button lengths = barButton("lengths");
+    private final Button temperatures = barButton("temperatures");
+    private final Label foot = Words.label("");
+    private final Label footRight = Words.label("", "quiet");
+    private final DrawingSurface caution;
+    private final List<Button> places = new ArrayList<>();
+    private final ChangeListener<String> onFootnote = (value, before, now) -> Words.set(footRight, now);
+    private Optional<ObservableValue<String>> footnote = Optional.empty();
+    private Optional<String> machineId = Optional.empty();
+    private Optional<StackPane> veil = Optional.empty();
+    private Node before;
+
+    public Shell(Desk desk, String shopName, double width, double height) {
+        Fonts.load();
+        this.desk = desk;
+        this.shopName = shopName;
+        caution = new DrawingSurface(desk.look());
+        caution.show((pen, w, h) -> Shapes.caution(pen, w / 2, h / 2, 1), "caution");
+        caution.setMinSize(20, 18);
+        caution.setMaxSize(20, 18);
+        BorderPane frame = new BorderPane();
+        frame.setTop(plateBar());
+        frame.setLeft(placesColumn());
+        frame.setCenter(center);
+        frame.setBottom(footBar());
+        root.getChildren().add(frame);
+        scene = new Scene(root, width, height);
+        scene.getStylesheets().addAll(desk.ground().get().stylesheet(), Ground.class.getResource("frame.css").toExternalForm());
+        desk.ground().addListener((value, old, now) -> scene.getStylesheets().set(0, now.stylesheet()));
+        desk.units().addListener((value, old, now) -> unitsShown());
+        desk.onTold(this::tell);
+        root.addEventHandler(Notice.TOLD, notice -> tell(notice.sentence()));
+        scene.addEventFilter(KeyEvent.KEY_PRESSED, this::keys);
+        unitsShown();
+        desk.initials().addListener((value, old, now) -> initialsShown());
+        initialsShown();
+    }
+
+    public Scene scene() {
+        return scene;
+    }
+
+    /** Keeps what is half done, before the window closes. */
+    public void leave() {
+        if (page() instanceof RoutePage route) {
+            route.view().ifPresent(StopView::leave);
+        }
+    }
+
+    /** What is shown in the middle. */
+    public Node page() {
+        return center.getChildren().isEmpty() ? null : center.getChildren().get(0);
+    }
+
+    private Node plateBar() {
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        Button jump = new Button("Jump to machine, stop, entry ...");
+        jump.setId("jump");
+        jump.getStyleClass().setAll("button", "jump-button");
+        jump.setOnAction(event -> jump());
+        jump.setMinWidth(150);
+        line.setMinWidth(40);
+        name.setMinWidth(Region.USE_PREF_SIZE);
+        crumb.setMinWidth(Region.USE_PREF_SIZE);
+        initials.setOnAction(event -> overlay(new InitialsSheet()));
+        lengths.setOnAction(event -> desk.units().set(new UnitChoice(!desk.units().get().inches(), desk.units().get().fahrenheit())));
+        temperatures.setOnAction(event -> desk.units().set(new UnitChoice(desk.units().get().inches(), !desk.units().get().fahrenheit())));
+        plateBar.getStyleClass().add("plate-bar");
+        plateBar.setMinHeight(48);
+        plateBar.setMaxHeight(48);
+        plateBar.getChildren().setAll(name, line, crumb, gap, jump, new HBox(initials, lengths, temperatures));
+        ((HBox) plateBar.getChildren().get(5)).setAlignment(Pos.CENTER_LEFT);
+        return plateBar;
+    }
+
+    private static Button barButton(String id) {
+        Button button = new Button();
+        button.setId(id);
+        button.getStyleClass().setAll("button", "flat", "bar-button");
+        button.setMinWidth(40);
+        return button;
+    }
+
+    private Node placesColumn() {
+        VBox column = new VBox(2);
+        column.getStyleClass().add("places");
+        column.setMinWidth(72);
+        column.setMaxWidth(72);
+        place(column, "Shop", PlaceIcons.SHOP, this::shop);
+        place(column, "Route", PlaceIcons.ROUTE, this::route);
+        place(column, "Logbook", PlaceIcons.LOGBOOK, () -> logbook(new TapeFilter(machineId, Optional.empty(), Optional.empty())));
+        return column;
+    }
+
+    private void place(VBox column, String word, Figure icon, Runnable go) {
+        DrawingSurface sign = new DrawingSurface(desk.look());
+        sign.show(icon, word);
+        sign.setMinSize(22, 22);
+        sign.setMaxSize(22, 22);
+        DrawingSurface stripe = new DrawingSurface(desk.look());
+        stripe.setMinSize(6, 48);
+        stripe.setMaxSize(6, 48);
+        Button button = new Button(word);
+        button.setGraphic(sign);
+        button.setId("place-" + word.toLowerCase(Locale.ROOT));
+        button.getStyleClass().setAll("button", "flat", "place-button");
+        button.setOnAction(event -> go.run());
+        button.setUserData(stripe);
+        StackPane cell = new StackPane(button, stripe);
+        StackPane.setAlignment(stripe, Pos.CENTER_LEFT);
+        stripe.setMouseTransparent(true);
+        places.add(button);
+        column.getChildren().add(cell);
+    }
+
+    private void here(String word) {
+        for (Button button : places) {
+            boolean on = button.getText().equals(word);
+            button.getStyleClass().remove("here");
+            if (on) {
+                button.getStyleClass().add("here");
+            }
+            ((DrawingSurface) button.getUserData()).show(on ? (pen, w, h) -> pen.grain(0, 0, w, h, 2) : Figure.EMPTY, "");
+        }
+    }
+
+    private Node footBar() {
+        HBox bar = new HBox();
+        bar.getStyleClass().add("foot");
+        bar.setMinHeight(28);
+        bar.setMaxHeight(28);
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        foot.setId("foot");
+        footRight.setMinWidth(Region.USE_PREF_SIZE);
+        bar.getChildren().addAll(caution, foot, gap, footRight);
+        return bar;
+    }
+
+    private void footer(String sentence, boolean isCaution, Optional<ObservableValue<String>> right) {
+        caution.setVisible(isCaution);
+        caution.setManaged(isCaution);
+        Words.set(foot, sentence);
+        footnote.ifPresent(old -> old.removeListener(onFootnote));
+        footnote = right;
+        Words.set(footRight, right.map(ObservableValue::getValue).orElse(""));
+        right.ifPresent(now -> now.addListener(onFootnote));
+    }
+
+    /** One sentence for the person, at the foot. */
+    public void tell(String sentence) {
+        caution.setVisible(false);
+        caution.setManaged(false);
+        Words.set(foot, sentence);
+    }
+
+    private void unitsShown() {
+        lengths.setText(desk.units().get().length());
+        temperatures.setText(desk.units().get().temperature());
+        lengths.setAccessibleText("lengths in " + desk.units().get().length() + ", press to change");
+        temperatures.setAccessibleText("temperatures in " + desk.units().get().temperature() + ", press to change");
+        if (page() instanceof RoutePage route) {
+            route.refreshColumn();
+        }
+    }
+
+    private void initialsShown() {
+        initials.setText(desk.initials().get().isBlank() ? "who?" : desk.initials().get());
+        initials.setAccessibleText("initials " + initials.getText() + ", press to change");
+    }
+
+    private void put(Node page, String place) {
+        leave();
+        center.getChildren().setAll(page);
+        here(place);
+    }
+
+    @Override
+    public void shop() {
+        put(new ShopPage(desk, this), "Shop");
+        int count = desk.machines().get().size();
+        heads(shopName, count == 1 ? "1 machine" : count + " machines", "");
+        shopFoot();
+        Platform.runLater(() -> {
+            Node first = center.lookup(".next-row");
+            (first == null ? center.lookup("#add-machine") : first).requestFocus();
+        });
+    }
+
+    private void shopFoot() {
+        footer("Everything here follows from the logbook: " + LogbookPage.count(desk.head().get()) + ".", false,
+                Optional.of(new SimpleStringProperty(TODAY.format(desk.local(desk.now())))));
+    }
+
+    private void heads(String title, String quiet, String where) {
+        Words.set(name, title);
+        Words.set(line, quiet);
+        Words.set(crumb, where);
+    }
+
+    private void route() {
+        Optional<String> id = machineId.or(() -> desk.machines().get().stream().findFirst().map(MachineStatus::machineId));
+        if (id.isEmpty()) {
+            addMachine();
+            return;
+        }
+        MachineStatus machine = desk.machine(id.get()).orElseThrow();
+        stop(id.get(), machine.todo().stream().findFirst().map(todo -> todo.stop())
+                .orElseGet(() -> machine.stops().isEmpty() ? FirstLight.ID : machine.stops().get(0).card().id()));
+    }
+
+    @Override
+    public void stop(String id, String stop) {
+        routeFor(id).open(stop, Optional.empty());
+    }
+
+    private RoutePage routeFor(String id) {
+        machineId = Optional.of(id);
+        if (page() instanceof RoutePage open && open.machineId().equals(id)) {
+            return open;
+        }
+        RoutePage[] made = new RoutePage[1];
+        made[0] = new RoutePage(desk, this, id, () -> routeHeads(made[0]));
+        put(made[0], "Route");
+        return made[0];
+    }
+
+    private void routeHeads(RoutePage route) {
+        MachineStatus machine = route.machine();
+        String title = Catalogue.title(route.stop());
+        String phase = Catalogue.findStop(route.stop()).map(s -> s.procedure().card().phase().title() + "  ›  ").orElse("");
+        heads(machine.plate().name(), machine.plate().line(), phase + title);
+        footer(route.view().map(StopView::caution).orElse("Nothing fires before the gate is open."), true, route.view().map(StopView::footnote));
+    }
+
+    @Override
+    public void logbook(TapeFilter filter) {
+        LogbookPage page = new LogbookPage(desk, this, filter);
+        put(page, "Logbook");
+        logbookHeads(filter.machineId());
+        page.begin();
+    }
+
+    private void logbookHeads(Optional<String> id) {
+        heads("Logbook", LogbookPage.count(desk.head().get()) + id.flatMap(desk::machine).map(m -> ", at first those of " + m.plate().name()).orElse(""), "");
+        footer("Nothing here is ever changed. A correction is a new entry that names the old one.", false,
+                Optional.of(new SimpleStringProperty("Up and Down move along the tape")));
+    }
+
+    @Override
+    public void entry(String id, int number) {
+        TapeFilter filter = new TapeFilter(Optional.of(id), Optional.empty(), Optional.empty());
+        LogbookPage page = new LogbookPage(desk, this, filter);
+        put(page, "Logbook");
+        logbookHeads(Optional.of(id));
+        page.show(id, number);
+    }
+
+    @Override
+    public void correct(Entry entry) {
+        routeFor(entry.place().machineId()).open(entry.body().stop(), Optional.of(entry));
+    }
+
+    @Override
+    public void addMachine() {
+        plate(Optional.empty());
+    }
+
+    @Override
+    public void plate(String id) {
+        plate(Optional.of(id));
+    }
+
+    private void plate(Optional<String> id) {
+        PlatePage page = new PlatePage(desk, this, id);
+        put(page, id.isPresent() ? "Route" : "Shop");
+        Optional<MachineStatus> machine = id.flatMap(desk::machine);
+        heads(machine.map(m -> m.plate().name()).orElse("A new machine"), machine.map(m -> m.plate().line()).orElse(""), "Plate");
+        footer("What the plate says is what stops judge by: take it from the machine and its manual.", false, Optional.empty());
+        page.begin();
+    }
+
+    @Override
+    public void certificate(String id) {
+        CertificateFile.save(desk, shopName, id, scene.getWindow(), this::tell);
+    }
+
+    @Override
+    public void overlay(Node sheet) {
+        closeOverlay();
+        before = scene.getFocusOwner();
+        StackPane over = new StackPane(sheet);
+        over.getStyleClass().add("veil");
+        over.setOnMouseClicked(event -> {
+            if (event.getTarget() == over) {
+                closeOverlay();
+            }
+        });
+        StackPane.setAlignment(sheet, Pos.CENTER);
+        veil = Optional.of(over);
+        root.getChildren().add(over);
+        root.getChildren().get(0).setDisable(true);
+        Platform.runLater(() -> {
+            Node field = sheet.lookup(".text-field");
+            if (field != null) {
+                field.requestFocus();
+            }
+        });
+    }
+
+    @Override
+    public void closeOverlay() {
+        veil.ifPresent(root.getChildren()::remove);
+        veil = Optional.empty();
+        root.getChildren().get(0).setDisable(false);
+        if (before != null) {
+            before.requestFocus();
+        }
+    }
+
+    private void jump() {
+        overlay(new Jump(desk, this, commands()));
+    }
+
+    private List<Jump.Target> commands() {
+        List<Jump.Target> commands = new ArrayList<>(List.of(
+                new Jump.Target("Add a machine", "command", this::addMachine),
+                new Jump.Target("Shop", "place", this::shop),
+                new Jump.Target("Logbook", "place", () -> logbook(TapeFilter.ALL)),
+                new Jump.Target("Light ground", "command", () -> desk.ground().set(Ground.LIGHT)),
+                new Jump.Target("Dark ground", "command", () -> desk.ground().set(Ground.DARK)),
+                new Jump.Target("Eyewear view", "F9", this::eyewear),
+                new Jump.Target("Millimetres or inches", "command", lengths::fire),
+                new Jump.Target("Celsius or Fahrenheit", "command", temperatures::fire),
+                new Jump.Target("Help", "F1", this::help),
+                new Jump.Target("Check that the logbook is whole", "command", this::verify)));
+        machineId.flatMap(desk::machine).ifPresent(machine -> {
+            String id = machine.machineId();
+            commands.add(0, new Jump.Target("Certificate of " + machine.plate().name(), "PDF", () -> certificate(id)));
+            commands.add(1, new Jump.Target("Edit the plate of " + machine.plate().name(), "command", () -> plate(id)));
+        });
+        return commands;
+    }
+
+    private void verify() {
+        tell("Checking every entry ...");
+        desk.later(() -> desk.logbook().verify(List.of()), found -> tell(found.holds()
+                ? "The logbook is whole: " + found.entries() + " entries checked."
+                : "The logbook is not whole: " + found.flaws().get(0) + "."));
+    }
+
+    private void help() {
+        if (page() instanceof RoutePage route && route.view().isPresent()) {
+            overlay(new HelpSheet(Catalogue.title(route.stop()), route.view().get().help(), route.view().get().caution(), this::closeOverlay));
+        } else {
+            overlay(new HelpSheet("Zebrawood", GENERAL, "", this::closeOverlay));
+        }
+    }
+
+    private void eyewear() {
+        desk.ground().set(desk.ground().get() == Ground.EYEWEAR ? Ground.LIGHT : Ground.EYEWEAR);
+    }
+
+    private void keys(KeyEvent event) {
+        if (event.getCode() == KeyCode.ESCAPE && veil.isPresent()) {
+            closeOverlay();
+            event.consume();
+        } else if (event.getCode() == KeyCode.F1) {
+            take(event, this::help);
+        } else if (event.getCode() == KeyCode.F9) {
+            take(event, this::eyewear);
+        } else if (event.getCode() == KeyCode.ENTER && !event.isControlDown() && scene.getFocusOwner() instanceof ButtonBase button) {
+            take(event, button::fire);
+        } else if (event.isShortcutDown() && veil.isEmpty()) {
+            shortcut(event);
+        }
+    }
+
+    private void shortcut(KeyEvent event) {
+        Optional<StopView> view = page() instanceof RoutePage route ? route.view() : Optional.empty();
+        Optional<PlatePage> plate = page() instanceof PlatePage page ? Optional.of(page) : Optional.empty();
+        switch (event.getCode()) {
+            case K -> take(event, this::jump);
+            case DIGIT1, NUMPAD1 -> take(event, this::shop);
+            case DIGIT2, NUMPAD2 -> take(event, this::route);
+            case DIGIT3, NUMPAD3 -> take(event, () -> logbook(new TapeFilter(machineId, Optional.empty(), Optional.empty())));
+            case ENTER -> take(event, () -> {
+                view.ifPresent(StopView::record);
+                plate.ifPresent(PlatePage::record);
+            });
+            case Z -> take(event, () -> {
+                if (event.isShiftDown()) {
+                    view.ifPresent(StopView::redo);
+                    plate.ifPresent(PlatePage::redo);
+                } else {
+                    view.ifPresent(StopView::undo);
+                    plate.ifPresent(PlatePage::undo);
+                }
+            });
+            case Y -> take(event, () -> {
+                view.ifPresent(StopView::redo);
+                plate.ifPresent(PlatePage::redo);
+            });
+            case P -> take(event, () -> machineId.ifPresent(this::certificate));
+            case V -> {
+                if (!(scene.getFocusOwner() instanceof TextField)) {
+                    view.ifPresent(shown -> shown.bench().fireEvent(event.copyFor(shown.bench(), shown.bench())));
+                }
+            }
+            default -> { }
+        }
+    }
+
+    private static void take(KeyEvent event, Runnable action) {
+        event.consume();
+        action.run();
+    }
+
+    /** Asks who is working, once a sitting. */
+    private final class InitialsSheet extends VBox {
+        InitialsSheet() {
+            getStyleClass().add("sheet");
+            setMaxSize(340, USE_PREF_SIZE);
+            TextField who = new TextField(desk.initials().get());
+            who.setId("who");
+            who.setPromptText("initials");
+            Button done = new Button("That is me");
+            done.getStyleClass().setAll("button", "strong");
+            Runnable take = () -> {
+                desk.initials().set(who.getText().strip().toUpperCase(Locale.ROOT));
+                closeOverlay();
+            };
+            who.setOnAction(event -> take.run());
+            done.setOnAction(event -> take.run());
+            getChildren().addAll(Words.label("Who is working?", "title"), who, done);
+        }
+    }
+}

@@ -1,0 +1,68 @@
+package zebrawood.desktop.shell;
+
+import javafx.application.Platform;
+import javafx.geometry.Rectangle2D;
+import javafx.stage.Screen;
+import javafx.stage.Stage;
+import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.desk.Preferences;
+
+/** The window: as large and where it was last time, closed with everything kept. */
+public final class Window {
+
+    private static final double WIDTH = 1280;
+    private static final double HEIGHT = 800;
+
+    private final Desk desk;
+    private final Shell shell;
+    private final Stage stage;
+
+    /** @param shopName the name of the shop, as its head says */
+    public Window(Desk desk, String shopName, Stage stage) {
+        this.desk = desk;
+        this.stage = stage;
+        Preferences kept = desk.preferences();
+        Rectangle2D screen = Screen.getPrimary().getVisualBounds();
+        double width = Math.min(screen.getWidth(), kept.number("width").orElse(WIDTH));
+        double height = Math.min(screen.getHeight(), kept.number("height").orElse(HEIGHT));
+        shell = new Shell(desk, shopName, width, height);
+        stage.setTitle("Zebrawood, " + shopName);
+        stage.setScene(shell.scene());
+        kept.number("x").ifPresent(x -> stage.setX(Math.max(0, Math.min(x, screen.getMaxX() - 200))));
+        kept.number("y").ifPresent(y -> stage.setY(Math.max(0, Math.min(y, screen.getMaxY() - 200))));
+        stage.setMinWidth(Math.min(1000, screen.getWidth()));
+        stage.setMinHeight(Math.min(660, screen.getHeight()));
+        stage.setOnCloseRequest(event -> close());
+        Thread.currentThread().setUncaughtExceptionHandler((thread, failure) -> Platform.runLater(() -> desk.unexpected(failure)));
+    }
+
+    public Shell shell() {
+        return shell;
+    }
+
+    /** Opens on the Shop page; {@code then} runs when it is filled. */
+    public void open(Runnable then) {
+        shell.shop();
+        stage.show();
+        desk.refresh(() -> {
+            shell.shop();
+            then.run();
+        });
+    }
+
+    /** Takes the window off the screen. */
+    public void hide() {
+        stage.hide();
+    }
+
+    /** Keeps the window's place and closes the logbook. */
+    public void close() {
+        Preferences kept = desk.preferences();
+        kept.number("width", stage.getScene().getWidth());
+        kept.number("height", stage.getScene().getHeight());
+        kept.number("x", stage.getX());
+        kept.number("y", stage.getY());
+        shell.leave();
+        desk.close();
+    }
+}

@@ -1,0 +1,153 @@
+package zebrawood.desktop.shots;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.PDFRenderer;
+import zebrawood.desktop.certificate.Certificate;
+import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.desk.Navigator;
+import zebrawood.desktop.shell.Window;
+import zebrawood.desktop.theme.Ground;
+import zebrawood.logbook.store.TapeFilter;
+
+/** Goes through every main view of the demo shop and keeps a picture of each. */
+public final class Tour {
+
+    private static final String[] WIDTHS = {"0.43", "0.33", "0.28", "0.22", "0.22", "0.24", "0.31", "0.37", "0.47"};
+
+    private final Window window;
+    private final Desk desk;
+    private final Path folder;
+    private final Runnable done;
+    private final List<Shot> shots = new ArrayList<>();
+    private final List<String> failed = new ArrayList<>();
+
+    /** A view: its name, how to get there, and what to do there before the picture. */
+    private record Shot(String name, Runnable go, Runnable there) {}
+
+    public Tour(Window window, Desk desk, Path folder, Runnable done) {
+        this.window = window;
+        this.desk = desk;
+        this.folder = folder;
+        this.done = done;
+        plan();
+    }
+
+    private Node root() {
+        return window.shell().scene().getRoot();
+    }
+
+    private Navigator go() {
+        return window.shell();
+    }
+
+    private String machine(String name) {
+        return desk.logbook().findMachine(name).orElseThrow().id();
+    }
+
+    private void plan() {
+        shot("shop", () -> go().shop(), () -> { });
+        shot("climate-good", () -> go().stop(machine("Wren"), "site-climate"), () -> { });
+        shot("climate-bad", () -> go().stop(machine("Plover"), "site-climate"), this::damp);
+        shot("gate", () -> go().stop(machine("Dunlin"), "first-light"), () -> { });
+        shot("settings-bad", () -> go().stop(machine("Wren"), "controller-settings"), () -> { });
+        shot("settings-good", () -> go().stop(machine("Kestrel"), "controller-settings"), () -> { });
+        shot("ramp-good", () -> go().stop(machine("Wren"), "focus-ramp"), this::ramp);
+        shot("ramp-dark", () -> desk.ground().set(Ground.DARK), () -> { });
+        shot("ramp-eyewear", () -> desk.ground().set(Ground.EYEWEAR), () -> { });
+        shot("ramp-bad", () -> {
+            desk.ground().set(Ground.LIGHT);
+            go().stop(machine("Plover"), "focus-ramp");
+        }, () -> { });
+        shot("logbook", () -> go().logbook(new TapeFilter(Optional.of(machine("Wren")), Optional.empty(), Optional.empty())), () -> { });
+        shot("entry", () -> go().entry(machine("Wren"), corrected()), () -> { });
+        shot("plate", () -> go().plate(machine("Wren")), () -> { });
+    }
+
+    private void shot(String name, Runnable go, Runnable there) {
+        shots.add(new Shot(name, go, there));
+    }
+
+    private void damp() {
+        press("again");
+        Nodes.type(root(), "airTemperatureC", "17.2");
+        Nodes.type(root(), "relativeHumidityPct", "74");
+    }
+
+    /** A ramp being read: the last width is not typed yet. */
+    private void ramp() {
+        press("again");
+        Nodes.type(root(), "gapAtStartMm", "11.6");
+        Nodes.type(root(), "riseMm", "10.2");
+        for (int i = 0; i < WIDTHS.length - 1; i++) {
+            Nodes.type(root(), "widths[" + i + "]", WIDTHS[i]);
+        }
+        Nodes.find(root(), "widths[8]").ifPresent(Node::requestFocus);
+    }
+
+    private void press(String id) {
+        ((Button) Nodes.find(root(), id).orElseThrow(() -> new IllegalStateException("no button " + id))).fire();
+    }
+
+    /** The number of Wren's correcting entry. */
+    private int corrected() {
+        String wren = machine("Wren");
+        return desk.logbook().history(wren).of("focus-ramp").stream()
+                .filter(entry -> entry.corrects().isPresent())
+                .findFirst()
+                .orElseThrow()
+                .number();
+    }
+
+    /** Takes all pictures, then ends. */
+    public void run() {
+        next(shots.iterator());
+    }
+
+    private void next(Iterator<Shot> left) {
+        if (!left.hasNext()) {
+            certificate();
+            failed.forEach(name -> System.err.println("The picture " + name + " could not be saved in " + folder + "."));
+            done.run();
+            return;
+        }
+        Shot shot = left.next();
+        shot.go().run();
+        Picture.whenStill(window.shell().scene(), desk::isIdle, () -> {
+            shot.there().run();
+            Picture.whenStill(window.shell().scene(), desk::isIdle, () -> {
+                if (!Picture.save(window.shell().scene(), folder.resolve(shot.name() + ".png"))) {
+                    failed.add(shot.name());
+                }
+                next(left);
+            });
+        });
+    }
+
+    private void certificate() {
+        ByteArrayOutputStream pdf = new ByteArrayOutputStream();
+        try {
+            Certificate.Moment moment = new Certificate.Moment(desk.now(), desk.zone(), desk.units().get());
+            Certificate.write(Certificate.Subject.of(desk.preferences().shop(), desk.logbook(), machine("Wren"), moment), pdf);
+            try (PDDocument document = Loader.loadPDF(pdf.toByteArray())) {
+                BufferedImage page = new PDFRenderer(document).renderImageWithDPI(0, 96);
+                if (!Picture.save(page, folder.resolve("certificate.png"))) {
+                    failed.add("certificate");
+                }
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}
