@@ -264,7 +264,8 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
                 : Said.of("{0}", Amount.mm(best, 2)))));
         add(evidence, "thinnest line", finding.waistMm(), 3);
         add(evidence, "depth of focus", finding.depthOfFocusMm(), 2);
-        add(evidence, "misfit of the widths", finding.fit().map(Fit::rmsMm).orElse(OptionalDouble.empty()), 3);
+        OptionalDouble misfit = finding.fit().map(Fit::rmsMm).orElse(OptionalDouble.empty());
+        add(evidence, "misfit of the widths", misfit, misfit.orElse(1) < 0.002 ? 4 : 3);
         finding.doubtAllowedMm().ifPresent(doubt -> evidence.add(new Evidence("doubt allowed", Said.of("± {0}", Amount.mm(1.96 * doubt, 2)))));
         finding.driftMm().ifPresent(drift -> evidence.add(new Evidence("since last time", Said.of(drift < 0 ? "{0}" : "+{0}", Amount.mm(drift, 2)))));
         finding.beamQualityM2().ifPresent(m2 -> evidence.add(new Evidence("apparent M²", Said.of("{0}", Amount.plain(m2, 2)))));

@@ -80,12 +80,14 @@ public record Gate(List<Line> bars, Optional<String> shutBy, Optional<Instant> s
         }
 
         Gate run(History history, Instant now) {
-            List<Entry> entries = new ArrayList<>(history.gateAndEvents());
-            history.readings().values().forEach(stop -> stop.stream().filter(Replay::fired).forEach(entries::add));
-            entries.sort(Comparator.comparingInt(Entry::standsAt).thenComparingInt(Entry::number));
-            for (Entry entry : entries) {
-                unused(entry.since());
-                take(entry);
+            record Step(int standsAt, int number, Instant at, Runnable taken) {}
+            List<Step> steps = new ArrayList<>();
+            history.gateAndEvents().forEach(entry -> steps.add(new Step(entry.standsAt(), entry.number(), entry.since(), () -> take(entry))));
+            history.uses().forEach(use -> steps.add(new Step(use.number(), use.number(), use.at(), () -> lastUse = Optional.of(use.at()))));
+            steps.sort(Comparator.comparingInt(Step::standsAt).thenComparingInt(Step::number));
+            for (Step step : steps) {
+                unused(step.at());
+                step.taken().run();
             }
             unused(now);
             List<Line> lines = bars.stream().map(bar -> new Line(bar, Optional.ofNullable(answers.get(bar.id())))).toList();
@@ -104,12 +106,8 @@ public record Gate(List<Line> bars, Optional<String> shutBy, Optional<Instant> s
                     shutBy = Optional.empty();
                     shutAt = Optional.empty();
                 }
-            } else if (entry.body() instanceof Body.Happened happened) {
-                if (happened.change().shutsGate()) {
-                    shut(happened.change().words(), entry.stamp().at());
-                }
-            } else {
-                lastUse = Optional.of(entry.since());
+            } else if (entry.body() instanceof Body.Happened happened && happened.change().shutsGate()) {
+                shut(happened.change().words(), entry.stamp().at());
             }
         }
 
@@ -127,10 +125,6 @@ public record Gate(List<Line> bars, Optional<String> shutBy, Optional<Instant> s
                 shutAt = Optional.of(at);
             }
             answers.clear();
-        }
-
-        private static boolean fired(Entry entry) {
-            return entry.body() instanceof Body.Measured measured && measured.fired();
         }
     }
 }

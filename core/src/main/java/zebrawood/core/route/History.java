@@ -1,5 +1,6 @@
 package zebrawood.core.route;
 
+import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -15,15 +16,20 @@ import zebrawood.core.machine.Plate;
  * @param gateAndEvents gate lines and events, corrected ones too, by where they stand, then by number
  * @param readings per stop, those that count (the newest of each row of corrections), newest place first; at
  *     least the newest twelve
+ * @param uses every reading for which the laser fired
  */
 public record History(
-        String machineId, Entry plateEntry, List<Entry> gateAndEvents, Map<String, List<Entry>> readings) {
+        String machineId, Entry plateEntry, List<Entry> gateAndEvents, Map<String, List<Entry>> readings, List<Use> uses) {
+
+    /** The laser fired: where in the chain, and when. */
+    public record Use(int number, Instant at) {}
 
     public History {
         gateAndEvents = gateAndEvents.stream()
                 .sorted(Comparator.comparingInt(Entry::standsAt).thenComparingInt(Entry::number))
                 .toList();
         readings = Map.copyOf(readings);
+        uses = List.copyOf(uses);
     }
 
     public Plate plate() {

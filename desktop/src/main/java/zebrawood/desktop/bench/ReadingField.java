@@ -77,7 +77,7 @@ public final class ReadingField extends VBox {
             field.getStyleClass().add("wrong");
             under.getStyleClass().setAll("label", "problem");
             under.setText(capital(problem.get()) + ".");
-        } else if (understood.isPresent() && quantity != Quantity.PLAIN) {
+        } else if (understood.isPresent() && quantity != Quantity.PLAIN && !isPlain(typed, units)) {
             under.setText("= " + new Amount(quantity, understood.get(), decimals(understood.get())).text(units));
         } else {
             under.setText(quantity.unit(units));
@@ -85,6 +85,11 @@ public final class ReadingField extends VBox {
         if (!captioned && problem.isEmpty()) {
             field.setAccessibleText(title);
         }
+    }
+
+    /** Whether the text is just the number that is shown: then its unit says enough. */
+    private boolean isPlain(Draft.Text typed, UnitChoice units) {
+        return typed.text().strip().matches("[-+]?[0-9.]+") && quantity.unit(typed.units()).equals(quantity.unit(units));
     }
 
     /** As many decimals as tell it to a thousandth. */

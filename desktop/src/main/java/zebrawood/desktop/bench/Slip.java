@@ -96,6 +96,7 @@ public final class Slip extends StackPane {
         label.setId("verdict");
         HBox row = new HBox(8, mark, label);
         row.setAlignment(Pos.CENTER_LEFT);
+        row.setPadding(new Insets(4, 0, 0, 0));
         return row;
     }
 

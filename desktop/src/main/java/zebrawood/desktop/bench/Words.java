@@ -1,5 +1,6 @@
 package zebrawood.desktop.bench;
 
+import java.util.regex.Pattern;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.layout.Region;
@@ -9,6 +10,7 @@ import zebrawood.desktop.figure.Scripts;
 public final class Words {
 
     private static final String WIDER = "wider";
+    private static final Pattern UNIT = Pattern.compile("(\\d|\\bS) (mm|in|\u00b0C|\u00b0F|%|W|kg|min|nm|\u00b5m|\\d+)(?=$|[^\\p{L}\\d])");
 
     private Words() {}
 
@@ -28,11 +30,16 @@ public final class Words {
     }
 
     public static void set(Label label, String text) {
-        label.setText(text);
+        label.setText(kept(text));
         label.getStyleClass().remove(WIDER);
         if (!Scripts.isPlain(text)) {
             label.getStyleClass().add(WIDER);
         }
+    }
+
+    /** A number stays with its unit when a line is broken. */
+    private static String kept(String text) {
+        return UNIT.matcher(text).replaceAll("$1\u00a0$2");
     }
 
     /** Lets a field change to the wider font when it needs it. */

@@ -7,6 +7,7 @@ import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Calendar;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -185,9 +186,9 @@ public final class Certificate {
         sheets.row(gate.isOpen() ? StopState.PASSED : StopState.SHUT, "First light", found, judged, who);
     }
 
-    private record Plot(String title, Figure figure) {}
+    private record Plot(Entry entry, String title, Figure figure) {}
 
-    private void drawings() throws IOException {
+    private List<Plot> plots() {
         List<Plot> plots = new ArrayList<>();
         for (StopStatus stop : subject.machine().stops()) {
             stop.last().ifPresent(entry -> {
@@ -195,12 +196,19 @@ public final class Certificate {
                 Stop<?, ?> found = Catalogue.findStop(measured.procedure()).orElseThrow();
                 Figure figure = found.figure(measured, subject.units());
                 if (figure != Figure.EMPTY) {
-                    plots.add(new Plot(found.exhibit().title() + ", " + SHORT.format(entry.stamp().local()), figure));
+                    plots.add(new Plot(entry, found.exhibit().title() + ", " + SHORT.format(entry.stamp().local()), figure));
                 }
             });
         }
+        return plots;
+    }
+
+    /** The drawings of the two last stops on the first page; the others stand with their readings. */
+    private void drawings() throws IOException {
+        List<Plot> plots = plots();
+        Collections.reverse(plots);
         double half = (Sheets.WIDTH - 28) / 2;
-        for (int i = 0; i < plots.size(); i += 2) {
+        for (int i = 0; i < Math.min(2, plots.size()); i += 2) {
             sheets.need(230);
             double y = sheets.y();
             for (int j = i; j < Math.min(i + 2, plots.size()); j++) {
@@ -259,6 +267,8 @@ public final class Certificate {
     private void readings() throws IOException {
         sheets.start();
         sheets.heading("Readings, as typed");
+        List<Plot> all = plots();
+        List<Entry> early = all.stream().limit(Math.max(0, all.size() - 2)).map(Plot::entry).toList();
         for (StopStatus stop : subject.machine().stops()) {
             if (stop.last().isEmpty()) {
                 continue;
@@ -270,6 +280,13 @@ public final class Certificate {
             sheets.paragraph(stop.card().title() + ", no. " + entry.number() + ", " + SHORT.format(entry.stamp().local()) + ", " + entry.stamp().by()
                     + ". " + String.join(" ", measured.shown().sentences()));
             sheets.table(table.heads(), table.rows());
+            for (Plot plot : early.contains(entry) ? plots() : List.<Plot>of()) {
+                if (plot.entry().equals(entry)) {
+                    sheets.need(260);
+                    sheets.figure(plot.figure(), Sheets.LEFT, sheets.y() + 6, 460, 240);
+                    sheets.space(250);
+                }
+            }
             sheets.space(12);
         }
         sheets.need(60);

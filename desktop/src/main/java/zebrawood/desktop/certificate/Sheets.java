@@ -127,9 +127,10 @@ final class Sheets {
     void row(StopState state, String name, String found, String judged, String who) {
         double nameWidth = name.isEmpty() ? 0 : 104;
         List<String> names = wrapped(name, 100, Lettering.TEXT_BOLD);
-        List<String> finds = wrapped(found, 268 + (104 - nameWidth), Lettering.SMALL);
-        List<String> limits = wrapped(judged, 138, Lettering.SMALL);
-        int lines = Math.max(names.size(), Math.max(finds.size(), limits.size()));
+        List<String> finds = wrapped(found, 252 + (104 - nameWidth), Lettering.SMALL);
+        List<String> limits = wrapped(judged, 146, Lettering.SMALL);
+        List<String> whos = List.of(who.split(", (?=no\\.)"));
+        int lines = Math.max(Math.max(names.size(), whos.size()), Math.max(finds.size(), limits.size()));
         if (y + lines * LINE + 12 > BOTTOM) {
             try {
                 start();
@@ -143,9 +144,9 @@ final class Sheets {
             double at = y + 12 + i * LINE;
             text(x, at, get(names, i), i == 0 ? Lettering.TEXT_BOLD : Lettering.SMALL, Tone.INK, Anchor.START);
             text(x + nameWidth, at, get(finds, i), Lettering.SMALL, Tone.INK, Anchor.START);
-            text(x + 384, at, get(limits, i), Lettering.SMALL, Tone.QUIET, Anchor.START);
+            text(x + 372, at, get(limits, i), Lettering.SMALL, Tone.QUIET, Anchor.START);
+            text(LEFT + WIDTH, at, get(whos, i), Lettering.SMALL, Tone.QUIET, Anchor.END);
         }
-        text(LEFT + WIDTH, y + 12, who, Lettering.SMALL, Tone.QUIET, Anchor.END);
         y += lines * LINE + 5;
         pen.line(LEFT, y, LEFT + WIDTH, y, Stroke.of(Tone.HAIRLINE, 0.8));
         y += 7;

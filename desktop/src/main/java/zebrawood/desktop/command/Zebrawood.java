@@ -8,6 +8,8 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.NoSuchFileException;
 import java.util.concurrent.Callable;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.HelpCommand;
@@ -23,6 +25,9 @@ import zebrawood.logbook.store.LogbookException;
         subcommands = {Demo.class, Solve.class, Verify.class, Certify.class, Shots.class, HelpCommand.class},
         footer = {"", "./zebrawood test    runs every test", "./zebrawood bench   measures: focus, solve"})
 public final class Zebrawood implements Callable<Integer> {
+
+    /** held, so that its level is; it warns of the class path, which is meant */
+    private static final Logger TOOLKIT = Logger.getLogger("javafx");
 
     @Mixin
     private DataFolder data;
@@ -42,6 +47,8 @@ public final class Zebrawood implements Callable<Integer> {
     public static void main(String[] arguments) {
         System.setOut(utf8(FileDescriptor.out));
         System.setErr(utf8(FileDescriptor.err));
+        Logger.getLogger("").setLevel(Level.WARNING);
+        TOOLKIT.setLevel(Level.SEVERE);
         System.exit(run(arguments));
     }
 

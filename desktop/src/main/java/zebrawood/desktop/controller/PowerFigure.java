@@ -62,9 +62,10 @@ public final class PowerFigure implements Exhibit<SettingsReadings, SettingsFind
     }
 
     private static void draw(Pen pen, SettingsFinding.PowerScales power, double width, double height) {
-        double from = Math.max(90, width * 0.14);
-        double to = Math.max(from + 150, width - Math.max(170, width * 0.34));
-        Axis y = new Axis(0, 100, height - 14, 34);
+        boolean narrow = width < 430;
+        double from = narrow ? 54 : Math.max(90, width * 0.14);
+        double to = narrow ? width - 106 : Math.max(from + 150, width - Math.max(184, width * 0.34));
+        Axis y = new Axis(0, 100, height - 14, 36);
         double most = power.comesOutPct(100);
         pen.text(from + BAR / 2, 16, "asked for", Lettering.TEXT_BOLD, Tone.INK, Anchor.MIDDLE);
         pen.text(to + BAR / 2, 16, "what comes out", Lettering.TEXT_BOLD, Tone.INK, Anchor.MIDDLE);
@@ -73,9 +74,9 @@ public final class PowerFigure implements Exhibit<SettingsReadings, SettingsFind
         double saturates = power.senderMaxS() > power.controllerMaxS() ? 100 * power.controllerMaxS() / power.senderMaxS() : 101;
         for (int asked = 0; asked < 100; asked += 10) {
             flow(pen, from + BAR, to, y, asked, power, asked > saturates ? Stroke.of(Tone.ADJUST, 1.4) : Stroke.of(Tone.HAIRLINE, 1));
-            ticks(pen, from, to, y, asked);
+            ticks(pen, from, to, y, asked, narrow);
         }
-        ticks(pen, from, to, y, 100);
+        ticks(pen, from, to, y, 100, narrow);
         boolean same = most == 100 && saturates > 100;
         Tone tone = same ? Tone.PASS : Tone.ADJUST;
         flow(pen, from + BAR, to, y, 100, power, Stroke.of(tone, 2.6));
@@ -84,7 +85,12 @@ public final class PowerFigure implements Exhibit<SettingsReadings, SettingsFind
         }
         double middle = (from + BAR + to) / 2;
         pen.text(middle, 30, "100 % is sent as S " + Amount.exact(power.senderMaxS()), Lettering.SMALL, tone, Anchor.MIDDLE);
-        double noteX = to + BAR + 54;
+        if (narrow) {
+            String most100 = saturates <= 100 ? "all from " + Amount.percent(saturates, 0).text(UnitChoice.METRIC) : Amount.percent(most, 0).text(UnitChoice.METRIC);
+            pen.text(to + BAR + 12, y.at(most) + 5, most100, saturates <= 100 ? Lettering.SMALL : Lettering.HEAD, tone);
+            return;
+        }
+        double noteX = to + BAR + 66;
         if (same) {
             note(pen, noteX, y.at(100), "100 %", "asked for is 100 % out", tone);
         } else if (most < 100) {
@@ -102,13 +108,15 @@ public final class PowerFigure implements Exhibit<SettingsReadings, SettingsFind
         pen.stroke(Path.rectangle(x, y.at(100), BAR, y.length(100)), Stroke.of(Tone.INK, 1.2));
     }
 
-    private static void ticks(Pen pen, double from, double to, Axis y, int pct) {
+    private static void ticks(Pen pen, double from, double to, Axis y, int pct, boolean narrow) {
         double at = y.at(pct);
         pen.line(from - 8, at, from, at, Stroke.of(Tone.INK, 1));
         pen.line(to + BAR, at, to + BAR + 8, at, Stroke.of(Tone.INK, 1));
         if (pct % 20 == 0) {
             pen.text(from - 13, at + 4, pct + " %", Lettering.SMALL, Tone.INK, Anchor.END);
-            pen.text(to + BAR + 13, at + 4, pct + " %", Lettering.SMALL, Tone.INK);
+            if (!narrow) {
+                pen.text(to + BAR + 13, at + 4, pct + " %", Lettering.SMALL, Tone.INK);
+            }
         }
     }
 

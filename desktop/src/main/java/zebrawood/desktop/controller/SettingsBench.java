@@ -172,10 +172,10 @@ public final class SettingsBench implements Bench<SettingsReadings, SettingsFind
         VBox box = new VBox(4, head, ticket);
         box.getStyleClass().add("ticket-box");
         if (recorded) {
-            head.getChildren().addAll(
+            box.getChildren().add(new HBox(10,
                     link("Copy", "copy-" + id, () -> Clip.put(text)),
                     link("Save", "save-" + id, () -> save(text, title)),
-                    link("Print", "print-" + id, () -> Printing.print(box)));
+                    link("Print", "print-" + id, () -> Printing.print(box))));
         } else {
             head.getChildren().add(Words.label("copy after Record", "caption"));
         }

@@ -178,7 +178,7 @@ final class SettingsView extends StackPane {
         }
         VBox box = new VBox(1, title);
         if (!remark.isEmpty()) {
-            box.getChildren().add(Words.label(remark, "caption"));
+            box.getChildren().add(Words.wrapped(remark, "caption"));
         }
         return box;
     }
@@ -193,12 +193,12 @@ final class SettingsView extends StackPane {
         ((Region) name).setMaxWidth(Double.MAX_VALUE);
         ((Region) name).setMinWidth(60);
         Label no = Words.label(number, "caption");
-        no.setMinWidth(56);
+        no.setMinWidth(46);
         no.setAlignment(Pos.CENTER_RIGHT);
         Label is = Words.label(found, "reading");
-        is.setMinWidth(104);
+        is.setMinWidth(96);
         Label needs = Words.label(needed.isEmpty() ? "" : "needs " + needed, "bold");
-        needs.setMinWidth(96);
+        needs.setMinWidth(90);
         HBox row = new HBox(8, mark, severity, name, no, is, needs);
         row.getStyleClass().add("settings-row");
         return row;

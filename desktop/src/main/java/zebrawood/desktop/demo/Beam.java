@@ -40,7 +40,7 @@ record Beam(double waistMm, double rayleighMm, double gapAtStartMm, double riseM
         List<String> widths = new ArrayList<>();
         for (int i = 0; i < 9; i++) {
             double gap = gapAtStartMm - RampPlan.placeMm(i, 9, RUN_MM) * riseMm / RUN_MM;
-            double width = waistMm * Math.hypot(1, (gap - bestGapMm) / rayleighMm) + random.nextGaussian() * error * 0.7;
+            double width = waistMm * Math.hypot(1, (gap - bestGapMm) / rayleighMm) + random.nextGaussian() * error * 0.4;
             widths.add(BigDecimal.valueOf(Math.max(waistMm / 2, width)).setScale(digits, RoundingMode.HALF_UP).toPlainString());
         }
         return typed(plate, gapAtStartMm + wrongBlockMm, widths, lastBestGapMm);

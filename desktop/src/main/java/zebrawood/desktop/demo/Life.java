@@ -48,6 +48,7 @@ final class Life {
     private final RandomGenerator random;
     private final List<Deed> deeds = new ArrayList<>();
     private final Map<String, Integer> numbers = new HashMap<>();
+    private final Map<String, OptionalDouble> before = new HashMap<>();
     private Plate plate;
     private Entry.Stamp stamp;
     private int newest;
@@ -90,7 +91,7 @@ final class Life {
     }
 
     void begin(int daysAgo) {
-        plan(daysAgo, LocalTime.of(8, 5), "GA", () -> append(new Body.PlateSet(plate, PlateField.texts(plate))));
+        plan(daysAgo, LocalTime.of(7, 5), "GA", () -> append(new Body.PlateSet(plate, PlateField.texts(plate))));
     }
 
     void newPlate(int daysAgo, Plate now) {
@@ -148,7 +149,9 @@ final class Life {
 
     /** A ramp burned and read, its number kept under a name for a later correction. */
     void ramp(String name, Beam beam, double bestGapMm, double wrongBlockMm, Optional<Correct> correct) {
-        ramp(name, beam.ramp(plate, bestGapMm, wrongBlockMm, lastBestGap, random), correct);
+        OptionalDouble last = correct.map(c -> before.get(c.name())).orElse(lastBestGap);
+        before.put(name, last);
+        ramp(name, beam.ramp(plate, bestGapMm, wrongBlockMm, last, random), correct);
     }
 
     void ramp(String name, Beam.Typed typed, Optional<Correct> correct) {

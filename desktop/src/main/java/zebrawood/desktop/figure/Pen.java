@@ -56,6 +56,13 @@ public abstract class Pen {
         }
     }
 
+    /** Three upright strokes, walnut, straw, walnut: where one is. 6 px wide. */
+    public final void stripe(double x, double y, double height) {
+        fill(Path.rectangle(x, y, 2, height), Tone.WALNUT);
+        fill(Path.rectangle(x + 2, y, 1.5, height), Tone.STRAW);
+        fill(Path.rectangle(x + 3.5, y, 2, height), Tone.WALNUT);
+    }
+
     /** The grain: wavy strokes, every third straw; marks where one is, gates, and the head of a certificate. */
     public final void grain(double x, double y, double width, double height, double pitch) {
         clipped(x, y, width, height, () -> {

@@ -79,7 +79,7 @@ public final class RampFigures implements Exhibit<RampReadings, RampFinding> {
         private final RampFinding finding;
         private final String datum;
         private final UnitChoice units;
-        private final double left = 58;
+        private final double left;
         private final double right;
         private final double top = 22;
         private final double bottom;
@@ -99,6 +99,7 @@ public final class RampFigures implements Exhibit<RampReadings, RampFinding> {
             double thin = finding.points().stream().mapToDouble(p -> p.widthMm() - error).min().orElse(0);
             thin = min(thin, finding.curve().stream().mapToDouble(RampFinding.CurvePoint::widthMm).min().orElse(thin));
             double wide = finding.points().stream().mapToDouble(p -> p.widthMm() + error).max().orElse(1);
+            left = 38 + pen.textWidth("0.0000".substring(0, wide - thin < 0.05 ? 6 : 4), Lettering.SMALL);
             double marginX = (most - least) * 0.06;
             double marginY = (wide - thin) * 0.12;
             x = new Axis(shown(least - marginX), shown(most + marginX), left, right);
@@ -141,8 +142,8 @@ public final class RampFigures implements Exhibit<RampReadings, RampFinding> {
         }
 
         private void axes() {
-            int across = right - left > 400 ? 7 : 5;
-            int up = bottom - top > 160 ? 5 : 3;
+            int across = right - left > 400 ? 7 : 6;
+            int up = bottom - top > 160 ? 5 : 4;
             for (double tick : y.ticks(up)) {
                 pen.line(left, y.at(tick), right, y.at(tick), Stroke.of(Tone.HAIRLINE, 0.8));
                 pen.text(left - 8, y.at(tick) + 4, y.label(tick, up), Lettering.SMALL, Tone.INK, Anchor.END);
@@ -190,6 +191,10 @@ public final class RampFigures implements Exhibit<RampReadings, RampFinding> {
             });
             String words = Amount.mm(finding.bestGapMm().getAsDouble(), 2).text(units);
             boolean onLeft = best > (left + right) / 2 + 60;
+            if (pen.hatches()) {
+                double room = pen.textWidth(words, Lettering.TEXT_BOLD) + 6;
+                pen.fill(Path.rectangle(onLeft ? best - 5 - room : best + 5, top + 3, room, 18), Tone.GROUND);
+            }
             pen.text(onLeft ? best - 8 : best + 8, top + 16, words, Lettering.TEXT_BOLD, Tone.WALNUT, onLeft ? Anchor.END : Anchor.START);
         }
     }

@@ -66,7 +66,9 @@ final class RampSide {
     }
 
     static String caption(Ramp ramp, double width, double height) {
-        return String.format(Locale.ROOT, "from the side, heights drawn %.1f times larger than lengths", enlarged(ramp, width, height));
+        return String.format(Locale.ROOT, enlarged(ramp, width, height) < 10
+                ? "from the side, heights drawn %.1f times larger than lengths"
+                : "from the side, heights drawn %.0f times larger than lengths", enlarged(ramp, width, height));
     }
 
     static Figure figure(Ramp ramp, UnitChoice units) {
@@ -102,9 +104,11 @@ final class RampSide {
         double datumY = TOP;
         boolean cut = ramp.drawnFromMm() > 0;
         pen.line(startX - 34, datumY, endX + 34, datumY, Stroke.dashed(Tone.QUIET, 1, 3));
-        pen.text(endX + 34, datumY - 6, cut ? ramp.datum() + " far above, gaps measured from it" : ramp.datum() + ": gaps are measured from here",
-                Lettering.CAPTION, Tone.QUIET, Anchor.END);
-        head(pen, ramp, x.applyAsDouble(ramp.headAtMm()), datumY, y);
+        double headX = x.applyAsDouble(ramp.headAtMm());
+        String datum = cut ? ramp.datum() + ", far above" : ramp.datum() + ": gaps are measured from here";
+        boolean rightOfHead = endX + 34 - headX > pen.textWidth(datum, Lettering.CAPTION) + 30;
+        pen.text(rightOfHead ? endX + 34 : startX - 34, datumY - 6, datum, Lettering.CAPTION, Tone.QUIET, rightOfHead ? Anchor.END : Anchor.START);
+        head(pen, ramp, headX, datumY, y);
         ramp.bestGapMm().ifPresent(best -> {
             double at = y.applyAsDouble(best);
             pen.line(startX - 34, at, endX + 34, at, Stroke.of(Tone.WALNUT, 1.6));
@@ -117,6 +121,11 @@ final class RampSide {
         pen.line(dimension, datumY, dimension, startY, Stroke.of(Tone.READING, 1.3));
         pen.line(dimension - 4, datumY, dimension + 4, datumY, Stroke.of(Tone.READING, 1.3));
         pen.line(dimension - 4, startY, dimension + 4, startY, Stroke.of(Tone.READING, 1.3));
+        if (cut) {
+            pen.fill(Path.rectangle(dimension - 7, datumY + 11, 14, 8), Tone.GROUND);
+            pen.line(dimension - 6, datumY + 13, dimension + 6, datumY + 9, Stroke.of(Tone.READING, 1.3));
+            pen.line(dimension - 6, datumY + 21, dimension + 6, datumY + 17, Stroke.of(Tone.READING, 1.3));
+        }
         double rise = endX + 12;
         pen.line(rise, startY, rise, endY, Stroke.of(Tone.READING, 1.3));
         pen.line(rise - 4, startY, rise + 4, startY, Stroke.of(Tone.READING, 1.3));

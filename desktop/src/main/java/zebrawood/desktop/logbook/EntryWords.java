@@ -37,7 +37,8 @@ final class EntryWords {
     static String detail(Entry entry) {
         if (entry.body() instanceof Body.Measured measured) {
             return measured.shown().evidence().stream().findFirst()
-                    .map(pair -> pair.label() + " " + pair.figure() + "  ·  " + measured.shown().keyFigure())
+                    .map(pair -> pair.label() + " " + pair.figure()
+                            + (pair.figure().startsWith(measured.shown().keyFigure().split(" ")[0]) ? "" : ", " + measured.shown().keyFigure()))
                     .orElse(measured.shown().keyFigure());
         } else if (entry.body() instanceof Body.GateLine line) {
             return line.title() + (line.lifted() ? "" : ": not so");

@@ -19,7 +19,7 @@ import zebrawood.logbook.store.Logbook;
 final class GateCorrection extends VBox {
 
     GateCorrection(Desk desk, Navigator navigator, Entry entry, Body.GateLine line, Runnable recorded) {
-        getStyleClass().add("sheet");
+        getStyleClass().add("over-sheet");
         setMaxSize(480, USE_PREF_SIZE);
         TextField why = new TextField();
         why.setId("gate-why");

@@ -108,6 +108,8 @@ public final class LogbookPage extends HBox {
     private void filter(ComboBox<Choice> box, String id, List<Choice> choices, Optional<String> chosen) {
         box.setId(id);
         box.getStyleClass().add("pill");
+        box.setMinWidth(128);
+        box.setPrefWidth(138);
         box.getItems().setAll(choices);
         box.setValue(choices.stream().filter(choice -> choice.id().equals(chosen)).findFirst().orElse(choices.get(0)));
         box.setOnAction(event -> reload());
@@ -243,8 +245,8 @@ public final class LogbookPage extends HBox {
             HBox row = new HBox(10, time, Slip.mark(desk.look(), EntryWords.shape(entry), 22), words, gap, by);
             row.setAlignment(Pos.CENTER_LEFT);
             row.setPadding(new Insets(9, 10, 9, 10));
-            row.setPrefWidth(tape.getWidth() - 24);
-            row.setMaxWidth(tape.getWidth() - 24);
+            row.setPrefWidth(tape.getWidth() - 30);
+            row.setMaxWidth(tape.getWidth() - 30);
             return row;
         }
     }

@@ -34,15 +34,39 @@ public record PlateField(String path, String label, Kind kind, Quantity quantity
     }
 
     /** A part of the plate under one heading. */
-    public record Section(String title, List<PlateField> fields) {}
+    public record Section(String title, boolean right, List<PlateField> fields) {}
 
     static final List<Section> SECTIONS = List.of(
-            new Section("Name and place", List.of(
+            new Section("Name and place", false, List.of(
                     words("name", "name"),
                     choice("family", "family", Family.class),
                     words("number", "shop's number"),
                     words("place", "where it stands"))),
-            new Section("Size", List.of(
+            new Section("Source", false, List.of(
+                    words("source.kind", "kind"),
+                    amount("source.ratedPowerW", "rated power", Quantity.POWER),
+                    amount("source.ratedCurrentMa", "rated tube current", Quantity.CURRENT),
+                    amount("source.wavelengthsNm[0]", "wavelength", Quantity.WAVELENGTH),
+                    length("source.beamAtLensMm", "beam at the lens"))),
+            new Section("Services", false, List.of(
+                    choice("services.cooling", "cooling", Plate.Cooling.class),
+                    words("services.coolingNote", "how"),
+                    choice("services.enclosure", "enclosure", Plate.Enclosure.class),
+                    words("services.enclosureNote", "how"),
+                    words("services.extraction", "extraction"),
+                    words("services.air", "air"),
+                    words("services.mains", "mains"))),
+            new Section("Room climate the maker allows", false, List.of(
+                    amount("climate.minTemperatureC", "from", Quantity.TEMPERATURE),
+                    amount("climate.maxTemperatureC", "to", Quantity.TEMPERATURE),
+                    amount("climate.minHumidityPct", "humidity from", Quantity.SHARE),
+                    amount("climate.maxHumidityPct", "humidity to", Quantity.SHARE))),
+            new Section("Looked at again", false, List.of(
+                    amount("rhythm.climateDays", "climate, days", Quantity.DAYS),
+                    amount("rhythm.settingsDays", "settings, days", Quantity.DAYS),
+                    amount("rhythm.focusDays", "focus, days", Quantity.DAYS),
+                    amount("rhythm.daysOutOfUse", "days out of use that shut the gate", Quantity.DAYS))),
+            new Section("Size", true, List.of(
                     length("size.widthMm", "width"),
                     length("size.depthMm", "depth"),
                     length("size.heightMm", "height"),
@@ -51,13 +75,7 @@ public record PlateField(String path, String label, Kind kind, Quantity quantity
                     length("bed.yMm", "bed or field, deep"),
                     length("bed.headOffsetXMm", "head offset, across"),
                     length("bed.headOffsetYMm", "head offset, deep"))),
-            new Section("Source", List.of(
-                    words("source.kind", "kind"),
-                    amount("source.ratedPowerW", "rated power", Quantity.POWER),
-                    amount("source.ratedCurrentMa", "rated tube current", Quantity.CURRENT),
-                    amount("source.wavelengthsNm[0]", "wavelength", Quantity.WAVELENGTH),
-                    length("source.beamAtLensMm", "beam at the lens"))),
-            new Section("Focus", List.of(
+            new Section("Focus", true, List.of(
                     words("optics.focusDatum", "gaps are measured from"),
                     length("optics.makersGapMm", "maker's gap"),
                     words("optics.gapTool", "gap tool (block, stick)"),
@@ -71,20 +89,7 @@ public record PlateField(String path, String label, Kind kind, Quantity quantity
                     length("optics.lenses[1].focalLengthMm", "its focal length"),
                     words("optics.lenses[2].name", "third lens"),
                     length("optics.lenses[2].focalLengthMm", "its focal length"))),
-            new Section("Services", List.of(
-                    choice("services.cooling", "cooling", Plate.Cooling.class),
-                    words("services.coolingNote", "how"),
-                    choice("services.enclosure", "enclosure", Plate.Enclosure.class),
-                    words("services.enclosureNote", "how"),
-                    words("services.extraction", "extraction"),
-                    words("services.air", "air"),
-                    words("services.mains", "mains"))),
-            new Section("Room climate the maker allows", List.of(
-                    amount("climate.minTemperatureC", "from", Quantity.TEMPERATURE),
-                    amount("climate.maxTemperatureC", "to", Quantity.TEMPERATURE),
-                    amount("climate.minHumidityPct", "humidity from", Quantity.SHARE),
-                    amount("climate.maxHumidityPct", "humidity to", Quantity.SHARE))),
-            new Section("Controller", List.of(
+            new Section("Controller", true, List.of(
                     choice("control.kind", "controller", Plate.ControllerKind.class),
                     choice("control.need.tool", "what is mounted", ControllerNeed.Tool.class),
                     truth("control.need.limitSwitches", "limit switches"),
@@ -96,15 +101,19 @@ public record PlateField(String path, String label, Kind kind, Quantity quantity
                     amount("control.need.senderMaxS", "job software sends for full power, S", Quantity.PLAIN),
                     amount("control.need.maxS", "maker wants for full power, S", Quantity.PLAIN),
                     amount("control.need.maxRateMmMin", "fastest", Quantity.RATE),
-                    amount("control.need.accelerationMmS2", "acceleration", Quantity.ACCELERATION))),
-            new Section("Looked at again", List.of(
-                    amount("rhythm.climateDays", "climate, days", Quantity.DAYS),
-                    amount("rhythm.settingsDays", "settings, days", Quantity.DAYS),
-                    amount("rhythm.focusDays", "focus, days", Quantity.DAYS),
-                    amount("rhythm.daysOutOfUse", "days out of use that shut the gate", Quantity.DAYS))));
+                    amount("control.need.accelerationMmS2", "acceleration", Quantity.ACCELERATION))));
 
     static List<PlateField> all() {
         return SECTIONS.stream().flatMap(section -> section.fields().stream()).toList();
+    }
+
+    /** A choice as it is said: {@code gantry CO2}. */
+    static String said(String name) {
+        return name.replace('-', ' ').replace("co2", "CO2").replace("uv", "UV");
+    }
+
+    static String unsaid(String said) {
+        return said.replace("CO2", "co2").replace("UV", "uv").replace(' ', '-');
     }
 
     /** The label of a field, by its path; the path itself where there is none. */

@@ -96,7 +96,8 @@ public final class PlatePage extends HBox {
     }
 
     private Node sections() {
-        FlowPane flow = new FlowPane(36, 18);
+        VBox left = new VBox(20);
+        VBox right = new VBox(20);
         for (PlateField.Section section : PlateField.SECTIONS) {
             VBox box = new VBox(6, Words.label(section.title(), "head"));
             FlowPane fields = new FlowPane(12, 8);
@@ -105,8 +106,9 @@ public final class PlatePage extends HBox {
             box.getChildren().add(fields);
             box.setPrefWidth(384);
             box.setMaxWidth(384);
-            flow.getChildren().add(box);
+            (section.right() ? right : left).getChildren().add(box);
         }
+        FlowPane flow = new FlowPane(36, 20, left, right);
         flow.setPrefWrapLength(820);
         return flow;
     }
@@ -148,9 +150,9 @@ public final class PlatePage extends HBox {
                 choice.setAccessibleText(field.label());
                 choice.setMaxWidth(Double.MAX_VALUE);
                 choice.getItems().add("");
-                field.choices().forEach(name -> choice.getItems().add(name.replace('-', ' ')));
-                choice.setValue(draft.text(field.path()).replace('-', ' '));
-                choice.setOnAction(event -> draft.type(field.path(), choice.getValue().replace(' ', '-'), UnitChoice.METRIC));
+                field.choices().forEach(name -> choice.getItems().add(PlateField.said(name)));
+                choice.setValue(PlateField.said(draft.text(field.path())));
+                choice.setOnAction(event -> draft.type(field.path(), PlateField.unsaid(choice.getValue()), UnitChoice.METRIC));
                 box.getChildren().add(choice);
                 goesOn(choice);
             }

@@ -16,7 +16,7 @@ import zebrawood.desktop.desk.Navigator;
 final class EventSheet extends VBox {
 
     EventSheet(Desk desk, Navigator navigator, String machineId, String machine, Change change, Runnable recorded) {
-        getStyleClass().add("sheet");
+        getStyleClass().add("over-sheet");
         setMaxSize(460, USE_PREF_SIZE);
         TextField remark = new TextField();
         remark.setId("event-remark");

@@ -175,7 +175,7 @@ final class RouteColumn extends BorderPane {
         DrawingSurface line = new DrawingSurface(desk.look());
         line.show((pen, w, height) -> {
             if (here) {
-                pen.grain(0, 0, 6, height, 2);
+                pen.stripe(0, 0, height);
             }
             if (breaks) {
                 pen.line(LINE_X, 0, LINE_X, height / 2 - 11, Stroke.of(Tone.HAIRLINE, 2));

@@ -128,7 +128,10 @@ public final class RoutePage extends HBox {
         if (!stop.equals(wanted)) {
             return;
         }
-        BenchPlace place = new BenchPlace(desk, machine().plate(), opened.earlier(), new Draft());
+        List<Entry> earlier = correcting
+                .map(entry -> opened.earlier().stream().filter(e -> e.standsAt() < entry.standsAt()).toList())
+                .orElse(opened.earlier());
+        BenchPlace place = new BenchPlace(desk, machine().plate(), earlier, new Draft());
         BenchPage<R, F> page = new BenchPage<>(found, new BenchPage.At(desk, machineId, place, this::refreshAll));
         drafted = opened.draft().map(draft -> wanted);
         if (correcting.isPresent()) {

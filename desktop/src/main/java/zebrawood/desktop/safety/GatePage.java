@@ -73,6 +73,7 @@ public final class GatePage implements StopView {
         initials.setPromptText("your initials");
         initials.setMaxWidth(160);
         told.setId("told");
+        told.setManaged(false);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         VBox.setVgrow(scroll, Priority.ALWAYS);
@@ -204,6 +205,7 @@ public final class GatePage implements StopView {
 
     private void say(String sentence) {
         told.setText(sentence);
+        told.setManaged(!sentence.isEmpty());
     }
 
     /** Shows the gate as it stands now. */

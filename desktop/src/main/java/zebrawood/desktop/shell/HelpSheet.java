@@ -16,7 +16,7 @@ final class HelpSheet extends VBox {
             + "   Ctrl+2 Route   Ctrl+3 Logbook   F9 Eyewear view   F1 this help   Escape closes";
 
     HelpSheet(String title, Help help, String caution, Runnable close) {
-        getStyleClass().add("sheet");
+        getStyleClass().add("over-sheet");
         setMaxSize(620, 600);
         VBox text = new VBox(8);
         text.setFillWidth(true);

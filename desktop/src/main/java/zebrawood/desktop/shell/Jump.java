@@ -43,7 +43,7 @@ final class Jump extends VBox {
         this.desk = desk;
         this.navigator = navigator;
         this.commands = commands;
-        getStyleClass().add("sheet");
+        getStyleClass().add("over-sheet");
         setMaxSize(560, 460);
         typed.setId("jump-text");
         typed.setPromptText("machine, stop, \"Wren 12\" for an entry, or a command");

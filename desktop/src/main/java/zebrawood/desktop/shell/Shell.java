@@ -191,7 +191,7 @@ public final class Shell implements Navigator {
             if (on) {
                 button.getStyleClass().add("here");
             }
-            ((DrawingSurface) button.getUserData()).show(on ? (pen, w, h) -> pen.grain(0, 0, w, h, 2) : Figure.EMPTY, "");
+            ((DrawingSurface) button.getUserData()).show(on ? (pen, w, h) -> pen.stripe(0, 0, h) : Figure.EMPTY, "");
         }
     }
 
@@ -248,14 +248,12 @@ public final class Shell implements Navigator {
 
     @Override
     public void shop() {
-        put(new ShopPage(desk, this), "Shop");
+        ShopPage page = new ShopPage(desk, this);
+        put(page, "Shop");
         int count = desk.machines().get().size();
         heads(shopName, count == 1 ? "1 machine" : count + " machines", "");
         shopFoot();
-        Platform.runLater(() -> {
-            Node first = center.lookup(".next-row");
-            (first == null ? center.lookup("#add-machine") : first).requestFocus();
-        });
+        Platform.runLater(page::begin);
     }
 
     private void shopFoot() {
@@ -325,6 +323,7 @@ public final class Shell implements Navigator {
         put(page, "Logbook");
         logbookHeads(Optional.of(id));
         page.show(id, number);
+        page.begin();
     }
 
     @Override
@@ -490,7 +489,7 @@ public final class Shell implements Navigator {
     /** Asks who is working, once a sitting. */
     private final class InitialsSheet extends VBox {
         InitialsSheet() {
-            getStyleClass().add("sheet");
+            getStyleClass().add("over-sheet");
             setMaxSize(340, USE_PREF_SIZE);
             TextField who = new TextField(desk.initials().get());
             who.setId("who");

@@ -44,6 +44,7 @@ public final class ShopPage extends VBox {
     private final Floor floor;
     private final VBox next = new VBox();
     private final Label heading = Words.label("", "title");
+    private final Button add = new Button("Add a machine");
     private final ChangeListener<List<MachineStatus>> onMachines = (value, before, now) -> show();
     private final ChangeListener<UnitChoice> onUnits = (value, before, now) -> show();
 
@@ -51,7 +52,6 @@ public final class ShopPage extends VBox {
         this.desk = desk;
         this.navigator = navigator;
         this.floor = new Floor();
-        Button add = new Button("Add a machine");
         add.setId("add-machine");
         add.getStyleClass().setAll("button", "outline");
         add.setOnAction(event -> navigator.addMachine());
@@ -63,9 +63,10 @@ public final class ShopPage extends VBox {
         head.setPadding(new Insets(16, 28, 0, 28));
         ScrollPane floorScroll = new ScrollPane(floor);
         floorScroll.setFitToHeight(true);
+        floorScroll.setPannable(true);
         floorScroll.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        floorScroll.setMinHeight(FLOOR + 154);
-        floorScroll.setPrefHeight(FLOOR + 154);
+        floorScroll.setMinHeight(FLOOR + 144);
+        floorScroll.setPrefHeight(FLOOR + 144);
         floorScroll.setFocusTraversable(false);
         floorScroll.viewportBoundsProperty().addListener((value, before, now) -> floor.available(now.getWidth()));
         next.setPadding(new Insets(0, 28, 12, 28));
@@ -78,6 +79,13 @@ public final class ShopPage extends VBox {
         desk.machines().addListener(new WeakChangeListener<>(onMachines));
         desk.units().addListener(new WeakChangeListener<>(onUnits));
         show();
+    }
+
+    /** Puts the focus on the most urgent line. */
+    public void begin() {
+        applyCss();
+        layout();
+        next.getChildren().stream().filter(Button.class::isInstance).findFirst().orElse(add).requestFocus();
     }
 
     private void show() {
@@ -94,6 +102,7 @@ public final class ShopPage extends VBox {
         } else {
             next.getChildren().add(Words.label(todo.isEmpty() ? "Nothing to do: everything checked passes, and nothing is due this week"
                     : "Next, most urgent first", "head"));
+            VBox.setMargin(next.getChildren().get(0), new Insets(0, 0, 8, 0));
         }
         boolean first = true;
         for (Todo item : todo) {
@@ -157,6 +166,7 @@ public final class ShopPage extends VBox {
             double tallest = machines.stream().mapToDouble(m -> MachineFigure.heightMm(m.plate())).max().orElse(1000);
             double scale = Math.max(0.05, Math.min(Math.min(LARGEST_SCALE, room / Math.max(1, allMm) * 0.98), (FLOOR - 20) / tallest));
             getChildren().setAll(ground);
+            ground.setManaged(false);
             double least = Math.max(150, Math.min(176, (available - 56) / Math.max(1, machines.size())));
             double x = 28;
             double sum = machines.stream().mapToDouble(m -> Math.max(least, MachineFigure.widthMm(m.plate()) * scale + STAND_GAP)).sum();

@@ -112,7 +112,19 @@ public final class Tour {
 
     /** Takes all pictures, then ends. */
     public void run() {
+        root().setMouseTransparent(true);
         next(shots.iterator());
+    }
+
+    /** Runs a step; one that goes wrong ends the tour and is told. */
+    private void step(String name, Runnable step) {
+        try {
+            step.run();
+        } catch (RuntimeException e) {
+            e.printStackTrace();
+            System.err.println("The tour ended at " + name + ": " + e);
+            done.run();
+        }
     }
 
     private void next(Iterator<Shot> left) {
@@ -123,16 +135,22 @@ public final class Tour {
             return;
         }
         Shot shot = left.next();
-        shot.go().run();
-        Picture.whenStill(window.shell().scene(), desk::isIdle, () -> {
-            shot.there().run();
-            Picture.whenStill(window.shell().scene(), desk::isIdle, () -> {
-                if (!Picture.save(window.shell().scene(), folder.resolve(shot.name() + ".png"))) {
-                    failed.add(shot.name());
-                }
-                next(left);
+        step(shot.name(), () -> {
+            shot.go().run();
+            whenStill(shot, () -> {
+                shot.there().run();
+                whenStill(shot, () -> {
+                    if (!Picture.save(window.shell().scene(), folder.resolve(shot.name() + ".png"))) {
+                        failed.add(shot.name());
+                    }
+                    next(left);
+                });
             });
         });
+    }
+
+    private void whenStill(Shot shot, Runnable then) {
+        Picture.whenStill(window.shell().scene(), desk::isIdle, () -> step(shot.name(), then));
     }
 
     private void certificate() {

@@ -122,7 +122,9 @@ public final class ClimateChart implements Exhibit<ClimateReadings, ClimateFindi
             pen.stroke(area, Stroke.of(Tone.WALNUT, 1.8));
             double labelX = px(to) - 8;
             double labelY = py(to, limits.leastHumidityPct()) - 10;
-            pen.text(labelX, labelY, "the machine's window", Lettering.SMALL, Tone.WALNUT, Anchor.END);
+            if (right - left > 360) {
+                pen.text(labelX, labelY, "the machine's window", Lettering.SMALL, Tone.WALNUT, Anchor.END);
+            }
         }
 
         private void curves() {
@@ -186,8 +188,10 @@ public final class ClimateChart implements Exhibit<ClimateReadings, ClimateFindi
             }
             pen.circle(atX, atY, 6.5, Tone.READING);
             String here = Amount.celsius(found.airTemperatureC(), 1).text(units) + ", " + Amount.percent(found.relativeHumidityPct(), 0).text(units);
-            boolean onLeft = atX > (left + right) / 2;
-            pen.text(onLeft ? atX - 12 : atX + 12, atY - 9, here, Lettering.HEAD, Tone.READING, onLeft ? Anchor.END : Anchor.START);
+            boolean wayRight = found.remedies().stream().anyMatch(remedy -> remedy.toTemperatureC().orElse(-99) > found.airTemperatureC());
+            boolean onLeft = wayRight || atX > (left + right) / 2;
+            boolean small = right - left < 360;
+            pen.text(onLeft ? atX - 12 : atX + 12, atY - 9, here, small ? Lettering.TEXT_BOLD : Lettering.HEAD, Tone.READING, onLeft ? Anchor.END : Anchor.START);
         }
 
         /** The way into the window: along equal moisture by warming or cooling, then up or down. */

@@ -38,8 +38,8 @@ final class Appender implements AutoCloseable {
         this.connection = connection;
         tail = connection.prepareStatement("select number, hash from entry where machine_id = ? order by number desc limit 1");
         head = connection.prepareStatement("select position, row_hash from shop_chain order by position desc limit 1");
-        entry = connection.prepareStatement("insert into entry (machine_id, number, position, stands_at, corrects, kind, stop, verdict,"
-                + " initials, recorded_at, previous, hash, bytes) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)");
+        entry = connection.prepareStatement("insert into entry (machine_id, number, position, stands_at, corrects, kind, stop, verdict, fired,"
+                + " initials, recorded_at, previous, hash, bytes) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)");
         chain = connection.prepareStatement(
                 "insert into shop_chain (position, machine_id, number, hash, previous, row_hash) values (?, ?, ?, ?, ?, ?)");
         machine = connection.prepareStatement("insert into machine (id, name, name_folded) values (?, ?, ?)"
@@ -202,11 +202,12 @@ final class Appender implements AutoCloseable {
         entry.setString(6, EntryBytes.kind(body));
         entry.setString(7, body.stop());
         entry.setString(8, EntryBytes.verdict(body).map(Enum::name).orElse(null));
-        entry.setString(9, stamp.by());
-        entry.setString(10, stamp.at().toString());
-        entry.setString(11, previous);
-        entry.setString(12, hash);
-        entry.setBytes(13, bytes);
+        entry.setInt(9, EntryBytes.fired(body) ? 1 : 0);
+        entry.setString(10, stamp.by());
+        entry.setString(11, stamp.at().toString());
+        entry.setString(12, previous);
+        entry.setString(13, hash);
+        entry.setBytes(14, bytes);
         entry.executeUpdate();
     }
 

@@ -71,6 +71,10 @@ final class EntryBytes {
         return body instanceof Body.Measured measured ? Optional.of(measured.verdict()) : Optional.empty();
     }
 
+    static boolean fired(Body body) {
+        return body instanceof Body.Measured measured && measured.fired() || body instanceof Body.GateLine line && line.fired();
+    }
+
     Entry read(byte[] bytes, String hash) {
         JsonNode json = tree(bytes);
         Entry.Stamp stamp = new Entry.Stamp(

@@ -168,7 +168,12 @@ public final class Logbook implements AutoCloseable {
                 readings.put(stop, counting(entries(handle,
                         "where machine_id = ? and stop = ? order by stands_at desc, number desc limit " + 2 * NEWEST_READINGS, machineId, stop)));
             }
-            return new History(machineId, plate, gate, readings);
+            List<History.Use> uses = handle.createQuery(
+                            "select number, recorded_at from entry where machine_id = ? and fired = 1 and kind = 'reading' and corrects is null order by number")
+                    .bind(0, machineId)
+                    .map((row, context) -> new History.Use(row.getInt(1), Instant.parse(row.getString(2))))
+                    .list();
+            return new History(machineId, plate, gate, readings, uses);
         });
     }
 

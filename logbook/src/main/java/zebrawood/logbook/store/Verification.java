@@ -89,7 +89,7 @@ public record Verification(long entries, long attachments, String head, List<Fla
             String[] machine = {null};
             String[] previous = {Hashes.NONE};
             int[] next = {1};
-            query("select machine_id, number, position, stands_at, corrects, kind, stop, verdict, initials, recorded_at, previous, hash, bytes"
+            query("select machine_id, number, position, stands_at, corrects, kind, stop, verdict, fired, initials, recorded_at, previous, hash, bytes"
                     + " from entry order by machine_id, number", row -> {
                 String id = row.getString(1);
                 if (!Objects.equals(id, machine[0])) {
@@ -102,14 +102,14 @@ public record Verification(long entries, long attachments, String head, List<Fla
                     flaw(id, next[0], "entry", "is missing");
                 }
                 entry(row, id, number, previous[0]);
-                previous[0] = row.getString(12);
+                previous[0] = row.getString(13);
                 next[0] = number + 1;
             });
         }
 
         private void entry(ResultSet row, String id, int number, String previous) throws SQLException {
-            byte[] bytes = row.getBytes(13);
-            String hash = row.getString(12);
+            byte[] bytes = row.getBytes(14);
+            String hash = row.getString(13);
             hashOf.put(id + "#" + number, hash);
             positionOf.put(id + "#" + number, row.getLong(3));
             if (!Hashes.of(bytes).equals(hash)) {
@@ -130,9 +130,10 @@ public record Verification(long entries, long attachments, String head, List<Fla
             compare(id, number, "kind", row.getString(6), json.path("kind").asText());
             compare(id, number, "stop", row.getString(7), json.path("stop").asText());
             compare(id, number, "verdict", row.getString(8), json.path("body").path("verdict").asText(null));
-            compare(id, number, "initials", row.getString(9), json.path("by").asText());
-            compare(id, number, "recorded_at", row.getString(10), json.path("at").asText());
-            compare(id, number, "previous", row.getString(11), json.path("previous").asText());
+            compare(id, number, "fired", row.getString(9), json.path("body").path("fired").asBoolean() ? "1" : "0");
+            compare(id, number, "initials", row.getString(10), json.path("by").asText());
+            compare(id, number, "recorded_at", row.getString(11), json.path("at").asText());
+            compare(id, number, "previous", row.getString(12), json.path("previous").asText());
             if (!previous.equals(json.path("previous").asText())) {
                 flaw(id, number, "previous", "does not name the entry that stands before it");
             }

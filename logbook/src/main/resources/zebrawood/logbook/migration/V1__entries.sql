@@ -10,6 +10,7 @@ create table entry (
     kind        varchar(16)  not null,
     stop        varchar(64)  not null,
     verdict     varchar(16),
+    fired       integer      not null,
     initials    varchar(16)  not null,
     recorded_at varchar(40)  not null,
     previous    varchar(64)  not null,
@@ -22,6 +23,7 @@ create index entry_by_stop on entry (machine_id, stop, stands_at);
 create index entry_by_kind on entry (machine_id, kind, number);
 create index entry_by_correction on entry (machine_id, corrects);
 create index entry_by_machine_position on entry (machine_id, position);
+create index entry_by_use on entry (machine_id, fired, number);
 create index entry_by_stop_position on entry (stop, position);
 create index entry_by_verdict_position on entry (verdict, position);
 
