@@ -118,7 +118,7 @@ public final class Certificate {
         sheets.text(Sheets.LEFT, 112, plate.name(), Lettering.ACT, Tone.INK, Anchor.START);
         String bed = plate.bed().map(b -> ", " + Amount.mm(b.xMm(), 0).number(subject.units()) + " x " + Amount.mm(b.yMm(), 0).text(subject.units())).orElse("");
         sheets.text(Sheets.LEFT, 136, plate.line().replace(" · ", ", ") + bed, Lettering.TEXT, Tone.INK, Anchor.START);
-        String place = plate.place().map(p -> "stands in " + p).orElse("");
+        String place = plate.place().map(p -> "place: " + p).orElse("");
         sheets.text(Sheets.LEFT, 154, place, Lettering.SMALL, Tone.QUIET, Anchor.START);
         sheets.at(172);
     }
@@ -126,13 +126,13 @@ public final class Certificate {
     /** In one line: in order, or in order but for what. */
     private void standing() {
         MachineState state = subject.machine().state();
-        long open = subject.machine().todo().stream().filter(Certificate::counts).count();
+        List<Point> points = points().stream().filter(Point::counts).toList();
         boolean soundOtherwise = state == MachineState.NEEDS_ADJUSTING || state == MachineState.DUE || state == MachineState.UNCLEAR;
         String title = state == MachineState.IN_ORDER ? "In order: all that was checked passes, and nothing is late"
-                : soundOtherwise ? "In order but for " + count(open)
+                : soundOtherwise ? "In order but for " + (points.size() == 1 ? "one point" : points.size() + " points")
                 : "Not in order: " + state.word();
-        String under = subject.machine().todo().stream().filter(Certificate::counts).findFirst()
-                .map(todo -> "Open: " + todo.action().in(subject.units()))
+        String under = points.stream().findFirst()
+                .map(point -> "Open: " + point.words())
                 .orElse("Checked: " + subject.machine().stops().size() + " stops and the first light gate.");
         double y = sheets.y();
         Tone tone = Shapes.tone(state.shape());
@@ -143,12 +143,23 @@ public final class Certificate {
         sheets.at(y + 92);
     }
 
-    private static boolean counts(Todo todo) {
-        return todo.urgency() != Todo.Urgency.DUE_SOON;
-    }
+    /** Something open; what is only due within the week does not count against the machine. */
+    private record Point(String words, String when, boolean counts) {}
 
-    private static String count(long open) {
-        return open == 1 ? "one point" : open + " points";
+    /** Everything open, the most urgent first: all that a finding asks for, not only its first instruction. */
+    private List<Point> points() {
+        List<Point> points = new ArrayList<>();
+        for (Todo todo : subject.machine().todo()) {
+            boolean counts = todo.urgency() != Todo.Urgency.DUE_SOON;
+            points.add(new Point(todo.stopTitle() + ": " + todo.action().in(subject.units()), todo.when(), counts));
+            // a failed stop's further instructions are other ways to the same end
+            if (todo.urgency() == Todo.Urgency.ADJUST || todo.urgency() == Todo.Urgency.UNCLEAR) {
+                Body.Measured measured = (Body.Measured) subject.machine().stop(todo.stop()).last().orElseThrow().body();
+                measured.instructions().stream().skip(1)
+                        .forEach(more -> points.add(new Point(todo.stopTitle() + ": " + more.action().in(subject.units()), todo.when(), true)));
+            }
+        }
+        return points;
     }
 
     private void stops() {
@@ -224,8 +235,8 @@ public final class Certificate {
         sheets.need(90);
         sheets.heading("Open points");
         int number = 1;
-        for (Todo todo : subject.machine().todo()) {
-            sheets.point(number++, todo.stopTitle() + ": " + todo.action().in(subject.units()), todo.when());
+        for (Point point : points()) {
+            sheets.point(number++, point.words(), point.when());
         }
         if (number == 1) {
             sheets.paragraph("None.");

@@ -62,7 +62,7 @@ public final class PowerFigure implements Exhibit<SettingsReadings, SettingsFind
     }
 
     private static void draw(Pen pen, SettingsFinding.PowerScales power, double width, double height) {
-        boolean narrow = width < 430;
+        boolean narrow = width < 540;
         double from = narrow ? 54 : Math.max(90, width * 0.14);
         double to = narrow ? width - 106 : Math.max(from + 150, width - Math.max(184, width * 0.34));
         Axis y = new Axis(0, 100, height - 14, 36);
@@ -128,7 +128,6 @@ public final class PowerFigure implements Exhibit<SettingsReadings, SettingsFind
     }
 
     private static void note(Pen pen, double x, double y, String figure, String words, Tone tone) {
-        pen.line(x - 6, y, x - 1, y, Stroke.of(tone, 1.6));
         pen.text(x + 2, y + 6, figure, Lettering.TITLE, tone);
         pen.text(x + 2, y + 23, words, Lettering.SMALL, Tone.INK);
     }

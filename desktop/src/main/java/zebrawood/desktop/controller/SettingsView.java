@@ -35,6 +35,8 @@ import zebrawood.desktop.theme.Look;
 /** Where settings are dropped; then the two power scales, and every setting by meaning, the worst first. */
 final class SettingsView extends StackPane {
 
+    private static final double NARROW = 600;
+
     private final ObservableValue<Look> look;
     private final DrawingSurface power;
     private final Label heading = Words.label("", "head");
@@ -45,6 +47,7 @@ final class SettingsView extends StackPane {
     private final VBox waiting;
     private final Label problem = Words.wrapped("", "problem");
     private final VBox powerPart;
+    private Optional<SettingsFinding> shown = Optional.empty();
 
     SettingsView(ObservableValue<Look> look, Runnable paste, Runnable choose) {
         this.look = look;
@@ -56,6 +59,11 @@ final class SettingsView extends StackPane {
         read = new VBox(powerPart, listHead(), list());
         waiting = waiting(paste, choose);
         getChildren().addAll(read, waiting);
+        widthProperty().addListener((value, before, now) -> {
+            if (before.doubleValue() < NARROW != now.doubleValue() < NARROW) {
+                shown.ifPresent(this::show);
+            }
+        });
         addEventHandler(KeyEvent.KEY_PRESSED, event -> {
             if (new KeyCodeCombination(KeyCode.V, KeyCombination.SHORTCUT_DOWN).match(event)) {
                 paste.run();
@@ -135,6 +143,8 @@ final class SettingsView extends StackPane {
     }
 
     private void show(SettingsFinding finding) {
+        shown = Optional.of(finding);
+        count.setVisible(getWidth() >= NARROW);
         powerPart.setVisible(finding.power().isPresent());
         powerPart.setManaged(finding.power().isPresent());
         finding.power().ifPresent(scales -> {
@@ -183,7 +193,7 @@ final class SettingsView extends StackPane {
         return box;
     }
 
-    private static HBox row(DrawingSurface mark, String word, Node name, String number, String found, String needed) {
+    private HBox row(DrawingSurface mark, String word, Node name, String number, String found, String needed) {
         mark.setMinSize(22, 22);
         mark.setMaxSize(22, 22);
         Label severity = Words.label(word, "small");
@@ -199,7 +209,7 @@ final class SettingsView extends StackPane {
         is.setMinWidth(96);
         Label needs = Words.label(needed.isEmpty() ? "" : "needs " + needed, "bold");
         needs.setMinWidth(90);
-        HBox row = new HBox(8, mark, severity, name, no, is, needs);
+        HBox row = getWidth() < NARROW ? new HBox(6, mark, name, is, needs) : new HBox(8, mark, severity, name, no, is, needs);
         row.getStyleClass().add("settings-row");
         return row;
     }

@@ -106,6 +106,9 @@ final class RampSide {
         pen.line(startX - 34, datumY, endX + 34, datumY, Stroke.dashed(Tone.QUIET, 1, 3));
         double headX = x.applyAsDouble(ramp.headAtMm());
         String datum = cut ? ramp.datum() + ", far above" : ramp.datum() + ": gaps are measured from here";
+        if (pen.textWidth(datum, Lettering.CAPTION) > Math.max(endX - headX, headX - startX)) {
+            datum = ramp.datum();
+        }
         boolean rightOfHead = endX + 34 - headX > pen.textWidth(datum, Lettering.CAPTION) + 30;
         pen.text(rightOfHead ? endX + 34 : startX - 34, datumY - 6, datum, Lettering.CAPTION, Tone.QUIET, rightOfHead ? Anchor.END : Anchor.START);
         head(pen, ramp, headX, datumY, y);
@@ -113,9 +116,12 @@ final class RampSide {
             double at = y.applyAsDouble(best);
             pen.line(startX - 34, at, endX + 34, at, Stroke.of(Tone.WALNUT, 1.6));
             String words = "best gap " + Amount.mm(best, 2).text(units);
-            double where = startX + 46;
+            double room = pen.textWidth(words, Lettering.TEXT_BOLD);
+            double left = startX + 46;
+            boolean crosses = left + room > headX - 24 && left < headX + 24;
             boolean above = at - datumY > 22;
-            pen.text(where, above ? at - 6 : at + 16, words, Lettering.TEXT_BOLD, Tone.WALNUT);
+            pen.text(crosses ? endX + 30 : left, crosses ? at + 16 : above ? at - 6 : at + 16, words, Lettering.TEXT_BOLD, Tone.WALNUT,
+                    crosses ? Anchor.END : Anchor.START);
         });
         double dimension = startX - 12;
         pen.line(dimension, datumY, dimension, startY, Stroke.of(Tone.READING, 1.3));

@@ -230,7 +230,7 @@ final class RampView extends Pane {
         lineCaption.resizeRelocate(24, top, width - 48, 18);
         double stripTop = top + 22;
         int count = RampBench.places(draft);
-        boolean two = count > RampBench.PLACES_OFFERED;
+        boolean two = count > RampBench.PLACES_OFFERED || (width - 2 * left) / (count - 1) < 48;
         double rows = two ? 2 : 1;
         line.resizeRelocate(4, stripTop, width - 8, RampLine.STRIP + 8);
         double fieldsTop = stripTop + RampLine.STRIP + 24;

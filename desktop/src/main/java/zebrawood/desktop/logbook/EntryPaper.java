@@ -43,14 +43,16 @@ final class EntryPaper extends BorderPane {
     private final Desk desk;
     private final String machine;
     private final Entry entry;
+    private final boolean narrow;
 
     /** What surrounds an entry. */
-    record Around(String machine, Optional<Entry> correctedBy, String previous, Runnable correct) {}
+    record Around(String machine, Optional<Entry> correctedBy, String previous, boolean narrow, Runnable correct) {}
 
     EntryPaper(Desk desk, Entry entry, Around around) {
         this.desk = desk;
         this.machine = around.machine();
         this.entry = entry;
+        this.narrow = around.narrow();
         getStyleClass().addAll("paper", "slip-shade");
         setId("entry-paper");
         VBox top = new VBox(8, head(), notes(around));
@@ -70,6 +72,8 @@ final class EntryPaper extends BorderPane {
         HBox.setHgrow(gap, Priority.ALWAYS);
         Label when = Words.label("no. " + entry.number() + "  ·  " + WHEN.format(entry.stamp().local()) + " UTC"
                 + (entry.stamp().zone().getTotalSeconds() == 0 ? "" : entry.stamp().zone().getId()) + "  ·  " + entry.stamp().by(), "quiet");
+        word.setMinWidth(Region.USE_PREF_SIZE);
+        what.setMinWidth(Region.USE_PREF_SIZE);
         HBox row = new HBox(10, Slip.mark(desk.look(), EntryWords.shape(entry), 28), word, what, gap, when);
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
@@ -130,7 +134,7 @@ final class EntryPaper extends BorderPane {
         left.setMinWidth(200);
         left.setPrefWidth(360);
         Node table = table(stop.table(measured, measured.shown().units()));
-        return new HBox(24, left, table);
+        return narrow ? new VBox(20, left, table) : new HBox(24, left, table);
     }
 
     private static Node table(Exhibit.Table table) {
@@ -196,6 +200,7 @@ final class EntryPaper extends BorderPane {
     private static Hyperlink link(String word, String id, Runnable action) {
         Hyperlink link = new Hyperlink(word);
         link.setId(id);
+        link.setMinWidth(Region.USE_PREF_SIZE);
         link.setOnAction(event -> action.run());
         return link;
     }

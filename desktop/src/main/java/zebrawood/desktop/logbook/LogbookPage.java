@@ -77,9 +77,11 @@ public final class LogbookPage extends HBox {
         HBox filters = new HBox(8, machine, stop, verdict);
         VBox left = new VBox(10, filters, tape);
         left.setPadding(new Insets(14, 12, 8, 24));
-        left.setMinWidth(340);
-        left.setPrefWidth(448);
-        left.setMaxWidth(480);
+        widthProperty().addListener((value, before, now) -> {
+            double wanted = now.doubleValue() < 1100 ? 360 : 460;
+            left.setMinWidth(wanted);
+            left.setMaxWidth(wanted);
+        });
         VBox.setVgrow(tape, Priority.ALWAYS);
         HBox.setHgrow(paper, Priority.ALWAYS);
         paper.setPadding(new Insets(14, 24, 12, 12));
@@ -108,8 +110,8 @@ public final class LogbookPage extends HBox {
     private void filter(ComboBox<Choice> box, String id, List<Choice> choices, Optional<String> chosen) {
         box.setId(id);
         box.getStyleClass().add("pill");
-        box.setMinWidth(128);
-        box.setPrefWidth(138);
+        box.setMinWidth(100);
+        box.setPrefWidth(136);
         box.getItems().setAll(choices);
         box.setValue(choices.stream().filter(choice -> choice.id().equals(chosen)).findFirst().orElse(choices.get(0)));
         box.setOnAction(event -> reload());
@@ -183,7 +185,7 @@ public final class LogbookPage extends HBox {
                 found -> {
                     String name = desk.machine(id).map(m -> m.plate().name()).orElse("");
                     paper.getChildren().setAll(new EntryPaper(desk, entry,
-                            new EntryPaper.Around(name, found.correctedBy(), found.previous(), () -> correct(entry))));
+                            new EntryPaper.Around(name, found.correctedBy(), found.previous(), paper.getWidth() < 640, () -> correct(entry))));
                 });
     }
 
@@ -245,8 +247,8 @@ public final class LogbookPage extends HBox {
             HBox row = new HBox(10, time, Slip.mark(desk.look(), EntryWords.shape(entry), 22), words, gap, by);
             row.setAlignment(Pos.CENTER_LEFT);
             row.setPadding(new Insets(9, 10, 9, 10));
-            row.setPrefWidth(tape.getWidth() - 30);
-            row.setMaxWidth(tape.getWidth() - 30);
+            row.prefWidthProperty().bind(tape.widthProperty().subtract(34));
+            row.maxWidthProperty().bind(tape.widthProperty().subtract(34));
             return row;
         }
     }

@@ -39,6 +39,7 @@ final class RouteColumn extends BorderPane {
 
     private static final DateTimeFormatter DAY_TIME = DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH);
     private static final double LINE_X = 26;
+    private static final double NARROW = 200;
 
     private final Desk desk;
     private final VBox rows = new VBox();
@@ -105,12 +106,13 @@ final class RouteColumn extends BorderPane {
         HBox.setHgrow(gap, Priority.ALWAYS);
         Label key = Words.label(stop.keyFigure().map(said -> said.in(desk.units().get())).orElse(""), "small",
                 Slip.toneStyle(state == StopState.ADJUST || state == StopState.FAILED ? Shapes.tone(state) : Tone.QUIET));
-        HBox first = new HBox(6, title, gap, key);
+        boolean narrow = getMaxWidth() < NARROW;
+        HBox first = narrow ? new HBox(title) : new HBox(6, title, gap, key);
         first.setAlignment(Pos.BASELINE_LEFT);
         Label under = Words.label(stop.note().orElse(state == StopState.PASSED && stop.last().isPresent()
                 ? DAY_TIME.format(stop.last().get().stamp().local()) + ", " + stop.last().get().stamp().by()
                 : begun ? "draft kept" : state.word()), "caption");
-        VBox words = new VBox(1, first, under);
+        VBox words = new VBox(1, first, narrow && !key.getText().isEmpty() && stop.note().isEmpty() ? key : under);
         words.setAlignment(Pos.CENTER_LEFT);
         words.setPadding(new Insets(6, 10, 6, 0));
         HBox.setHgrow(words, Priority.ALWAYS);

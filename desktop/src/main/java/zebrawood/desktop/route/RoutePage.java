@@ -71,6 +71,9 @@ public final class RoutePage extends HBox {
         });
         widthProperty().addListener((value, before, now) -> {
             boolean narrow = now.doubleValue() < 1100;
+            if (narrow != before.doubleValue() < 1100) {
+                Platform.runLater(this::refreshColumn);
+            }
             column.setMinWidth(narrow ? 190 : 216);
             column.setMaxWidth(narrow ? 190 : 216);
             slip.setPadding(narrow ? new Insets(12, 8, 12, 4) : new Insets(12, 16, 12, 16));

@@ -37,6 +37,7 @@ public final class ShopPage extends VBox {
 
     private static final double FLOOR = 210;
     private static final double LARGEST_SCALE = 0.108;
+    private static final double SMALLEST_SCALE = 0.05;
     private static final double STAND_GAP = 16;
 
     private final Desk desk;
@@ -116,10 +117,13 @@ public final class ShopPage extends VBox {
         name.setMinWidth(first ? 96 : 80);
         Label sentence = Words.label(item.action().in(desk.units().get()), "sentence");
         sentence.setMinWidth(80);
+        sentence.setWrapText(first);
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         Label stop = Words.label(item.stopTitle(), "quiet");
         stop.setMinWidth(90);
+        stop.visibleProperty().bind(widthProperty().greaterThan(1000));
+        stop.managedProperty().bind(stop.visibleProperty());
         Label minutes = Words.label(item.minutes() + " min", "quiet");
         minutes.setMinWidth(60);
         minutes.setAlignment(Pos.CENTER_RIGHT);
@@ -161,16 +165,16 @@ public final class ShopPage extends VBox {
         }
 
         private void arrange() {
-            double allMm = machines.stream().mapToDouble(m -> MachineFigure.widthMm(m.plate())).sum();
-            double room = available - 56 - STAND_GAP * machines.size();
             double tallest = machines.stream().mapToDouble(m -> MachineFigure.heightMm(m.plate())).max().orElse(1000);
-            double scale = Math.max(0.05, Math.min(Math.min(LARGEST_SCALE, room / Math.max(1, allMm) * 0.98), (FLOOR - 20) / tallest));
+            double least = Math.max(128, Math.min(176, (available - 56) / Math.max(1, machines.size()) * 0.9));
+            double scale = Math.min(LARGEST_SCALE, (FLOOR - 20) / tallest);
+            while (scale > SMALLEST_SCALE && wide(scale, least) > available - 56) {
+                scale *= 0.98;
+            }
             getChildren().setAll(ground);
             ground.setManaged(false);
-            double least = Math.max(150, Math.min(176, (available - 56) / Math.max(1, machines.size())));
             double x = 28;
-            double sum = machines.stream().mapToDouble(m -> Math.max(least, MachineFigure.widthMm(m.plate()) * scale + STAND_GAP)).sum();
-            double spread = machines.isEmpty() ? 0 : Math.max(0, (available - 56 - sum) / machines.size());
+            double spread = machines.isEmpty() ? 0 : Math.max(0, (available - 56 - wide(scale, least)) / machines.size());
             for (MachineStatus machine : machines) {
                 double width = Math.max(least, MachineFigure.widthMm(machine.plate()) * scale + STAND_GAP) + spread;
                 Node stand = stand(machine, scale, width);
@@ -196,6 +200,11 @@ public final class ShopPage extends VBox {
                 }
             }, "the floor");
             requestLayout();
+        }
+
+        /** How much room all stands need at a scale. */
+        private double wide(double scale, double least) {
+            return machines.stream().mapToDouble(m -> Math.max(least, MachineFigure.widthMm(m.plate()) * scale + STAND_GAP)).sum();
         }
 
         @Override

@@ -1,5 +1,6 @@
 package zebrawood.desktop.shots;
 
+import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -159,7 +160,9 @@ public final class Tour {
             Certificate.Moment moment = new Certificate.Moment(desk.now(), desk.zone(), desk.units().get());
             Certificate.write(Certificate.Subject.of(desk.preferences().shop(), desk.logbook(), machine("Wren"), moment), pdf);
             try (PDDocument document = Loader.loadPDF(pdf.toByteArray())) {
-                BufferedImage page = new PDFRenderer(document).renderImageWithDPI(0, 96);
+                PDFRenderer renderer = new PDFRenderer(document);
+                renderer.setRenderingHints(new RenderingHints(RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE));
+                BufferedImage page = renderer.renderImageWithDPI(0, 96);
                 if (!Picture.save(page, folder.resolve("certificate.png"))) {
                     failed.add("certificate");
                 }
