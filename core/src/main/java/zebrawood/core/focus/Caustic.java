@@ -1,6 +1,8 @@
 package zebrawood.core.focus;
 
 import java.util.Arrays;
+import java.util.Optional;
+import org.hipparchus.exception.MathRuntimeException;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.QRDecomposition;
@@ -33,8 +35,18 @@ final class Caustic {
      * @param gaps at three or more different places, mm
      * @param widths of the same marks, above 0, mm
      * @param widthErrorMm one standard error of a width
+     * @return empty where the numbers are too large, too small or too far apart to compute with
      */
-    static Caustic fit(double[] gaps, double[] widths, double widthErrorMm) {
+    static Optional<Caustic> fit(double[] gaps, double[] widths, double widthErrorMm) {
+        try {
+            return Optional.of(solved(gaps, widths, widthErrorMm)).filter(Caustic::isFinite);
+        } catch (MathRuntimeException singular) {
+            return Optional.empty();
+        }
+    }
+
+    private static Caustic solved(double[] gaps, double[] widths, double widthErrorMm) {
+        double unit = Arrays.stream(widths).max().orElseThrow();
         double least = Arrays.stream(gaps).min().orElseThrow();
         double most = Arrays.stream(gaps).max().orElseThrow();
         double middle = (least + most) / 2;
@@ -42,13 +54,11 @@ final class Caustic {
         int n = gaps.length;
         double[][] rows = new double[n][];
         double[] wanted = new double[n];
-        double largest = 0;
         for (int i = 0; i < n; i++) {
             double u = (gaps[i] - middle) / half;
-            double weight = 1 / widths[i];
+            double weight = unit / widths[i];
             rows[i] = new double[] {weight, weight * u, weight * u * u};
-            wanted[i] = widths[i];
-            largest = Math.max(largest, widths[i] * widths[i]);
+            wanted[i] = widths[i] / unit;
         }
         QRDecomposition qr = new QRDecomposition(new Array2DRowRealMatrix(rows, false));
         double[] solved = qr.getSolver().solve(new ArrayRealVector(wanted, false)).toArray();
@@ -57,14 +67,16 @@ final class Caustic {
             double residual = wanted[i] - rows[i][0] * solved[0] - rows[i][1] * solved[1] - rows[i][2] * solved[2];
             misfit += residual * residual;
         }
-        double variance = Math.max(misfit / (n - 3), 4 * widthErrorMm * widthErrorMm);
+        double variance = Math.max(misfit / (n - 3), 4 * (widthErrorMm / unit) * (widthErrorMm / unit));
         RealMatrix inverse = new QRDecomposition(qr.getR().getSubMatrix(0, 2, 0, 2)).getSolver().getInverse();
-        return new Caustic(middle, half, solved, inverse.multiplyTransposed(inverse).scalarMultiply(variance), largest);
+        double square = unit * unit;
+        return new Caustic(middle, half, Arrays.stream(solved).map(c -> c * square).toArray(),
+                inverse.multiplyTransposed(inverse).scalarMultiply(variance).scalarMultiply(square).scalarMultiply(square), square);
     }
 
-    boolean isFinite() {
+    private boolean isFinite() {
         return Double.isFinite(a()) && Double.isFinite(b()) && Double.isFinite(c())
-                && Double.isFinite(covariance.getEntry(2, 2)) && Double.isFinite(largestSquare);
+                && Double.isFinite(covariance.getEntry(2, 2)) && largestSquare > 0 && Double.isFinite(largestSquare);
     }
 
     double a() {

@@ -112,10 +112,8 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
         List<Mark> marks = read.marks().orElseThrow();
         double[] gaps = marks.stream().mapToDouble(mark -> read.gapMm(mark.positionMm())).toArray();
         double[] widths = marks.stream().mapToDouble(Mark::widthMm).toArray();
-        Caustic caustic = Caustic.fit(gaps, widths, read.widthErrorOrDefaultMm());
-        if (!caustic.isFinite()) {
-            throw new ReadingException("marks", "these widths or positions are too large or too small to compute with");
-        }
+        Caustic caustic = Caustic.fit(gaps, widths, read.widthErrorOrDefaultMm()).orElseThrow(() -> new ReadingException(
+                "marks", "these widths or positions are too large, too small or too far apart to compute with"));
         List<Point> points = new ArrayList<>();
         for (int i = 0; i < gaps.length; i++) {
             double square = caustic.square(gaps[i]);

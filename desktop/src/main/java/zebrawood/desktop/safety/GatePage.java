@@ -69,6 +69,7 @@ public final class GatePage implements StopView {
         this.slip = new Slip(desk.look());
         remark.setId("remark");
         Words.follow(remark);
+        remark.setOnAction(event -> yes.requestFocus());
         initials.setId("initials");
         initials.setPromptText("your initials");
         initials.setMaxWidth(160);

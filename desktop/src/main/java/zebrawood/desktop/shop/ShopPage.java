@@ -138,6 +138,8 @@ public final class ShopPage extends VBox {
         row.getStyleClass().setAll("button", "next-row");
         if (first) {
             row.getStyleClass().add("first");
+            row.setPrefHeight(68);
+            row.setMaxHeight(68);
         }
         row.setMaxWidth(Double.MAX_VALUE);
         row.setAccessibleText(item.machine() + ": " + sentence.getText());
@@ -166,7 +168,7 @@ public final class ShopPage extends VBox {
 
         private void arrange() {
             double tallest = machines.stream().mapToDouble(m -> MachineFigure.heightMm(m.plate())).max().orElse(1000);
-            double least = Math.max(128, Math.min(176, (available - 56) / Math.max(1, machines.size()) * 0.9));
+            double least = Math.max(128, Math.min(176, (available - 56) / Math.max(1, machines.size()) * 0.97));
             double scale = Math.min(LARGEST_SCALE, (FLOOR - 20) / tallest);
             while (scale > SMALLEST_SCALE && wide(scale, least) > available - 56) {
                 scale *= 0.98;

@@ -1,0 +1,151 @@
+package zebrawood.core.focus;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Random;
+import java.util.function.DoubleUnaryOperator;
+import org.junit.jupiter.api.Test;
+import zebrawood.core.focus.RampReadings.Mark;
+import zebrawood.core.machine.Family;
+import zebrawood.core.procedure.Outcome;
+import zebrawood.core.procedure.Verdict;
+import zebrawood.core.reading.ReadingException;
+import zebrawood.core.units.UnitChoice;
+
+class FocusRampTest {
+
+    private final FocusRamp procedure = new FocusRamp();
+
+    private static List<Mark> marks(int count, DoubleUnaryOperator widthAtGap) {
+        List<Mark> marks = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            double at = RampPlan.placeMm(i, count, 180);
+            marks.add(new Mark(at, widthAtGap.applyAsDouble(11.6 - at * 10.2 / 180)));
+        }
+        return marks;
+    }
+
+    private static DoubleUnaryOperator caustic(double best) {
+        return gap -> 0.215 * Math.hypot(1, (gap - best) / 2.9);
+    }
+
+    private static RampReadings readings(List<Mark> marks, OptionalDouble last, Optional<RampReadings.GapSetting> setting) {
+        return new RampReadings(10600, 11.6, 180, 10.2, Optional.empty(), Optional.of(marks), OptionalDouble.empty(), OptionalDouble.empty(), last, setting);
+    }
+
+    private Outcome<RampFinding> evaluate(List<Mark> marks) {
+        return procedure.evaluate(readings(marks, OptionalDouble.empty(), Optional.empty()));
+    }
+
+    @Test
+    void anExactCausticIsFoundExactly() {
+        RampFinding finding = evaluate(marks(9, caustic(6.84))).finding();
+
+        assertThat(finding.bestGapMm().getAsDouble()).isCloseTo(6.84, within(1e-9));
+        assertThat(finding.waistMm().getAsDouble()).isCloseTo(0.215, within(1e-9));
+        assertThat(finding.rayleighMm().getAsDouble()).isCloseTo(2.9, within(1e-9));
+        assertThat(finding.fit().orElseThrow().rmsMm().getAsDouble()).isLessThan(1e-9);
+    }
+
+    @Test
+    void theOrderOfTheMarksDoesNotMatter() {
+        List<Mark> marks = marks(9, gap -> caustic(6.84).applyAsDouble(gap) + 0.01 * Math.sin(40 * gap));
+        RampFinding inOrder = evaluate(marks).finding();
+        Collections.shuffle(marks, new Random(3));
+        RampFinding shuffled = evaluate(marks).finding();
+
+        assertThat(shuffled.bestGapMm().getAsDouble()).isCloseTo(inOrder.bestGapMm().getAsDouble(), within(1e-9));
+        assertThat(shuffled.bestGapStdErrMm().getAsDouble()).isCloseTo(inOrder.bestGapStdErrMm().getAsDouble(), within(1e-9));
+    }
+
+    @Test
+    void halfTheGraduationsGiveTheSameGapInInches() {
+        RampFinding mm = evaluate(marks(9, caustic(6.84))).finding();
+        assertThat(procedure.keyFigure(mm).in(new UnitChoice(true, false))).isEqualTo("0.2693 in");
+    }
+
+    @Test
+    void theGapIsSaidAsTheHandSetsIt() {
+        RampReadings.GapSetting block = new RampReadings.GapSetting(
+                Optional.of("nozzle tip"), Optional.of("bed"), Optional.of("block"), OptionalDouble.of(0.1));
+        Outcome<RampFinding> outcome = procedure.evaluate(readings(marks(9, caustic(6.84)), OptionalDouble.empty(), Optional.of(block)));
+
+        assertThat(outcome.instructions().get(0).sentence(UnitChoice.METRIC))
+                .startsWith("Set the gap to 6.8 mm. Move the bed until the 6.8 mm block just slides under the nozzle tip.");
+    }
+
+    @Test
+    void aBlockTooCoarseForTheDepthOfFocusIsNotAskedFor() {
+        RampReadings.GapSetting coarse = new RampReadings.GapSetting(
+                Optional.of("nozzle tip"), Optional.of("bed"), Optional.of("block"), OptionalDouble.of(10));
+        Outcome<RampFinding> outcome = procedure.evaluate(readings(marks(9, caustic(6.84)), OptionalDouble.empty(), Optional.of(coarse)));
+
+        assertThat(outcome.instructions().get(0).action().in(UnitChoice.METRIC)).isEqualTo("Set the gap to 6.84 mm.");
+    }
+
+    @Test
+    void whenTheFocusLiesBeyondTheRampItSaysWhichWayToGo() {
+        Outcome<RampFinding> beyond = evaluate(marks(9, caustic(14)));
+        Outcome<RampFinding> below = evaluate(marks(9, caustic(-1)));
+
+        assertThat(beyond.verdict()).isEqualTo(Verdict.UNCLEAR);
+        assertThat(beyond.finding().bestGapMm()).isEmpty();
+        assertThat(beyond.instructions().get(0).action().in(UnitChoice.METRIC)).contains("more gap").contains("beyond 11.6 mm");
+        assertThat(below.instructions().get(0).action().in(UnitChoice.METRIC)).contains("less gap").contains("under 1.4 mm");
+    }
+
+    @Test
+    void flatWidthsAskForASteeperPlateAndNeverMakeUpAGap() {
+        Outcome<RampFinding> flat = evaluate(marks(9, gap -> 0.2));
+
+        assertThat(flat.verdict()).isEqualTo(Verdict.UNCLEAR);
+        assertThat(flat.finding().bestGapMm()).isEmpty();
+        assertThat(flat.instructions().get(0).action().in(UnitChoice.METRIC)).contains("steeper");
+    }
+
+    @Test
+    void aStrayWidthIsNamedWithItsPlace() {
+        List<Mark> marks = marks(9, caustic(6.84));
+        marks.set(3, new Mark(marks.get(3).positionMm(), marks.get(3).widthMm() + 0.2));
+
+        assertThat(evaluate(marks).instructions()).extracting(i -> i.sentence(UnitChoice.METRIC))
+                .anyMatch(sentence -> sentence.startsWith("Read the width at 68 mm again"));
+    }
+
+    @Test
+    void driftBeyondAQuarterOfTheDepthIsSaid() {
+        Outcome<RampFinding> drifted = procedure.evaluate(readings(marks(9, caustic(6.84)), OptionalDouble.of(5.9), Optional.empty()));
+        Outcome<RampFinding> steady = procedure.evaluate(readings(marks(9, caustic(6.84)), OptionalDouble.of(6.7), Optional.empty()));
+
+        assertThat(drifted.instructions()).extracting(i -> i.sentence(UnitChoice.METRIC)).anyMatch(s -> s.contains("has grown by 0.94 mm"));
+        assertThat(steady.instructions()).hasSize(1);
+    }
+
+    @Test
+    void numbersTooLargeToComputeWithAreRefusedNotTurnedIntoNonsense() {
+        assertThatThrownBy(() -> evaluate(marks(9, gap -> 1e200 * (1 + gap * gap)))).isInstanceOf(ReadingException.class);
+    }
+
+    @Test
+    void everyRefusalIsToldAtOnceWithTheTiesLast() {
+        assertThatThrownBy(() -> new RampReadings(-1, 5, 0, 9, Optional.empty(), Optional.empty(), OptionalDouble.of(0), OptionalDouble.empty(), OptionalDouble.empty(), Optional.empty()))
+                .isInstanceOfSatisfying(ReadingException.class, refused -> assertThat(refused.refusals())
+                        .extracting(r -> r.field()).containsExactly("wavelengthNm", "runMm", "marks", "widthErrorMm"));
+    }
+
+    @Test
+    void thePlanPutsTheMakersGapInTheMiddleAndKeepsTheHeadClear() {
+        for (double gap : new double[] {2, 7, 26, 182}) {
+            RampPlan plan = RampPlan.about(gap, gap > 100 ? Family.GALVO_FIBRE : Family.GANTRY_CO2);
+            assertThat(plan.gapAtStartMm() - plan.riseMm() / 2).isCloseTo(gap, within(1e-9));
+            assertThat(plan.gapAtStartMm() - plan.riseMm()).isGreaterThan(0);
+        }
+    }
+}

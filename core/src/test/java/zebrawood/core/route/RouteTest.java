@@ -1,0 +1,119 @@
+package zebrawood.core.route;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.procedure.Change;
+import zebrawood.core.safety.Bar;
+import zebrawood.core.safety.FirstLight;
+
+class RouteTest {
+
+    private static StopState ramp(MachineStatus machine) {
+        return machine.stop("focus-ramp").state();
+    }
+
+    @Test
+    void aNewMachineIsNotBegunAndNothingThatFiresIsOpen() {
+        MachineStatus machine = new Lived().at(0);
+
+        assertThat(machine.state()).isEqualTo(MachineState.NOT_BEGUN);
+        assertThat(ramp(machine)).isEqualTo(StopState.SHUT);
+        assertThat(machine.stop("focus-ramp").note()).contains("needs First light");
+        assertThat(machine.stops()).extracting(stop -> stop.card().id()).containsExactly("site-climate", "focus-ramp");
+    }
+
+    @Test
+    void allPassedAndNothingLateIsInOrder() {
+        MachineStatus machine = new Lived().climate(0, 50).gate(1).ramp(1).at(20);
+
+        assertThat(machine.state()).isEqualTo(MachineState.IN_ORDER);
+        assertThat(machine.todo()).isEmpty();
+    }
+
+    @Test
+    void everyBarButTheLastLeavesItShut() {
+        Lived lived = new Lived().climate(0, 50);
+        List<Bar> bars = FirstLight.bars(lived.at(0).plate());
+        bars.subList(0, bars.size() - 1).forEach(bar -> lived.bar(1, bar, true));
+
+        assertThat(lived.at(1).gate().isOpen()).isFalse();
+        assertThat(lived.at(1).gate().inHand().orElseThrow().bar().fires()).isTrue();
+        assertThat(lived.bar(1, bars.get(bars.size() - 1), true).at(1).gate().isOpen()).isTrue();
+    }
+
+    @Test
+    void aBarThatFailedStaysInHand() {
+        Lived lived = new Lived();
+        Bar first = FirstLight.bars(lived.at(0).plate()).get(0);
+        Gate gate = lived.bar(0, first, false).at(0).gate();
+
+        assertThat(gate.inHand().orElseThrow().bar()).isEqualTo(first);
+        assertThat(gate.inHand().orElseThrow().failed()).isTrue();
+    }
+
+    @Test
+    void movedAndSourceChangedShutTheGateALensDoesNotButRaisesTheRefocusFlag() {
+        assertThat(new Lived().climate(0, 50).gate(0).ramp(0).happened(2, Change.MOVED).at(2).gate().isOpen()).isFalse();
+        assertThat(new Lived().climate(0, 50).gate(0).ramp(0).happened(2, Change.SOURCE_CHANGED).at(2).gate().isOpen()).isFalse();
+
+        Lived lens = new Lived().climate(0, 50).gate(0).ramp(0).happened(2, Change.LENS_CHANGED);
+        assertThat(lens.at(2).gate().isOpen()).isTrue();
+        assertThat(ramp(lens.at(2))).isEqualTo(StopState.DUE);
+        assertThat(lens.at(2).stop("focus-ramp").note()).contains("lens changed 3 Jan");
+        assertThat(ramp(lens.ramp(3).at(3))).isEqualTo(StopState.PASSED);
+    }
+
+    @Test
+    void longDisuseShutsTheGateAndUseKeepsItOpen() {
+        assertThat(new Lived().climate(0, 50).gate(0).at(61).gate().isOpen()).isFalse();
+        assertThat(new Lived().climate(0, 50).gate(0).at(61).gate().shutBy()).contains("60 days unused");
+        assertThat(new Lived().climate(0, 50).gate(0).ramp(50).at(109).gate().isOpen()).isTrue();
+        assertThat(new Lived().climate(0, 50).gate(0).ramp(70).at(71).gate().isOpen()).as("a use after it had shut").isFalse();
+    }
+
+    @Test
+    void aCorrectionShutsAGateButNeverOpensOne() {
+        Lived lived = new Lived().climate(0, 50).gate(0);
+        assertThat(lived.correctBar(5, 4, false).at(5).gate().isOpen()).isFalse();
+        assertThat(lived.correctBar(6, 4, true).at(6).gate().isOpen()).isFalse();
+    }
+
+    @Test
+    void aCorrectedReadingCountsFromWhenItsFirstWasTaken() {
+        Lived lived = new Lived().climate(0, 50).gate(0).ramp(1);
+        Entry wrong = lived.last();
+        lived.ramp(40, Optional.of(new Entry.Correction(wrong.number(), wrong.standsAt(), wrong.since(), "wrong block")));
+
+        assertThat(lived.at(62).gate().isOpen()).as("the correction was no use of the machine").isFalse();
+        assertThat(lived.at(41).stop("focus-ramp").due()).contains(Lived.day(61).atZone(java.time.ZoneOffset.UTC).toLocalDate());
+    }
+
+    @Test
+    void dueCountsFromTheLastThatPassedAndLateIsSaidInDays() {
+        Lived lived = new Lived().climate(0, 50).gate(0).ramp(0).ramp(55);
+
+        assertThat(lived.at(90).stop("site-climate").state()).isEqualTo(StopState.PASSED);
+        assertThat(lived.at(84).todo()).extracting(Todo::urgency).containsExactly(Todo.Urgency.DUE_SOON);
+        MachineStatus late = lived.at(94);
+        assertThat(late.state()).isEqualTo(MachineState.DUE);
+        assertThat(late.stop("site-climate").note()).contains("4 days late");
+        assertThat(lived.climate(95, 90).at(95).state()).isEqualTo(MachineState.FAILED);
+    }
+
+    @Test
+    void theMostUrgentComesFirstAndOfEquallyUrgentTheOlder() {
+        MachineStatus failed = new Lived().climate(3, 90).gate(3).at(4);
+        MachineStatus shut = new Lived().climate(0, 50).gate(0).happened(2, Change.MOVED).at(4);
+        MachineStatus late = new Lived().climate(0, 50).gate(60).ramp(60).at(94);
+        MachineStatus laterLate = new Lived().climate(2, 50).gate(60).ramp(60).at(94);
+
+        assertThat(Route.next(List.of(laterLate, late, shut, failed))).extracting(Todo::urgency)
+                .startsWith(Todo.Urgency.FAILED, Todo.Urgency.GATE_SHUT)
+                .containsSubsequence(Todo.Urgency.LATE, Todo.Urgency.LATE);
+        assertThat(Route.next(List.of(laterLate, late))).extracting(Todo::when).startsWith("4 days late", "2 days late");
+    }
+}

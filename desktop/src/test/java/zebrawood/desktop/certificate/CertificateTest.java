@@ -1,0 +1,74 @@
+package zebrawood.desktop.certificate;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.Map;
+import java.util.Optional;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import zebrawood.core.entry.Body;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.machine.Family;
+import zebrawood.core.machine.Plate;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.desktop.Catalogue;
+import zebrawood.desktop.demo.DemoShop;
+import zebrawood.logbook.store.Logbook;
+
+class CertificateTest {
+
+    private static final Certificate.Moment MOMENT =
+            new Certificate.Moment(Instant.parse("2031-03-14T09:30:00Z"), ZoneOffset.ofHours(1), UnitChoice.METRIC);
+
+    @TempDir
+    Path folder;
+
+    private static String text(Logbook logbook, String machineId) throws IOException {
+        ByteArrayOutputStream pdf = new ByteArrayOutputStream();
+        Certificate.write(Certificate.Subject.of("Fernhollow Instrument Works", logbook, machineId, MOMENT), pdf);
+        try (PDDocument document = Loader.loadPDF(pdf.toByteArray())) {
+            assertThat(document.getNumberOfPages()).isBetween(1, 8);
+            assertThat(document.getPage(0).getMediaBox().getWidth()).isBetween(594f, 597f);
+            return new PDFTextStripper().getText(document);
+        }
+    }
+
+    @Test
+    void itSaysHowTheMachineStandsWhatWasMeasuredAndTheHashItEndsOn() throws IOException {
+        DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
+        try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
+            String wren = logbook.findMachine("wren").orElseThrow().id();
+            String text = text(logbook, wren);
+            String hash = logbook.entry(wren, (int) logbook.count(Optional.of(wren))).place().hash();
+
+            assertThat(text).contains("Wren", "FH-02", "In order but for 2 points", "In the job software set full power to S 1200", "best gap", "9 of 9 bars lifted",
+                    "Open points", "Cautions", "commissioned by", hash.substring(0, 8), hash.substring(56), logbook.head().hash().substring(0, 8));
+            assertThat(text(logbook, logbook.findMachine("Heron").orElseThrow().id())).contains("In order: all that was checked passes");
+            assertThat(text(logbook, logbook.findMachine("Dunlin").orElseThrow().id())).contains("Not in order: half commissioned", "3 of 9 bars lifted");
+        }
+    }
+
+    @Test
+    void aNameInAnyScriptAndABareMachineAreCertifiedToo() throws IOException {
+        try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
+            int n = 0;
+            for (String name : new String[] {"Крапивник", "Τρυποφράχτης", "鷦鷯", "Střízlík 🐦", "a\tb"}) {
+                Plate plate = new Plate(name, Family.GALVO_UV, Optional.empty(), Optional.of("loft".repeat(60)), Optional.empty(), Optional.empty(), Optional.empty(),
+                        Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+                String id = "m" + n++;
+                logbook.append(id, new Body.PlateSet(plate, Map.of()), new Entry.Stamp(MOMENT.at(), MOMENT.zone(), "RV", "test"));
+                assertThat(text(logbook, id)).contains("Not in order: not begun", "not measured yet");
+            }
+            assertThat(text(logbook, "m0")).contains("Крапивник");
+        }
+    }
+}

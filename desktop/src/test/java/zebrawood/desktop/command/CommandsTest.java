@@ -1,0 +1,91 @@
+package zebrawood.desktop.command;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class CommandsTest {
+
+    @TempDir
+    Path folder;
+
+    private final ByteArrayOutputStream said = new ByteArrayOutputStream();
+    private final PrintStream out = System.out;
+    private final PrintStream err = System.err;
+
+    @BeforeEach
+    void listen() {
+        PrintStream listening = new PrintStream(said, true, StandardCharsets.UTF_8);
+        System.setOut(listening);
+        System.setErr(listening);
+    }
+
+    @AfterEach
+    void stopListening() {
+        System.setOut(out);
+        System.setErr(err);
+    }
+
+    private int run(String... words) {
+        said.reset();
+        return Zebrawood.run(words);
+    }
+
+    private String said() {
+        return said.toString(StandardCharsets.UTF_8);
+    }
+
+    @Test
+    void theVersionIsTheBuildsOwn() throws IOException {
+        assertThat(Files.readString(Path.of("pom.xml"))).contains("<version>" + Version.TEXT + "</version>");
+    }
+
+    @Test
+    void demoVerifyAndCertificateWorkOnOneFolder() {
+        String shop = folder.resolve("shop").toString();
+        assertThat(run("demo", "--data", shop, "--today", "2031-03-14", "--make-only")).isZero();
+        assertThat(run("verify", "--data", shop)).isZero();
+        String head = said().replaceAll("(?s).*ends on ([0-9a-f]{64}).*", "$1");
+        assertThat(run("verify", "--data", shop, "--expect", head)).isZero();
+        assertThat(run("verify", "--data", shop, "--expect", head.replace(head.charAt(0), 'x'))).isEqualTo(1);
+
+        Path pdf = folder.resolve("wren.pdf");
+        assertThat(run("certificate", "--data", shop, "--machine", "WREN", "--out", pdf.toString())).isZero();
+        assertThat(pdf).exists();
+        assertThat(run("certificate", "--data", shop, "--machine", "Sparrow", "--out", pdf.toString())).isEqualTo(1);
+        assertThat(said()).contains("no machine named Sparrow", "Wren, Dunlin, Kestrel");
+    }
+
+    @Test
+    void whatCannotBeDoneIsToldInOneSentenceWithoutATrace() throws IOException {
+        assertThat(run("verify", "--data", folder.resolve("nowhere").toString())).isEqualTo(2);
+        assertThat(said()).contains("There is no logbook in");
+        assertThat(run("solve", folder.resolve("none.jsonl").toString())).isEqualTo(2);
+        assertThat(said()).contains("There is no file");
+        Files.writeString(folder.resolve("letter.txt"), "dear");
+        assertThat(run("demo", "--data", folder.toString(), "--make-only")).isEqualTo(1);
+        assertThat(said()).contains("neither empty nor a demo's own").doesNotContain("\tat ");
+        assertThat(run("sing")).isEqualTo(2);
+        assertThat(run("demo", "--today", "someday")).isEqualTo(2);
+    }
+
+    @Test
+    void theUsersDataStandWhereThePlatformExpects() {
+        Path home = Path.of("/home/rv");
+        assertThat(DataFolder.usual("Linux", Map.of(), home)).isEqualTo(home.resolve(".local/share/zebrawood"));
+        assertThat(DataFolder.usual("Linux", Map.of("XDG_DATA_HOME", "/data"), home)).isEqualTo(Path.of("/data/zebrawood"));
+        assertThat(DataFolder.usual("Linux", Map.of("XDG_DATA_HOME", "relative"), home)).isEqualTo(home.resolve(".local/share/zebrawood"));
+        assertThat(DataFolder.usual("Mac OS X", Map.of(), home)).isEqualTo(home.resolve("Library/Application Support/Zebrawood"));
+        assertThat(DataFolder.usual("Windows 11", Map.of("APPDATA", "/roaming"), home)).isEqualTo(Path.of("/roaming/Zebrawood"));
+    }
+}

@@ -1,0 +1,48 @@
+package zebrawood.desktop.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.BufferedReader;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import zebrawood.desktop.Catalogue;
+import zebrawood.desktop.demo.DemoShop;
+
+class KilledTest {
+
+    @TempDir
+    Path folder;
+
+    @Test
+    void whatWasTypedIsBackAfterTheProgramWasKilled() throws Exception {
+        DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
+        Process typing = new ProcessBuilder(List.of(
+                        Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Dprism.order=sw", "-XX:TieredStopAtLevel=1",
+                        "-cp", System.getProperty("java.class.path"), TypesAndWaits.class.getName(), folder.toString()))
+                .redirectErrorStream(true)
+                .start();
+        StringBuilder said = new StringBuilder();
+        try (BufferedReader lines = new BufferedReader(new InputStreamReader(typing.getInputStream(), StandardCharsets.UTF_8))) {
+            for (String line = lines.readLine(); line != null && !line.equals("KEPT"); line = lines.readLine()) {
+                said.append(line).append('\n');
+            }
+            assertThat(typing.isAlive()).as(said.toString()).isTrue();
+            typing.destroyForcibly().waitFor();
+        }
+        try (Seat seat = new Seat(folder)) {
+            String id = seat.desk.logbook().findMachine("Wren").orElseThrow().id();
+            Seat.onScreen(() -> {
+                seat.shell().stop(id, "focus-ramp");
+                return null;
+            });
+            seat.until("the draft is back", () -> seat.words("widths[2]").equals("0.28"));
+            assertThat(seat.words("gapAtStartMm")).isEqualTo("11 5/8mm");
+            assertThat(seat.desk.logbook().verify(List.of()).flaws()).isEmpty();
+        }
+    }
+}

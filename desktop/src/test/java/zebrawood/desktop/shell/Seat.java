@@ -1,0 +1,159 @@
+package zebrawood.desktop.shell;
+
+import java.nio.file.Path;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.concurrent.Callable;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.FutureTask;
+import java.util.function.BooleanSupplier;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.testfx.api.FxRobot;
+import zebrawood.desktop.Catalogue;
+import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.shots.Nodes;
+import zebrawood.logbook.store.Logbook;
+
+/** Somebody sitting before the real window, with a keyboard. */
+final class Seat implements AutoCloseable {
+
+    private static final Instant NOW = Instant.parse("2031-03-14T09:30:00Z");
+    private static final long PATIENCE_MS = 20_000;
+
+    private final FxRobot robot = new FxRobot();
+    final Desk desk;
+    private Window window;
+    private Stage stage;
+
+    Seat(Path folder) {
+        toolkit();
+        Logbook logbook = Logbook.open(folder, Catalogue.procedures());
+        desk = new Desk(folder, logbook, Catalogue.procedures(), new Desk.Sitting(() -> NOW, ZoneId.of("UTC+1"), "test"));
+        CountDownLatch open = new CountDownLatch(1);
+        onScreen(() -> {
+            stage = new Stage();
+            window = new Window(desk, "Fernhollow Instrument Works", stage);
+            window.open(open::countDown);
+            stage.requestFocus();
+            return null;
+        });
+        until("the window is open", () -> open.getCount() == 0 && stage.isFocused());
+    }
+
+    static void toolkit() {
+        try {
+            CountDownLatch started = new CountDownLatch(1);
+            Platform.startup(started::countDown);
+            started.await();
+        } catch (IllegalStateException running) {
+            // started by an earlier test
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+        Platform.setImplicitExit(false);
+    }
+
+    static <T> T onScreen(Callable<T> work) {
+        FutureTask<T> task = new FutureTask<>(work);
+        Platform.runLater(task);
+        try {
+            return task.get();
+        } catch (Exception e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    void until(String what, BooleanSupplier so) {
+        long end = System.currentTimeMillis() + PATIENCE_MS;
+        while (!onScreen(so::getAsBoolean)) {
+            if (System.currentTimeMillis() > end) {
+                throw new AssertionError("waited in vain until " + what + "; the focus is on " + onScreen(() -> window.shell().scene().getFocusOwner()));
+            }
+            Thread.onSpinWait();
+        }
+    }
+
+    Seat type(String text) {
+        robot.write(text, 0);
+        return this;
+    }
+
+    Seat press(KeyCode... keys) {
+        robot.push(keys);
+        return this;
+    }
+
+    Seat enter() {
+        return press(KeyCode.ENTER);
+    }
+
+    /** Ctrl+K, some words, Enter. */
+    Seat jump(String words) {
+        press(KeyCode.CONTROL, KeyCode.K);
+        until("one can jump", () -> has("jump-text") && focused("jump-text"));
+        type(words);
+        return enter();
+    }
+
+    /** Presses Enter until the focus is on a field. */
+    Seat goTo(String id) {
+        for (int i = 0; i < 80 && !onScreen(() -> focused(id)); i++) {
+            enter();
+        }
+        until("the focus is on " + id, () -> focused(id));
+        return this;
+    }
+
+    boolean focused(String id) {
+        Node owner = window.shell().scene().getFocusOwner();
+        return owner != null && id.equals(owner.getId());
+    }
+
+    boolean has(String id) {
+        return find(id) != null;
+    }
+
+    Node find(String id) {
+        return Nodes.find(window.shell().scene().getRoot(), id).orElse(null);
+    }
+
+    /** The words of a label, button or field; empty where it is not there. */
+    String words(String id) {
+        return onScreen(() -> {
+            Node node = find(id);
+            String text = node instanceof Labeled label ? label.getText() : node instanceof TextInputControl field ? field.getText() : "";
+            return text.replace('\u00a0', ' ');
+        });
+    }
+
+    /** Whether some label anywhere in the window says this. */
+    boolean says(String words) {
+        return says(window.shell().scene().getRoot(), words);
+    }
+
+    private static boolean says(Node node, String words) {
+        if (node instanceof Labeled label && label.getText() != null && label.getText().replace('\u00a0', ' ').contains(words)) {
+            return true;
+        }
+        return node instanceof Parent parent && parent.getChildrenUnmodifiable().stream().anyMatch(child -> says(child, words));
+    }
+
+    Shell shell() {
+        return window.shell();
+    }
+
+    @Override
+    public void close() {
+        onScreen(() -> {
+            window.close();
+            stage.hide();
+            return null;
+        });
+    }
+}

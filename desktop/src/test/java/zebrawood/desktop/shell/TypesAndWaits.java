@@ -1,0 +1,31 @@
+package zebrawood.desktop.shell;
+
+import java.nio.file.Path;
+import javafx.scene.control.Button;
+import zebrawood.desktop.shots.Nodes;
+
+/** A program of its own, to be killed: opens the window on a folder, types half a ramp, says so, and waits. */
+public final class TypesAndWaits {
+
+    private TypesAndWaits() {}
+
+    public static void main(String[] arguments) throws InterruptedException {
+        Seat seat = new Seat(Path.of(arguments[0]));
+        String id = seat.desk.logbook().findMachine("Wren").orElseThrow().id();
+        Seat.onScreen(() -> {
+            seat.shell().stop(id, "focus-ramp");
+            return null;
+        });
+        seat.until("the bench is open", () -> seat.has("again"));
+        Seat.onScreen(() -> {
+            ((Button) seat.find("again")).fire();
+            Nodes.type(seat.shell().scene().getRoot(), "gapAtStartMm", "11 5/8mm");
+            Nodes.type(seat.shell().scene().getRoot(), "widths[2]", "0.28");
+            return null;
+        });
+        seat.until("the draft is kept", () -> seat.says("draft kept"));
+        System.out.println("KEPT");
+        System.out.flush();
+        Thread.sleep(60_000);
+    }
+}
