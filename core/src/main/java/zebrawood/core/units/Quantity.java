@@ -1,5 +1,7 @@
 package zebrawood.core.units;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -22,6 +24,9 @@ public enum Quantity {
     DAYS("d", "d", 1, "day", 1, "days", 1, "week", 7, "weeks", 7),
     /** a bare number, such as an S value */
     PLAIN("");
+
+    private static final BigDecimal FREEZING_F = BigDecimal.valueOf(32);
+    private static final BigDecimal FREEZING_K = new BigDecimal("273.15");
 
     private final String baseUnit;
     private final Map<String, Double> factors = new LinkedHashMap<>();
@@ -57,14 +62,14 @@ public enum Quantity {
     }
 
     /** The number of base units in {@code number} of the unit typed, or empty where it is no unit of this kind. */
-    Optional<Double> base(double number, String unit) {
+    Optional<BigDecimal> base(BigDecimal number, String unit) {
         if (this == TEMPERATURE && (unit.equals("f") || unit.equals("°f"))) {
-            return Optional.of((number - 32) / 1.8);
+            return Optional.of(number.subtract(FREEZING_F).multiply(BigDecimal.valueOf(5)).divide(BigDecimal.valueOf(9), MathContext.DECIMAL64));
         }
         if (this == TEMPERATURE && unit.equals("k")) {
-            return Optional.of(number - 273.15);
+            return Optional.of(number.subtract(FREEZING_K));
         }
-        return Optional.ofNullable(factors.get(unit)).map(factor -> number * factor);
+        return Optional.ofNullable(factors.get(unit)).map(factor -> number.multiply(BigDecimal.valueOf(factor)));
     }
 
     /** Some units that may be typed, for a message. */

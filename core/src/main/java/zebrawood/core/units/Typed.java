@@ -1,5 +1,7 @@
 package zebrawood.core.units;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -51,12 +53,12 @@ public record Typed(String text, double base) {
         if (below == 0) {
             throw new UnreadableException("a fraction needs a number other than 0 below the line");
         }
-        double whole = parts.group(2) == null ? 0 : Integer.parseInt(parts.group(2));
-        double amount = whole + Integer.parseInt(parts.group(3)) / (double) below;
-        return inBase(parts.group(1).equals("-") ? -amount : amount, parts.group(5), quantity, choice);
+        BigDecimal whole = new BigDecimal(parts.group(2) == null ? "0" : parts.group(2));
+        BigDecimal amount = new BigDecimal(parts.group(3)).divide(BigDecimal.valueOf(below), MathContext.DECIMAL64).add(whole);
+        return inBase(parts.group(1).equals("-") ? amount.negate() : amount, parts.group(5), quantity, choice);
     }
 
-    private static double plainNumber(String digits, String exponent) throws UnreadableException {
+    private static BigDecimal plainNumber(String digits, String exponent) throws UnreadableException {
         int points = digits.length() - digits.replace(".", "").length();
         int commas = digits.length() - digits.replace(",", "").length();
         if (points + commas > 1 || THOUSANDS.matcher(digits).matches()) {
@@ -70,25 +72,25 @@ public record Typed(String text, double base) {
             }
             plain = digits.replaceAll("[ \\u00a0\\u202f]", "");
         }
-        return Double.parseDouble(plain.replace(',', '.') + exponent);
+        return new BigDecimal(plain.replace(',', '.') + exponent);
     }
 
-    private static double inBase(double number, String unitTyped, Quantity quantity, UnitChoice choice)
+    private static double inBase(BigDecimal number, String unitTyped, Quantity quantity, UnitChoice choice)
             throws UnreadableException {
         String unit = unitTyped.strip().toLowerCase(Locale.ROOT).replace(" ", "");
         if (quantity == Quantity.PLAIN && !unit.isEmpty()) {
             throw new UnreadableException("type the number alone, without a unit");
         }
-        double base = unit.isEmpty() && quantity == Quantity.PLAIN
+        double base = (unit.isEmpty() && quantity == Quantity.PLAIN
                 ? number
-                : inUnit(number, unit.isEmpty() ? quantity.unit(choice).toLowerCase(Locale.ROOT) : unit, quantity, unitTyped);
+                : inUnit(number, unit.isEmpty() ? quantity.unit(choice).toLowerCase(Locale.ROOT) : unit, quantity, unitTyped)).doubleValue();
         if (!(Math.abs(base) < 1e12)) {
             throw new UnreadableException("too large to be measured; look at the last digits");
         }
         return base;
     }
 
-    private static double inUnit(double number, String unit, Quantity quantity, String asTyped) throws UnreadableException {
+    private static BigDecimal inUnit(BigDecimal number, String unit, Quantity quantity, String asTyped) throws UnreadableException {
         return quantity.base(number, unit).orElseThrow(() -> new UnreadableException(
                 "\"" + asTyped.strip() + "\" is no unit here; use " + quantity.examples()));
     }

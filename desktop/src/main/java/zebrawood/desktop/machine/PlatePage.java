@@ -300,6 +300,10 @@ public final class PlatePage extends HBox {
 
     /** Puts the focus on the first field. */
     public void begin() {
-        Platform.runLater(() -> order.get(0).requestFocus());
+        Platform.runLater(() -> {
+            applyCss();
+            layout();
+            order.get(0).requestFocus();
+        });
     }
 }

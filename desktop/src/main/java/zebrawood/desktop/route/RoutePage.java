@@ -156,7 +156,7 @@ public final class RoutePage extends HBox {
         slip.getChildren().setAll(shown.slip());
         refreshColumn();
         changed.run();
-        Platform.runLater(shown::begin);
+        begin(shown::begin);
     }
 
     /** A stop that cannot be opened yet, and what opens it. */
@@ -176,7 +176,16 @@ public final class RoutePage extends HBox {
         slip.getChildren().setAll(strip);
         refreshColumn();
         changed.run();
-        Platform.runLater(go::requestFocus);
+        begin(go::requestFocus);
+    }
+
+    /** Puts the focus somewhere, once what was put up is laid out: before that it cannot take it. */
+    private void begin(Runnable focus) {
+        Platform.runLater(() -> {
+            applyCss();
+            layout();
+            focus.run();
+        });
     }
 
     private void refreshAll() {

@@ -79,6 +79,7 @@ public final class Shell implements Navigator {
     private Optional<String> machineId = Optional.empty();
     private Optional<StackPane> veil = Optional.empty();
     private Node before;
+    private boolean enterHeld;
 
     public Shell(Desk desk, String shopName, double width, double height) {
         Fonts.load();
@@ -101,6 +102,7 @@ public final class Shell implements Navigator {
         desk.onTold(this::tell);
         root.addEventHandler(Notice.TOLD, notice -> tell(notice.sentence()));
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::keys);
+        scene.addEventFilter(KeyEvent.KEY_RELEASED, event -> enterHeld &= event.getCode() != KeyCode.ENTER);
         unitsShown();
         desk.initials().addListener((value, old, now) -> initialsShown());
         initialsShown();
@@ -432,6 +434,14 @@ public final class Shell implements Navigator {
     }
 
     private void keys(KeyEvent event) {
+        if (event.getCode() == KeyCode.ENTER) {
+            // a key held down repeats: it must not answer one bar after another
+            if (enterHeld) {
+                event.consume();
+                return;
+            }
+            enterHeld = true;
+        }
         if (event.getCode() == KeyCode.ESCAPE && veil.isPresent()) {
             closeOverlay();
             event.consume();

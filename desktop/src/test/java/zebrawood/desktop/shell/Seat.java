@@ -6,6 +6,8 @@ import java.time.ZoneId;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.FutureTask;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
 import java.util.function.BooleanSupplier;
 import javafx.application.Platform;
 import javafx.scene.Node;
@@ -63,7 +65,7 @@ final class Seat implements AutoCloseable {
         FutureTask<T> task = new FutureTask<>(work);
         Platform.runLater(task);
         try {
-            return task.get();
+            return task.get(60, TimeUnit.SECONDS);
         } catch (Exception e) {
             throw new IllegalStateException(e);
         }
@@ -73,9 +75,10 @@ final class Seat implements AutoCloseable {
         long end = System.currentTimeMillis() + PATIENCE_MS;
         while (!onScreen(so::getAsBoolean)) {
             if (System.currentTimeMillis() > end) {
-                throw new AssertionError("waited in vain until " + what + "; the focus is on " + onScreen(() -> window.shell().scene().getFocusOwner()));
+                throw new AssertionError("waited in vain until " + what + "; the focus is on "
+                        + onScreen(() -> window.shell().scene().getFocusOwner()) + ", the window says: " + onScreen(this::everything));
             }
-            Thread.onSpinWait();
+            LockSupport.parkNanos(15_000_000);
         }
     }
 
@@ -142,6 +145,24 @@ final class Seat implements AutoCloseable {
             return true;
         }
         return node instanceof Parent parent && parent.getChildrenUnmodifiable().stream().anyMatch(child -> says(child, words));
+    }
+
+    /** All words on the screen, for a message. */
+    private String everything() {
+        StringBuilder words = new StringBuilder();
+        gather(window.shell().scene().getRoot(), words);
+        return words.toString();
+    }
+
+    private static void gather(Node node, StringBuilder words) {
+        if (node instanceof Labeled label && node.isVisible()) {
+            words.append(label.getText()).append(" | ");
+        } else if (node instanceof TextInputControl field && node.isVisible()) {
+            words.append('[').append(field.getText()).append("] | ");
+        }
+        if (node instanceof Parent parent) {
+            parent.getChildrenUnmodifiable().forEach(child -> gather(child, words));
+        }
     }
 
     Shell shell() {
