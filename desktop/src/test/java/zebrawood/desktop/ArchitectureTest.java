@@ -3,52 +3,67 @@ package zebrawood.desktop;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
-import com.tngtech.archunit.junit.AnalyzeClasses;
-import com.tngtech.archunit.junit.ArchTest;
-import com.tngtech.archunit.lang.ArchRule;
 import javafx.scene.Node;
 import javafx.scene.paint.Color;
+import org.junit.jupiter.api.Test;
 
-@AnalyzeClasses(packages = "zebrawood", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
 
-    @ArchTest
-    static final ArchRule dependenciesPointDownwards = noClasses()
-            .that()
-            .resideInAPackage("zebrawood.core..")
-            .should()
-            .dependOnClassesThat()
-            .resideInAnyPackage("zebrawood.logbook..", "zebrawood.desktop..");
+    private static final JavaClasses ALL = new ClassFileImporter()
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("zebrawood");
 
-    @ArchTest
-    static final ArchRule theLogbookKnowsNoWindow = noClasses()
-            .that()
-            .resideInAPackage("zebrawood.logbook..")
-            .should()
-            .dependOnClassesThat()
-            .resideInAnyPackage("zebrawood.desktop..", "javafx..", "java.awt..");
+    @Test
+    void dependenciesPointDownwards() {
+        noClasses()
+                .that()
+                .resideInAPackage("zebrawood.core..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("zebrawood.logbook..", "zebrawood.desktop..").check(ALL);
+    }
 
-    @ArchTest
-    static final ArchRule benchesDoNotTouchTheDatabase = noClasses()
-            .that()
-            .resideInAPackage("zebrawood.desktop..")
-            .should()
-            .dependOnClassesThat()
-            .resideInAnyPackage("java.sql..", "org.sqlite..", "org.jdbi..", "org.flywaydb..");
+    @Test
+    void theLogbookKnowsNoWindow() {
+        noClasses()
+                .that()
+                .resideInAPackage("zebrawood.logbook..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("zebrawood.desktop..", "javafx..", "java.awt..").check(ALL);
+    }
 
-    @ArchTest
-    static final ArchRule noColourStandsInJava = noClasses()
-            .that()
-            .resideOutsideOfPackage("zebrawood.desktop.theme..")
-            .should()
-            .callMethod(Node.class, "setStyle", String.class)
-            .orShould()
-            .callMethod(Color.class, "web", String.class);
+    @Test
+    void benchesDoNotTouchTheDatabase() {
+        noClasses()
+                .that()
+                .resideInAPackage("zebrawood.desktop..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("java.sql..", "org.sqlite..", "org.jdbi..", "org.flywaydb..").check(ALL);
+    }
 
-    @ArchTest
-    static final ArchRule noPackageCyclesInTheDesktop = slices().matching("zebrawood.desktop.(*)..").should().beFreeOfCycles();
+    @Test
+    void noColourStandsInJava() {
+        noClasses()
+                .that()
+                .resideOutsideOfPackage("zebrawood.desktop.theme..")
+                .should()
+                .callMethod(Node.class, "setStyle", String.class)
+                .orShould()
+                .callMethod(Color.class, "web", String.class).check(ALL);
+    }
 
-    @ArchTest
-    static final ArchRule noPackageCyclesInTheLogbook = slices().matching("zebrawood.logbook.(*)..").should().beFreeOfCycles();
+    @Test
+    void noPackageCyclesInTheDesktop() {
+        slices().matching("zebrawood.desktop.(*)..").should().beFreeOfCycles().check(ALL);
+    }
+
+    @Test
+    void noPackageCyclesInTheLogbook() {
+        slices().matching("zebrawood.logbook.(*)..").should().beFreeOfCycles().check(ALL);
+    }
 }

@@ -61,6 +61,14 @@ public interface Bench<R extends Record, F extends Record> {
         return Optional.of("this stop takes no files; type the readings");
     }
 
+    /** Takes what is on the clipboard, where that makes sense here. */
+    default void paste() {}
+
+    /** Where one begins when no field is empty. */
+    default Optional<Node> start() {
+        return Optional.empty();
+    }
+
     /** Files to be kept with the entry. */
     default List<NewAttachment> attachments() {
         return List.of();

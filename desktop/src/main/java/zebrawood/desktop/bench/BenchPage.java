@@ -427,7 +427,9 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
                 .filter(field -> field.field().getText().isBlank() && field.field().isVisible())
                 .findFirst()
                 .or(() -> bench.fields().stream().findFirst())
-                .ifPresent(field -> field.field().requestFocus());
+                .<Node>map(ReadingField::field)
+                .or(bench::start)
+                .ifPresent(Node::requestFocus);
     }
 
     @Override
@@ -450,6 +452,30 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
             again();
         }
         bench.take(file).ifPresent(reason -> tell(sentence(reason)));
+    }
+
+    @Override
+    public void paste() {
+        if (shown.isPresent()) {
+            again();
+        }
+        bench.paste();
+    }
+
+    @Override
+    public void copy() {
+        if (now.outcome().isEmpty() || now.readings().isEmpty()) {
+            tell("Nothing to copy yet: " + lower(bench.next()));
+            return;
+        }
+        UnitChoice units = desk.units().get();
+        Exhibit.Table table = stop.exhibit().table(now.readings().get(), now.outcome().get().finding(), now.sheet().asTyped(), units);
+        StringBuilder text = new StringBuilder(String.join("\t", table.heads())).append('\n');
+        table.rows().forEach(row -> text.append(String.join("\t", row)).append('\n'));
+        stop.procedure().evidence(now.outcome().get().finding())
+                .forEach(e -> text.append(e.label()).append('\t').append(e.figure().in(units)).append('\n'));
+        Clip.put(text.toString());
+        tell("Readings and figures are on the clipboard.");
     }
 
     @Override

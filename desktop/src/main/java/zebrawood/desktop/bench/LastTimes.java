@@ -11,9 +11,9 @@ import javafx.scene.layout.VBox;
 import zebrawood.core.entry.Entry;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.figure.Anchor;
-import zebrawood.desktop.figure.Lettering;
 import zebrawood.desktop.figure.Stroke;
-import zebrawood.desktop.figure.Tone;
+import zebrawood.desktop.theme.Lettering;
+import zebrawood.desktop.theme.Tone;
 
 /** The course of a stop's main figure over its last times, against the band about the newest. */
 final class LastTimes {

@@ -22,9 +22,9 @@ import zebrawood.core.route.StopState;
 import zebrawood.desktop.figure.Path;
 import zebrawood.desktop.figure.Shapes;
 import zebrawood.desktop.figure.Stroke;
-import zebrawood.desktop.figure.Tone;
 import zebrawood.desktop.theme.Ground;
 import zebrawood.desktop.theme.Look;
+import zebrawood.desktop.theme.Tone;
 
 /** A paper strip with a torn upper edge: verdict, next action, evidence, and the button at the very bottom. */
 public final class Slip extends StackPane {

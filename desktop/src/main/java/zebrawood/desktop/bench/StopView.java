@@ -31,6 +31,12 @@ public interface StopView {
 
     void take(File file);
 
+    /** Takes what is on the clipboard. */
+    void paste();
+
+    /** Puts what is shown on the clipboard, as a table. */
+    void copy();
+
     /** Keeps what is half done; called before the view goes. */
     void leave();
 }

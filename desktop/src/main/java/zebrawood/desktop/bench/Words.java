@@ -4,7 +4,7 @@ import java.util.regex.Pattern;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.layout.Region;
-import zebrawood.desktop.figure.Scripts;
+import zebrawood.desktop.theme.Scripts;
 
 /** Labels whose font has the characters of their text. */
 public final class Words {

@@ -4,3 +4,4 @@
  * {@link zebrawood.desktop.bench.BenchPage} for what it gets.
  */
 package zebrawood.desktop.bench;
+

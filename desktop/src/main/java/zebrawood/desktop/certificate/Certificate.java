@@ -32,12 +32,12 @@ import zebrawood.desktop.bench.Exhibit;
 import zebrawood.desktop.bench.Stop;
 import zebrawood.desktop.figure.Anchor;
 import zebrawood.desktop.figure.Figure;
-import zebrawood.desktop.figure.Lettering;
 import zebrawood.desktop.figure.Path;
 import zebrawood.desktop.figure.Shapes;
 import zebrawood.desktop.figure.Stroke;
-import zebrawood.desktop.figure.Tone;
 import zebrawood.desktop.machine.PlateField;
+import zebrawood.desktop.theme.Lettering;
+import zebrawood.desktop.theme.Tone;
 import zebrawood.logbook.store.Logbook;
 
 /** A certificate of one machine: how it stands, what was measured, what is open, and the hash it ends on. */

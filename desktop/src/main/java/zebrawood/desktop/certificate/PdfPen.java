@@ -5,13 +5,13 @@ import java.io.UncheckedIOException;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.util.Matrix;
 import zebrawood.desktop.figure.Anchor;
-import zebrawood.desktop.figure.Lettering;
 import zebrawood.desktop.figure.Path;
 import zebrawood.desktop.figure.Pen;
-import zebrawood.desktop.figure.Scripts;
 import zebrawood.desktop.figure.Stroke;
-import zebrawood.desktop.figure.Tone;
+import zebrawood.desktop.theme.Lettering;
 import zebrawood.desktop.theme.Look;
+import zebrawood.desktop.theme.Scripts;
+import zebrawood.desktop.theme.Tone;
 
 /** Draws on a PDF page, in px from the upper left corner as everywhere else. */
 final class PdfPen extends Pen {

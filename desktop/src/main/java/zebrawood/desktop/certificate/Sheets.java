@@ -12,12 +12,12 @@ import org.apache.pdfbox.util.Matrix;
 import zebrawood.core.route.StopState;
 import zebrawood.desktop.figure.Anchor;
 import zebrawood.desktop.figure.Figure;
-import zebrawood.desktop.figure.Lettering;
 import zebrawood.desktop.figure.Shapes;
 import zebrawood.desktop.figure.Stroke;
-import zebrawood.desktop.figure.Tone;
 import zebrawood.desktop.theme.Ground;
+import zebrawood.desktop.theme.Lettering;
 import zebrawood.desktop.theme.Look;
+import zebrawood.desktop.theme.Tone;
 
 /** A4 sheets that fill from the top; measured in px of 1/96 inch. */
 final class Sheets {

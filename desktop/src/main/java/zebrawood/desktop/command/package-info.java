@@ -3,3 +3,4 @@
  * command is a class of its own.
  */
 package zebrawood.desktop.command;
+

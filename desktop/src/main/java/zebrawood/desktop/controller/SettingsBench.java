@@ -126,7 +126,13 @@ public final class SettingsBench implements Bench<SettingsReadings, SettingsFind
         place.draft().endStep();
     }
 
-    private void paste() {
+    @Override
+    public Optional<Node> start() {
+        return Optional.of(view.pasting());
+    }
+
+    @Override
+    public void paste() {
         Optional<String> text = Clip.text();
         if (text.isEmpty() || text.get().isBlank()) {
             Notice.show(view, "There is no text on the clipboard: copy what the controller printed, then paste it here.");

@@ -8,10 +8,6 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyCodeCombination;
-import javafx.scene.input.KeyCombination;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -24,13 +20,13 @@ import zebrawood.core.controller.SettingsText;
 import zebrawood.core.route.StopState;
 import zebrawood.desktop.bench.DrawingSurface;
 import zebrawood.desktop.bench.Words;
-import zebrawood.desktop.figure.Lettering;
 import zebrawood.desktop.figure.Path;
 import zebrawood.desktop.figure.Pen;
 import zebrawood.desktop.figure.Shapes;
 import zebrawood.desktop.figure.Stroke;
-import zebrawood.desktop.figure.Tone;
+import zebrawood.desktop.theme.Lettering;
 import zebrawood.desktop.theme.Look;
+import zebrawood.desktop.theme.Tone;
 
 /** Where settings are dropped; then the two power scales, and every setting by meaning, the worst first. */
 final class SettingsView extends StackPane {
@@ -45,6 +41,7 @@ final class SettingsView extends StackPane {
     private final VBox rows = new VBox();
     private final VBox read;
     private final VBox waiting;
+    private final Button pasting = new Button("Paste the text");
     private final Label problem = Words.wrapped("", "problem");
     private final VBox powerPart;
     private Optional<SettingsFinding> shown = Optional.empty();
@@ -64,12 +61,11 @@ final class SettingsView extends StackPane {
                 shown.ifPresent(this::show);
             }
         });
-        addEventHandler(KeyEvent.KEY_PRESSED, event -> {
-            if (new KeyCodeCombination(KeyCode.V, KeyCombination.SHORTCUT_DOWN).match(event)) {
-                paste.run();
-                event.consume();
-            }
-        });
+    }
+
+    /** The button that pastes. */
+    Node pasting() {
+        return pasting;
     }
 
     private Node listHead() {
@@ -97,7 +93,6 @@ final class SettingsView extends StackPane {
         board.show(SettingsView::board, "a controller printing its settings onto a sheet");
         board.setPrefSize(420, 210);
         board.setMaxWidth(420);
-        Button pasting = new Button("Paste the text");
         pasting.setId("paste");
         pasting.getStyleClass().setAll("button", "strong");
         pasting.setOnAction(event -> paste.run());

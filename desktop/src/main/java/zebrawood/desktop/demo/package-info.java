@@ -3,3 +3,4 @@
  * every entry made from readings through the same procedures as a person's.
  */
 package zebrawood.desktop.demo;
+

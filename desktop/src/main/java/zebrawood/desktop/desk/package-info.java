@@ -3,3 +3,4 @@
  * initials? Start at {@link zebrawood.desktop.desk.Desk}.
  */
 package zebrawood.desktop.desk;
+

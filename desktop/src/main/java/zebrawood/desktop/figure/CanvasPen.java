@@ -3,7 +3,10 @@ package zebrawood.desktop.figure;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.shape.StrokeLineJoin;
+import zebrawood.desktop.theme.Lettering;
 import zebrawood.desktop.theme.Look;
+import zebrawood.desktop.theme.Scripts;
+import zebrawood.desktop.theme.Tone;
 
 /** Draws a figure on a canvas in the window. */
 public final class CanvasPen extends Pen {

@@ -1,5 +1,8 @@
 package zebrawood.desktop.figure;
 
+import zebrawood.desktop.theme.Lettering;
+import zebrawood.desktop.theme.Tone;
+
 /** Draws lines, areas and text in the tones and letterings of the theme. y runs downwards. */
 public abstract class Pen {
 

@@ -3,6 +3,7 @@ package zebrawood.desktop.figure;
 import zebrawood.core.controller.SettingsFinding.Severity;
 import zebrawood.core.procedure.Verdict;
 import zebrawood.core.route.StopState;
+import zebrawood.desktop.theme.Tone;
 
 /** The shape of each state, drawn as lines; colour only repeats it. Sizes are for a square of 16 px at scale 1. */
 public final class Shapes {

@@ -1,5 +1,7 @@
 package zebrawood.desktop.figure;
 
+import zebrawood.desktop.theme.Tone;
+
 /**
  * How a line is drawn.
  *

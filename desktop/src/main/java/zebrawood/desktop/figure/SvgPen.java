@@ -1,7 +1,9 @@
 package zebrawood.desktop.figure;
 
 import java.util.Locale;
+import zebrawood.desktop.theme.Lettering;
 import zebrawood.desktop.theme.Look;
+import zebrawood.desktop.theme.Tone;
 
 /** Draws a figure as SVG text. */
 public final class SvgPen extends Pen {

@@ -3,3 +3,4 @@
  * {@link zebrawood.desktop.figure.Pen}, and there is a pen for the window, for PDF and for SVG.
  */
 package zebrawood.desktop.figure;
+

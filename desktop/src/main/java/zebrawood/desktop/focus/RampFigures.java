@@ -13,11 +13,11 @@ import zebrawood.desktop.bench.Axis;
 import zebrawood.desktop.bench.Exhibit;
 import zebrawood.desktop.figure.Anchor;
 import zebrawood.desktop.figure.Figure;
-import zebrawood.desktop.figure.Lettering;
 import zebrawood.desktop.figure.Path;
 import zebrawood.desktop.figure.Pen;
 import zebrawood.desktop.figure.Stroke;
-import zebrawood.desktop.figure.Tone;
+import zebrawood.desktop.theme.Lettering;
+import zebrawood.desktop.theme.Tone;
 
 /** The caustic: width against gap, with readings, error bars, fit, best gap and depth of focus. */
 public final class RampFigures implements Exhibit<RampReadings, RampFinding> {

@@ -5,7 +5,7 @@ import java.util.Optional;
 import zebrawood.desktop.figure.Figure;
 import zebrawood.desktop.figure.Path;
 import zebrawood.desktop.figure.Stroke;
-import zebrawood.desktop.figure.Tone;
+import zebrawood.desktop.theme.Tone;
 
 /** The burned line from above, its widths enlarged, with a rule at each mark. */
 final class RampLine {

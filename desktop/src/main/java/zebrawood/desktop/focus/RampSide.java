@@ -9,11 +9,11 @@ import zebrawood.core.units.Amount;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.figure.Anchor;
 import zebrawood.desktop.figure.Figure;
-import zebrawood.desktop.figure.Lettering;
 import zebrawood.desktop.figure.Path;
 import zebrawood.desktop.figure.Pen;
 import zebrawood.desktop.figure.Stroke;
-import zebrawood.desktop.figure.Tone;
+import zebrawood.desktop.theme.Lettering;
+import zebrawood.desktop.theme.Tone;
 
 /** Plate, block and head from the side, lengths and heights each to scale. */
 final class RampSide {

@@ -2,3 +2,4 @@
  * How is a ramp line measured and drawn? Start at {@link zebrawood.desktop.focus.RampBench}.
  */
 package zebrawood.desktop.focus;
+

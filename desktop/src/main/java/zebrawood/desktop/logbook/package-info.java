@@ -3,3 +3,4 @@
  * {@link zebrawood.desktop.logbook.EntryPaper}.
  */
 package zebrawood.desktop.logbook;
+

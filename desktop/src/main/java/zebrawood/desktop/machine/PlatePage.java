@@ -40,10 +40,10 @@ import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
 import zebrawood.desktop.figure.Anchor;
 import zebrawood.desktop.figure.Figure;
-import zebrawood.desktop.figure.Lettering;
 import zebrawood.desktop.figure.Stroke;
-import zebrawood.desktop.figure.Tone;
 import zebrawood.desktop.shop.MachineFigure;
+import zebrawood.desktop.theme.Lettering;
+import zebrawood.desktop.theme.Tone;
 
 /** A machine's plate: the machine grows as it is typed; every change is an entry. */
 public final class PlatePage extends HBox {

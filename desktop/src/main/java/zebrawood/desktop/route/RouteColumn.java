@@ -27,12 +27,12 @@ import zebrawood.desktop.bench.Slip;
 import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.figure.Figure;
-import zebrawood.desktop.figure.Lettering;
 import zebrawood.desktop.figure.Path;
 import zebrawood.desktop.figure.Shapes;
 import zebrawood.desktop.figure.Stroke;
-import zebrawood.desktop.figure.Tone;
 import zebrawood.desktop.theme.Ground;
+import zebrawood.desktop.theme.Lettering;
+import zebrawood.desktop.theme.Tone;
 
 /** The stops in the order of the work on one line, the gate across it. */
 final class RouteColumn extends BorderPane {
@@ -44,7 +44,10 @@ final class RouteColumn extends BorderPane {
     private final Desk desk;
     private final VBox rows = new VBox();
 
-    RouteColumn(Desk desk, Consumer<Change> onEvent) {
+    /** What can be done with the machine as a whole. */
+    record Whole(Consumer<Change> event, Runnable certificate, Runnable plate) {}
+
+    RouteColumn(Desk desk, Whole whole) {
         this.desk = desk;
         getStyleClass().add("route");
         ScrollPane scroll = new ScrollPane(rows);
@@ -55,14 +58,13 @@ final class RouteColumn extends BorderPane {
         VBox events = new VBox(2, Words.label("Has something happened to it?", "caption"));
         events.setPadding(new Insets(8, 8, 10, 16));
         for (Change change : Change.values()) {
-            Button button = new Button(change.title());
-            button.setId("event-" + change.name().toLowerCase(Locale.ROOT));
-            button.getStyleClass().setAll("button", "flat", "bar-button");
-            button.setMaxWidth(Double.MAX_VALUE);
-            button.setAlignment(Pos.CENTER_LEFT);
-            button.setOnAction(event -> onEvent.accept(change));
-            events.getChildren().add(button);
+            events.getChildren().add(action(change.title(), "event-" + change.name().toLowerCase(Locale.ROOT), () -> whole.event().accept(change)));
         }
+        Label paper = Words.label("The machine on paper", "caption");
+        paper.setPadding(new Insets(8, 0, 0, 0));
+        events.getChildren().addAll(paper,
+                action("Certificate, Ctrl+P", "certificate", whole.certificate()),
+                action("Plate", "edit-plate", whole.plate()));
         setBottom(events);
     }
 
@@ -157,6 +159,16 @@ final class RouteColumn extends BorderPane {
         }
         Button button = button(box, "stop-" + FirstLight.ID, () -> open.accept(FirstLight.ID));
         button.setAccessibleText(words);
+        return button;
+    }
+
+    private static Button action(String word, String id, Runnable action) {
+        Button button = new Button(word);
+        button.setId(id);
+        button.getStyleClass().setAll("button", "flat", "bar-button");
+        button.setMaxWidth(Double.MAX_VALUE);
+        button.setAlignment(Pos.CENTER_LEFT);
+        button.setOnAction(event -> action.run());
         return button;
     }
 

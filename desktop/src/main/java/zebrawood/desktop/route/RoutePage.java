@@ -51,8 +51,10 @@ public final class RoutePage extends HBox {
         this.navigator = navigator;
         this.machineId = machineId;
         this.changed = changed;
-        column = new RouteColumn(desk, change -> navigator.overlay(
-                new EventSheet(desk, navigator, machineId, machine().plate().name(), change, this::refreshAll)));
+        column = new RouteColumn(desk, new RouteColumn.Whole(
+                change -> navigator.overlay(new EventSheet(desk, navigator, machineId, machine().plate().name(), change, this::refreshAll)),
+                () -> navigator.certificate(machineId),
+                () -> navigator.plate(machineId)));
         column.setMinWidth(216);
         column.setMaxWidth(216);
         HBox.setHgrow(bench, Priority.ALWAYS);

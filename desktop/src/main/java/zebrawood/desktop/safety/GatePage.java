@@ -28,6 +28,7 @@ import zebrawood.core.route.Gate;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.StopState;
 import zebrawood.core.safety.Bar;
+import zebrawood.desktop.bench.Clip;
 import zebrawood.desktop.bench.DrawingSurface;
 import zebrawood.desktop.bench.Slip;
 import zebrawood.desktop.bench.StopView;
@@ -37,7 +38,7 @@ import zebrawood.desktop.figure.Figure;
 import zebrawood.desktop.figure.Path;
 import zebrawood.desktop.figure.Pen;
 import zebrawood.desktop.figure.Stroke;
-import zebrawood.desktop.figure.Tone;
+import zebrawood.desktop.theme.Tone;
 
 /** The bars before first light: one in hand, large, with two answers; each answer is an entry. */
 public final class GatePage implements StopView {
@@ -335,6 +336,23 @@ public final class GatePage implements StopView {
     @Override
     public void take(File file) {
         say("The gate takes no files.");
+    }
+
+    @Override
+    public void paste() {
+        take(null);
+    }
+
+    @Override
+    public void copy() {
+        StringBuilder text = new StringBuilder("bar\tanswer\tremark\n");
+        for (Gate.Line line : machine.gate().bars()) {
+            text.append(line.bar().title()).append('\t')
+                    .append(line.answer().map(e -> (line.lifted() ? "lifted " : "not so ") + e.stamp().by() + ", " + SHORT.format(e.stamp().local())).orElse(""))
+                    .append('\t').append(line.answer().map(e -> ((Body.GateLine) e.body()).remark()).orElse("")).append('\n');
+        }
+        Clip.put(text.toString());
+        say("The bars are on the clipboard.");
     }
 
     @Override

@@ -3,7 +3,7 @@ package zebrawood.desktop.shell;
 import zebrawood.desktop.figure.Figure;
 import zebrawood.desktop.figure.Path;
 import zebrawood.desktop.figure.Stroke;
-import zebrawood.desktop.figure.Tone;
+import zebrawood.desktop.theme.Tone;
 
 /** The signs of the places at the left edge, 22 px square. */
 final class PlaceIcons {

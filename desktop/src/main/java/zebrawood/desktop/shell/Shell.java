@@ -16,6 +16,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
@@ -32,6 +33,7 @@ import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.bench.DrawingSurface;
 import zebrawood.desktop.bench.Notice;
+import zebrawood.desktop.bench.Printing;
 import zebrawood.desktop.bench.StopView;
 import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.certificate.CertificateFile;
@@ -409,6 +411,11 @@ public final class Shell implements Navigator {
         machineId.flatMap(desk::machine).ifPresent(machine -> {
             String id = machine.machineId();
             commands.add(0, new Jump.Target("Certificate of " + machine.plate().name(), "PDF", () -> certificate(id)));
+            if (page() instanceof RoutePage route && route.view().isPresent()) {
+                StopView view = route.view().get();
+                commands.add(0, new Jump.Target("Copy readings and figures", "Ctrl+C", view::copy));
+                commands.add(1, new Jump.Target("Print this stop", "command", () -> Printing.print(view.bench())));
+            }
             commands.add(1, new Jump.Target("Edit the plate of " + machine.plate().name(), "command", () -> plate(id)));
         });
         return commands;
@@ -483,8 +490,13 @@ public final class Shell implements Navigator {
             });
             case P -> take(event, () -> machineId.ifPresent(this::certificate));
             case V -> {
-                if (!(scene.getFocusOwner() instanceof TextField)) {
-                    view.ifPresent(shown -> shown.bench().fireEvent(event.copyFor(shown.bench(), shown.bench())));
+                if (!(scene.getFocusOwner() instanceof TextInputControl)) {
+                    take(event, () -> view.ifPresent(StopView::paste));
+                }
+            }
+            case C -> {
+                if (!(scene.getFocusOwner() instanceof TextInputControl)) {
+                    take(event, () -> view.ifPresent(StopView::copy));
                 }
             }
             default -> { }

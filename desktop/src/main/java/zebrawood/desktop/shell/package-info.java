@@ -3,3 +3,4 @@
  * {@link zebrawood.desktop.shell.Shell}.
  */
 package zebrawood.desktop.shell;
+

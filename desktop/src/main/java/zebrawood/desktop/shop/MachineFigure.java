@@ -6,7 +6,7 @@ import zebrawood.desktop.figure.Figure;
 import zebrawood.desktop.figure.Path;
 import zebrawood.desktop.figure.Pen;
 import zebrawood.desktop.figure.Stroke;
-import zebrawood.desktop.figure.Tone;
+import zebrawood.desktop.theme.Tone;
 
 /** A machine from the front, by its family, to scale; it stands on the lower edge, in the middle. */
 public final class MachineFigure {

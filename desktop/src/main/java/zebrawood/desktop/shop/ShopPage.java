@@ -27,10 +27,10 @@ import zebrawood.desktop.bench.Slip;
 import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
-import zebrawood.desktop.figure.Lettering;
 import zebrawood.desktop.figure.Shapes;
 import zebrawood.desktop.figure.Stroke;
-import zebrawood.desktop.figure.Tone;
+import zebrawood.desktop.theme.Lettering;
+import zebrawood.desktop.theme.Tone;
 
 /** All machines on one floor at one scale, and under them what to do next, most urgent first. */
 public final class ShopPage extends VBox {

@@ -3,3 +3,4 @@
  * view of the demo shop.
  */
 package zebrawood.desktop.shots;
+

@@ -4,8 +4,6 @@ import java.io.InputStream;
 import java.util.HashMap;
 import java.util.Map;
 import javafx.scene.text.Font;
-import zebrawood.desktop.figure.Lettering;
-import zebrawood.desktop.figure.Scripts;
 
 /** The fonts that ship with the program. */
 public final class Fonts {

@@ -5,9 +5,6 @@ import java.util.Map;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.Text;
-import zebrawood.desktop.figure.Lettering;
-import zebrawood.desktop.figure.Scripts;
-import zebrawood.desktop.figure.Tone;
 
 /** Colours, sizes and fonts of one ground, for what is drawn rather than styled. */
 public final class Look {

@@ -3,3 +3,4 @@
  * {@link zebrawood.desktop.theme.Look}, which reads them for drawings.
  */
 package zebrawood.desktop.theme;
+

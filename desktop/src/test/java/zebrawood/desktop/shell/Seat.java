@@ -63,7 +63,11 @@ final class Seat implements AutoCloseable {
 
     static <T> T onScreen(Callable<T> work) {
         FutureTask<T> task = new FutureTask<>(work);
-        Platform.runLater(task);
+        if (Platform.isFxApplicationThread()) {
+            task.run();
+        } else {
+            Platform.runLater(task);
+        }
         try {
             return task.get(60, TimeUnit.SECONDS);
         } catch (Exception e) {

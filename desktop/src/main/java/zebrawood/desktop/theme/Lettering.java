@@ -1,4 +1,4 @@
-package zebrawood.desktop.figure;
+package zebrawood.desktop.theme;
 
 import java.util.Locale;
 

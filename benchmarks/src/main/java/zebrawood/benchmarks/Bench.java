@@ -1,0 +1,24 @@
+package zebrawood.benchmarks;
+
+import java.io.IOException;
+
+/** {@code ./zebrawood bench WORD}: runs one benchmark and prints its figures. */
+public final class Bench {
+
+    private Bench() {}
+
+    public static void main(String[] words) throws IOException {
+        String word = words.length == 0 ? "" : words[0];
+        boolean kept;
+        switch (word) {
+            case "focus" -> kept = FocusCoverage.run();
+            case "solve" -> kept = HostileLines.run();
+            default -> {
+                System.out.println("bench focus   how often the stated interval of a ramp holds the true best gap");
+                System.out.println("bench solve   hostile and plain worksheets: answers, memory, speed");
+                kept = word.isEmpty();
+            }
+        }
+        System.exit(kept ? 0 : 1);
+    }
+}

@@ -1,0 +1,63 @@
+package zebrawood.benchmarks;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.SplittableRandom;
+import zebrawood.core.focus.FocusRamp;
+import zebrawood.core.focus.RampFinding;
+import zebrawood.core.focus.RampPlan;
+import zebrawood.core.focus.RampReadings;
+import zebrawood.core.procedure.Verdict;
+
+/**
+ * Ramps of beams that are known: each width is the true one plus a reading error of the stated size. Counts how
+ * often the stated 95 % interval holds the true best gap.
+ */
+final class FocusCoverage {
+
+    private static final int RAMPS = 2_000;
+    private static final long SEED = 20_310_314;
+    private static final double RUN_MM = 180;
+
+    private FocusCoverage() {}
+
+    static boolean run() {
+        SplittableRandom random = new SplittableRandom(SEED);
+        FocusRamp procedure = new FocusRamp();
+        int held = 0;
+        int passed = 0;
+        int answered = 0;
+        for (int i = 0; i < RAMPS; i++) {
+            double waist = 0.15 + 0.15 * random.nextDouble();
+            double rayleigh = 2 + 2 * random.nextDouble();
+            double best = 6 + 2 * random.nextDouble();
+            double start = best + 4 + 2 * random.nextDouble();
+            double rise = 9 + 0.9 * random.nextDouble() * (start - 9);
+            double error = 0.005 + 0.015 * random.nextDouble();
+            int places = random.nextBoolean() ? 9 : 17;
+            List<RampReadings.Mark> marks = new ArrayList<>();
+            for (int p = 0; p < places; p++) {
+                double at = RampPlan.placeMm(p, places, RUN_MM);
+                double gap = start - at * Math.min(rise, start) / RUN_MM;
+                double width = waist * Math.hypot(1, (gap - best) / rayleigh) + error * random.nextGaussian();
+                marks.add(new RampReadings.Mark(at, Math.max(1e-3, width)));
+            }
+            RampReadings readings = new RampReadings(10_600, start, RUN_MM, Math.min(rise, start), Optional.empty(), Optional.of(marks),
+                    OptionalDouble.of(error), OptionalDouble.empty(), OptionalDouble.empty(), Optional.empty());
+            var outcome = procedure.evaluate(readings);
+            RampFinding finding = outcome.finding();
+            passed += outcome.verdict() == Verdict.PASS ? 1 : 0;
+            if (finding.bestGapMm().isPresent()) {
+                answered++;
+                held += Math.abs(finding.bestGapMm().getAsDouble() - best) <= finding.bestGapHalfWidthMm().getAsDouble() ? 1 : 0;
+            }
+        }
+        double share = 100.0 * held / answered;
+        System.out.printf(Locale.ROOT, "%d ramps, seed %d: %d answered, %d passed; the stated 95 %% interval holds the true best gap in %.2f %%%n",
+                RAMPS, SEED, answered, passed, share);
+        return share >= 93.5 && share <= 97;
+    }
+}
