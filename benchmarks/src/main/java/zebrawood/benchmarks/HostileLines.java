@@ -51,7 +51,7 @@ final class HostileLines {
             case 5 -> GOOD.replace("21.4", "\"21.4\"");
             case 6 -> GOOD.replace("site-climate", "site-\u0000climate");
             case 7 -> GOOD.replace("site-climate", "\\ud800");
-            case 8 -> GOOD.replace("21.4", "9".repeat(1 + random.nextInt(5_000)));
+            case 8 -> GOOD.replace("21.4", "9".repeat(3 + random.nextInt(5_000)));
             case 9 -> "{\"procedure\":\"focus-ramp\",\"readings\":{\"marks\":[" + "{},".repeat(random.nextInt(300)) + "{}]}}";
             default -> n % 20_009 == 10 ? "x".repeat(8 * 1024 * 1024 + 5) : "";
         };

@@ -15,6 +15,9 @@ final class Shape {
 
     record Component(String name, Type type, MethodHandle reader) {}
 
+    private static final MethodType READER = MethodType.methodType(Object.class, Object.class);
+    private static final MethodType MAKER = MethodType.methodType(Object.class, Object[].class);
+
     private static final ClassValue<Shape> SHAPES = new ClassValue<>() {
         @Override
         protected Shape computeValue(Class<?> type) {
@@ -30,11 +33,12 @@ final class Shape {
             MethodHandles.Lookup lookup = MethodHandles.publicLookup();
             RecordComponent[] parts = type.getRecordComponents();
             for (RecordComponent part : parts) {
-                components.add(new Component(part.getName(), part.getGenericType(), lookup.unreflect(part.getAccessor())));
+                components.add(new Component(part.getName(), part.getGenericType(), lookup.unreflect(part.getAccessor()).asType(READER)));
             }
             Class<?>[] types = Arrays.stream(parts).map(RecordComponent::getType).toArray(Class<?>[]::new);
             constructor = lookup.findConstructor(type, MethodType.methodType(void.class, types))
-                    .asSpreader(Object[].class, types.length);
+                    .asSpreader(Object[].class, types.length)
+                    .asType(MAKER);
         } catch (ReflectiveOperationException e) {
             throw new IllegalArgumentException(type + " cannot be bound: it and its parts must be public records", e);
         }
@@ -51,7 +55,7 @@ final class Shape {
     /** @throws ReadingException where the record refuses its components */
     Object make(Object[] values) {
         try {
-            return constructor.invoke(values);
+            return (Object) constructor.invokeExact(values);
         } catch (RuntimeException | Error e) {
             throw e;
         } catch (Throwable e) {
@@ -61,7 +65,7 @@ final class Shape {
 
     static Object read(Component component, Object record) {
         try {
-            return component.reader().invoke(record);
+            return (Object) component.reader().invokeExact(record);
         } catch (RuntimeException | Error e) {
             throw e;
         } catch (Throwable e) {
