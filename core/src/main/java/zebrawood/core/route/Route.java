@@ -89,7 +89,7 @@ public final class Route {
         if (verdict.satisfies() && late) {
             return new StopStatus(card, StopState.DUE, key, Optional.of(late(due.get(), now, zone)), last, due);
         }
-        return new StopStatus(card, shape(verdict), key, Optional.empty(), last, due);
+        return new StopStatus(card, StopState.of(verdict), key, Optional.empty(), last, due);
     }
 
     private static Optional<Entry> madeStaleBy(Card card, Entry last, History history) {
@@ -97,16 +97,6 @@ public final class Route {
                 .filter(entry -> entry.standsAt() > last.standsAt())
                 .filter(entry -> entry.body() instanceof Body.Happened happened && card.redoneAfter().contains(happened.change()))
                 .reduce((earlier, later) -> later);
-    }
-
-    private static StopState shape(Verdict verdict) {
-        return switch (verdict) {
-            case PASS -> StopState.PASSED;
-            case ADJUST -> StopState.ADJUST;
-            case FAIL -> StopState.FAILED;
-            case UNCLEAR -> StopState.UNCLEAR;
-            case NOTE -> StopState.NOTE;
-        };
     }
 
     private static MachineState state(Gate gate, List<StopStatus> stops) {

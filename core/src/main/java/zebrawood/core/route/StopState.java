@@ -1,5 +1,7 @@
 package zebrawood.core.route;
 
+import zebrawood.core.procedure.Verdict;
+
 /** How a stop stands; each has its own shape and word. */
 public enum StopState {
     OPEN("open"),
@@ -16,6 +18,17 @@ public enum StopState {
 
     StopState(String word) {
         this.word = word;
+    }
+
+    /** How a stop stands after this verdict. */
+    public static StopState of(Verdict verdict) {
+        return switch (verdict) {
+            case PASS -> PASSED;
+            case ADJUST -> ADJUST;
+            case FAIL -> FAILED;
+            case UNCLEAR -> UNCLEAR;
+            case NOTE -> NOTE;
+        };
     }
 
     public String word() {

@@ -31,12 +31,15 @@ public final class HumidAir {
      * @param humidityPct above 0, up to 100
      */
     public static double dewPointC(double temperatureC, double humidityPct) {
-        double g = Math.log(humidityPct / 100) + MAGNUS_A * temperatureC / (MAGNUS_B_C + temperatureC);
+        double g = Math.log(humidityPct) - Math.log(100) + MAGNUS_A * temperatureC / (MAGNUS_B_C + temperatureC);
         return MAGNUS_B_C * g / (MAGNUS_A - g);
     }
 
-    /** Temperature at which the saturation pressure is {@code hPa}, °C. */
+    /** Temperature at which the saturation pressure is {@code hPa}, °C; for no vapour at all the formula's lower end. */
     static double saturationTemperatureC(double hPa) {
+        if (!(hPa > 0)) {
+            return -MAGNUS_B_C;
+        }
         double g = Math.log(hPa / MAGNUS_E0_HPA);
         return MAGNUS_B_C * g / (MAGNUS_A - g);
     }

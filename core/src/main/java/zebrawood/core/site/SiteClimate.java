@@ -102,13 +102,13 @@ public final class SiteClimate implements Procedure<ClimateReadings, ClimateFind
         double vapour = HumidAir.vapourHPa(temperature, humidity);
         List<Remedy> remedies = new ArrayList<>();
         double within = clamp(temperature, limits.minTemperatureC(), limits.maxTemperatureC());
-        double humidityThere = HumidAir.humidityPctAt(within, vapour);
-        double wanted = clamp(humidityThere, limits.leastHumidityPct(), limits.maxHumidityPct());
         boolean stays = within == temperature;
+        double humidityThere = stays ? humidity : HumidAir.humidityPctAt(within, vapour);
+        double wanted = clamp(humidityThere, limits.leastHumidityPct(), limits.maxHumidityPct());
         remedies.add(new Remedy(
                 stays ? OptionalDouble.empty() : OptionalDouble.of(within),
                 humidityThere,
-                Math.abs(wanted - humidityThere) < 1e-9 ? OptionalDouble.empty() : OptionalDouble.of(wanted)));
+                Math.abs(wanted - humidityThere) <= (stays ? 0 : 1e-9) ? OptionalDouble.empty() : OptionalDouble.of(wanted)));
         byTemperatureAlone(temperature, vapour, limits)
                 .filter(other -> remedies.get(0).toHumidityPct().isPresent())
                 .ifPresent(target -> remedies.add(new Remedy(

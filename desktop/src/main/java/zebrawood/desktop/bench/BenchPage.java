@@ -1,7 +1,6 @@
 package zebrawood.desktop.bench;
 
 import java.io.File;
-import java.time.Instant;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
@@ -10,7 +9,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.value.ChangeListener;
@@ -23,7 +21,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.util.Duration;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Card;
@@ -36,7 +33,6 @@ import zebrawood.core.reading.ReadingException;
 import zebrawood.core.route.StopState;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.desk.Desk;
-import zebrawood.desktop.figure.Shapes;
 import zebrawood.logbook.store.Logbook;
 
 /**
@@ -46,7 +42,6 @@ import zebrawood.logbook.store.Logbook;
 public final class BenchPage<R extends Record, F extends Record> implements StopView {
 
     private static final DateTimeFormatter DAY_TIME = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
-    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm:ss", Locale.ENGLISH);
     private static final int LONG_TEXT = 20_000;
 
     private final Desk desk;
@@ -58,7 +53,7 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
     private final Slip slip;
     private final Runnable recorded;
     private final ReadOnlyStringWrapper footnote = new ReadOnlyStringWrapper("");
-    private final PauseTransition keeping = new PauseTransition(Duration.millis(300));
+    private final DraftKeeper keeper;
     private final ChangeListener<UnitChoice> onUnits;
     private final ExecutorService evaluator = Executors.newSingleThreadExecutor(work -> {
         Thread thread = new Thread(work, "evaluate");
@@ -94,7 +89,7 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
         initials.setPromptText("your initials");
         initials.setOnAction(event -> record());
         why.setOnAction(event -> record());
-        keeping.setOnFinished(event -> keep());
+        keeper = new DraftKeeper(desk, machineId, stop.procedure().card().id(), draft, footnote::set);
         draft.onChange(this::changed);
         onUnits = (value, before, chosen) -> evaluate();
         desk.units().addListener(new WeakChangeListener<>(onUnits));
@@ -157,7 +152,9 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
     private void changed() {
         if (!restoring) {
             told = "";
-            keeping.playFromStart();
+            if (correcting.isEmpty()) {
+                keeper.typed();
+            }
             evaluate();
         }
     }
@@ -227,7 +224,7 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
                 + DAY_TIME.format(entry.stamp().local()) + ", which stays in the logbook.")));
         if (now.outcome().isPresent()) {
             Outcome<F> outcome = now.outcome().get();
-            Node verdict = slip.verdict(Shapes.of(outcome.verdict()), outcome.verdict().word().toUpperCase(Locale.ROOT));
+            Node verdict = slip.verdict(StopState.of(outcome.verdict()), outcome.verdict().word().toUpperCase(Locale.ROOT));
             verdict.setUserData("lead");
             parts.add(verdict);
             Instruction first = outcome.instructions().get(0);
@@ -247,7 +244,7 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
             verdict.setUserData("lead");
             parts.add(verdict);
             String wrong = now.sheet().problems().isEmpty()
-                    ? now.sheet().others().stream().findFirst().map(BenchPage::sentence).orElse("")
+                    ? now.sheet().others().stream().findFirst().map(Words::sentence).orElse("")
                     : "Put right what is marked; everything typed is kept.";
             parts.add(Slip.act(wrong.isEmpty() ? bench.next() : wrong, Optional.empty()));
         }
@@ -325,7 +322,7 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
 
     private void append() {
         recording = true;
-        keeping.stop();
+        keeper.stop();
         Body.Measured body = Body.Measured.of(
                 stop.procedure(), now.readings().orElseThrow(), now.sheet().asTyped(), now.outcome().orElseThrow(), desk.units().get());
         Optional<Logbook.Correcting> replaces = correcting.map(entry -> new Logbook.Correcting(entry.number(), why.getText().strip()));
@@ -345,33 +342,13 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
                 },
                 refused -> {
                     recording = false;
-                    tell(sentence(refused.getMessage()));
+                    tell(Words.sentence(refused.getMessage()));
                 });
     }
 
     private void tell(String sentence) {
         told = sentence;
         showSlip();
-    }
-
-    private void keep() {
-        if (shown.isPresent() || correcting.isPresent()) {
-            return;
-        }
-        String id = stop.procedure().card().id();
-        Instant at = desk.now();
-        if (draft.isEmpty()) {
-            desk.later(() -> {
-                desk.logbook().dropDraft(machineId, id);
-                return at;
-            }, kept -> footnote.set(""));
-        } else {
-            String json = draft.toJson();
-            desk.later(() -> {
-                desk.logbook().keepDraft(machineId, id, new Logbook.Draft(json, at));
-                return at;
-            }, kept -> footnote.set("draft kept " + CLOCK.format(desk.local(kept))));
-        }
     }
 
     private void enterGoesOn(KeyEvent event) {
@@ -451,7 +428,7 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
         if (shown.isPresent()) {
             again();
         }
-        bench.take(file).ifPresent(reason -> tell(sentence(reason)));
+        bench.take(file).ifPresent(reason -> tell(Words.sentence(reason)));
     }
 
     @Override
@@ -480,15 +457,11 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
 
     @Override
     public void leave() {
-        keeping.stop();
-        if (!draft.isEmpty()) {
-            keep();
+        keeper.stop();
+        if (shown.isEmpty() && correcting.isEmpty() && !draft.isEmpty()) {
+            keeper.keep();
         }
         evaluator.shutdown();
-    }
-
-    private static String sentence(String words) {
-        return Character.toUpperCase(words.charAt(0)) + words.substring(1) + (words.endsWith(".") ? "" : ".");
     }
 
     private static String lower(String words) {

@@ -9,7 +9,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import zebrawood.core.reading.ReadingException;
+import zebrawood.core.units.Amount;
+import zebrawood.core.units.Quantity;
+import zebrawood.core.units.Typed;
 import zebrawood.core.units.UnitChoice;
+import zebrawood.core.units.UnreadableException;
 import zebrawood.logbook.json.RecordWriter;
 import zebrawood.logbook.json.StrictJson;
 
@@ -99,6 +103,20 @@ public final class Draft {
         return true;
     }
 
+    /** The text that gives this amount again: as it was typed, where that still reads so in some units, else the number. */
+    public static Text retyped(String asTyped, double base, Quantity quantity) {
+        for (UnitChoice units : asTyped == null ? List.<UnitChoice>of() : List.of(UnitChoice.METRIC, new UnitChoice(true, true))) {
+            try {
+                if (Math.abs(Typed.read(asTyped, quantity, units).base() - base) < 1e-9) {
+                    return new Text(asTyped, units);
+                }
+            } catch (UnreadableException notInAnyUnits) {
+                break;
+            }
+        }
+        return new Text(Amount.exact(base), UnitChoice.METRIC);
+    }
+
     /** Whether nothing is typed anywhere. */
     public boolean isEmpty() {
         return texts.values().stream().allMatch(text -> text.text().isBlank());
@@ -127,7 +145,7 @@ public final class Draft {
     }
 
     /** As JSON: field to text and units. */
-    String toJson() {
+    public String toJson() {
         return new String(RecordWriter.write((json, records) -> {
             json.writeStartObject();
             for (Map.Entry<String, Text> entry : texts.entrySet()) {
@@ -139,7 +157,7 @@ public final class Draft {
     }
 
     /** Back from JSON; what cannot be read is left out. */
-    static Map<String, Text> fromJson(String content) {
+    public static Map<String, Text> fromJson(String content) {
         Map<String, Text> texts = new LinkedHashMap<>();
         try {
             StrictJson.read(content).root().fields().forEachRemaining(field -> {

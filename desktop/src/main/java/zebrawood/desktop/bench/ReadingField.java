@@ -76,7 +76,7 @@ public final class ReadingField extends VBox {
         if (problem.isPresent()) {
             field.getStyleClass().add("wrong");
             under.getStyleClass().setAll("label", "problem");
-            under.setText(capital(problem.get()) + ".");
+            under.setText(Words.sentence(problem.get()));
         } else if (understood.isPresent() && quantity != Quantity.PLAIN && !isPlain(typed, units)) {
             under.setText("= " + new Amount(quantity, understood.get(), decimals(understood.get())).text(units));
         } else {
@@ -101,9 +101,5 @@ public final class ReadingField extends VBox {
             }
         }
         return 3;
-    }
-
-    private static String capital(String sentence) {
-        return Character.toUpperCase(sentence.charAt(0)) + sentence.substring(1);
     }
 }

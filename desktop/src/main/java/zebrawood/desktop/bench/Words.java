@@ -37,9 +37,14 @@ public final class Words {
         }
     }
 
+    /** Begun with a capital and ended with a full stop. */
+    public static String sentence(String words) {
+        return words.isEmpty() ? "" : Character.toUpperCase(words.charAt(0)) + words.substring(1) + (words.endsWith(".") ? "" : ".");
+    }
+
     /** A number stays with its unit when a line is broken. */
     private static String kept(String text) {
-        return UNIT.matcher(text).replaceAll("$1\u00a0$2");
+        return UNIT.matcher(text).replaceAll("$1\u00a0$2").replace("\u00b1 ", "\u00b1\u00a0");
     }
 
     /** Lets a field change to the wider font when it needs it. */

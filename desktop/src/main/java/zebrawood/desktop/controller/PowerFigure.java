@@ -92,7 +92,7 @@ public final class PowerFigure implements Exhibit<SettingsReadings, SettingsFind
         }
         double noteX = to + BAR + 66;
         if (same) {
-            note(pen, noteX, y.at(100), "100 %", "asked for is 100 % out", tone);
+            note(pen, noteX, y.at(100), "100 %", "is what you get", tone);
         } else if (most < 100) {
             note(pen, noteX, y.at(most), Amount.percent(most, 0).text(UnitChoice.METRIC), "is the most you get", tone);
             pen.text(noteX, y.at(100) + 2, "S " + Amount.exact(power.controllerMaxS()) + ", all of it,", Lettering.SMALL, Tone.QUIET);

@@ -147,7 +147,7 @@ public final class SettingsBench implements Bench<SettingsReadings, SettingsFind
     private void choose() {
         File file = new FileChooser().showOpenDialog(view.getScene().getWindow());
         if (file != null) {
-            take(file).ifPresent(why -> Notice.show(view, Character.toUpperCase(why.charAt(0)) + why.substring(1) + "."));
+            take(file).ifPresent(why -> Notice.show(view, Words.sentence(why)));
         }
     }
 

@@ -1,7 +1,6 @@
 package zebrawood.desktop.figure;
 
 import zebrawood.core.controller.SettingsFinding.Severity;
-import zebrawood.core.procedure.Verdict;
 import zebrawood.core.route.StopState;
 import zebrawood.desktop.theme.Tone;
 
@@ -18,16 +17,6 @@ public final class Shapes {
             case UNCLEAR -> Tone.UNCLEAR;
             case SHUT -> Tone.WALNUT;
             case OPEN, BEGUN, NOTE -> Tone.QUIET;
-        };
-    }
-
-    public static StopState of(Verdict verdict) {
-        return switch (verdict) {
-            case PASS -> StopState.PASSED;
-            case ADJUST -> StopState.ADJUST;
-            case FAIL -> StopState.FAILED;
-            case UNCLEAR -> StopState.UNCLEAR;
-            case NOTE -> StopState.NOTE;
         };
     }
 

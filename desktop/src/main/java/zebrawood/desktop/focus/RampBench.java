@@ -1,6 +1,5 @@
 package zebrawood.desktop.focus;
 
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -16,11 +15,8 @@ import zebrawood.core.focus.RampFinding;
 import zebrawood.core.focus.RampPlan;
 import zebrawood.core.focus.RampReadings;
 import zebrawood.core.machine.Plate;
-import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
-import zebrawood.core.units.Typed;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.core.units.UnreadableException;
 import zebrawood.desktop.bench.Bench;
 import zebrawood.desktop.bench.BenchPlace;
 import zebrawood.desktop.bench.Draft;
@@ -194,19 +190,8 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
         }
     }
 
-    /** As typed where that can be read in mm and gives the value, else the value itself. */
     private static void put(Map<String, Draft.Text> texts, String field, String asTyped, double mm) {
-        for (UnitChoice units : new UnitChoice[] {UnitChoice.METRIC, new UnitChoice(true, false)}) {
-            try {
-                if (asTyped != null && Math.abs(Typed.read(asTyped, Quantity.LENGTH, units).base() - mm) < 1e-9) {
-                    texts.put(field, new Draft.Text(asTyped, units));
-                    return;
-                }
-            } catch (UnreadableException unreadable) {
-                break;
-            }
-        }
-        texts.put(field, new Draft.Text(Amount.exact(mm), UnitChoice.METRIC));
+        texts.put(field, Draft.retyped(asTyped, mm, Quantity.LENGTH));
     }
 
     @Override

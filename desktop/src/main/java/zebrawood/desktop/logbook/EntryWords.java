@@ -4,7 +4,6 @@ import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.route.StopState;
 import zebrawood.desktop.Catalogue;
-import zebrawood.desktop.figure.Shapes;
 
 /** An entry in a few words, as on the tape. */
 final class EntryWords {
@@ -17,7 +16,7 @@ final class EntryWords {
 
     static StopState shape(Entry entry) {
         if (entry.body() instanceof Body.Measured measured) {
-            return Shapes.of(measured.verdict());
+            return StopState.of(measured.verdict());
         } else if (entry.body() instanceof Body.GateLine line) {
             return line.lifted() ? StopState.PASSED : StopState.FAILED;
         }

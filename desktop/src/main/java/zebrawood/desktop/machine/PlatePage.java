@@ -31,6 +31,7 @@ import zebrawood.core.route.StopState;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.bench.Draft;
+import zebrawood.desktop.bench.DraftKeeper;
 import zebrawood.desktop.bench.DrawingSurface;
 import zebrawood.desktop.bench.ReadingField;
 import zebrawood.desktop.bench.Sheet;
@@ -48,6 +49,9 @@ import zebrawood.desktop.theme.Tone;
 /** A machine's plate: the machine grows as it is typed; every change is an entry. */
 public final class PlatePage extends HBox {
 
+    private static final String NEW = "new";
+    private static final String STOP = "plate";
+
     private final Desk desk;
     private final Navigator navigator;
     private final Optional<String> machineId;
@@ -55,6 +59,7 @@ public final class PlatePage extends HBox {
     private final List<Control> order = new ArrayList<>();
     private final List<ReadingField> amounts = new ArrayList<>();
     private final Map<String, Label> problems = new HashMap<>();
+    private final DraftKeeper keeper;
     private final DrawingSurface drawing;
     private final Slip slip;
     private final TextField initials = new TextField();
@@ -70,6 +75,7 @@ public final class PlatePage extends HBox {
         this.machineId = machineId;
         this.slip = new Slip(desk.look());
         this.drawing = new DrawingSurface(desk.look());
+        this.keeper = new DraftKeeper(desk, machineId.orElse(NEW), STOP, draft, told -> { });
         initials.setId("initials");
         initials.setPromptText("your initials");
         initials.setOnAction(event -> record());
@@ -85,8 +91,15 @@ public final class PlatePage extends HBox {
         HBox.setHgrow(scroll, Priority.ALWAYS);
         HBox.setMargin(slip, new Insets(12, 16, 12, 16));
         getChildren().addAll(scroll, slip);
-        draft.onChange(this::changed);
+        draft.onChange(() -> {
+            keeper.typed();
+            changed();
+        });
         changed();
+        desk.later(() -> desk.logbook().findDraft(machineId.orElse(NEW), STOP), kept -> kept.ifPresent(half -> {
+            draft.fill(Draft.fromJson(half.content()));
+            desk.tell("What was half typed here is back.");
+        }));
     }
 
     private Node head() {
@@ -152,6 +165,7 @@ public final class PlatePage extends HBox {
                 choice.getItems().add("");
                 field.choices().forEach(name -> choice.getItems().add(PlateField.said(name)));
                 choice.setValue(PlateField.said(draft.text(field.path())));
+                draft.onChange(() -> choice.setValue(PlateField.said(draft.text(field.path()))));
                 choice.setOnAction(event -> draft.type(field.path(), PlateField.unsaid(choice.getValue()), UnitChoice.METRIC));
                 box.getChildren().add(choice);
                 goesOn(choice);
@@ -199,7 +213,7 @@ public final class PlatePage extends HBox {
                 sheet.understood(field.name()), draft.typed(field.name()), units));
         problems.forEach((path, label) -> {
             String why = sheet.problems().get(path);
-            label.setText(why == null ? "" : Character.toUpperCase(why.charAt(0)) + why.substring(1) + ".");
+            label.setText(why == null ? "" : Words.sentence(why));
             label.setManaged(why != null);
         });
         drawing.show(plate.map(PlatePage::figure).orElse(Figure.EMPTY), "the machine to scale");
@@ -241,7 +255,7 @@ public final class PlatePage extends HBox {
                 : draft.text("name").isBlank() ? "Type the machine's name."
                 : draft.text("family").isBlank() ? "Choose its family." : "Put right what is marked.";
         parts.add(Slip.act(act, Optional.of("Every change of a plate is an entry: what was known, and since when.")));
-        sheet.others().forEach(why -> parts.add(Slip.quiet(Character.toUpperCase(why.charAt(0)) + why.substring(1) + ".")));
+        sheet.others().forEach(why -> parts.add(Slip.quiet(Words.sentence(why))));
         slip.show(parts);
         List<Node> bottom = new ArrayList<>();
         if (!told.isEmpty()) {
@@ -257,6 +271,7 @@ public final class PlatePage extends HBox {
         record.getStyleClass().setAll("button", "strong");
         record.setGraphic(Words.label("Ctrl+Enter", "small"));
         record.setContentDisplay(ContentDisplay.RIGHT);
+        record.setGraphicTextGap(12);
         record.setMaxWidth(Double.MAX_VALUE);
         record.setAlignment(Pos.CENTER);
         record.setDisable(!ready);
@@ -283,9 +298,14 @@ public final class PlatePage extends HBox {
         String id = machineId.orElseGet(() -> UUID.randomUUID().toString());
         Body.PlateSet body = new Body.PlateSet(plate.get(), sheet.asTyped());
         Entry.Stamp stamp = desk.stamp();
-        desk.later(() -> desk.logbook().append(id, body, stamp), entry -> desk.refresh(() -> navigator.stop(id, "site-climate")), refused -> {
+        keeper.stop();
+        desk.later(() -> {
+            Entry entry = desk.logbook().append(id, body, stamp);
+            desk.logbook().dropDraft(machineId.orElse(NEW), STOP);
+            return entry;
+        }, entry -> desk.refresh(() -> navigator.stop(id, "site-climate")), refused -> {
             recording = false;
-            told = Character.toUpperCase(refused.getMessage().charAt(0)) + refused.getMessage().substring(1) + ".";
+            told = Words.sentence(refused.getMessage());
             showSlip();
         });
     }

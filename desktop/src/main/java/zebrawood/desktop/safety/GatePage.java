@@ -202,7 +202,7 @@ public final class GatePage implements StopView {
             remark.clear();
             say("");
             recorded.run();
-        }, refused -> say(capital(refused.getMessage()) + "."));
+        }, refused -> say(Words.sentence(refused.getMessage())));
     }
 
     private void say(String sentence) {

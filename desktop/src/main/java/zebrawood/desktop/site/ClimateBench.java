@@ -82,10 +82,8 @@ public final class ClimateBench implements Bench<ClimateReadings, ClimateFinding
     public Map<String, Draft.Text> texts(ClimateReadings readings, Map<String, String> asTyped, boolean whole) {
         Map<String, Draft.Text> texts = new HashMap<>();
         if (whole) {
-            texts.put(TEMPERATURE, new Draft.Text(
-                    Amount.exact(readings.airTemperatureC()) + " C", UnitChoice.METRIC));
-            texts.put(HUMIDITY, new Draft.Text(
-                    asTyped.getOrDefault(HUMIDITY, Amount.exact(readings.relativeHumidityPct())), UnitChoice.METRIC));
+            texts.put(TEMPERATURE, Draft.retyped(asTyped.get(TEMPERATURE), readings.airTemperatureC(), Quantity.TEMPERATURE));
+            texts.put(HUMIDITY, Draft.retyped(asTyped.get(HUMIDITY), readings.relativeHumidityPct(), Quantity.SHARE));
         }
         return texts;
     }

@@ -91,7 +91,7 @@ public final class Solver {
         try {
             R bound = Binder.bind(readings, procedure.readingsType());
             if (refusals.isEmpty()) {
-                return solved(id.orElseThrow(), procedure.evaluate(bound));
+                return evaluated(procedure, id.orElseThrow(), bound);
             }
         } catch (ReadingException refused) {
             refusals.addAll(refused.refusals());
@@ -102,6 +102,18 @@ public final class Solver {
             }));
         }
         return refused(id, refusals);
+    }
+
+    /** A number so extreme that a finding overflows is refused like any other; the rest of the file goes on. */
+    private static <R extends Record, F extends Record> Answer evaluated(Procedure<R, F> procedure, String id, R readings) {
+        try {
+            return solved(id, procedure.evaluate(readings));
+        } catch (ReadingException refused) {
+            throw refused;
+        } catch (IllegalArgumentException | ArithmeticException overflow) {
+            return refused(Optional.of(id), List.of(new Refusal("readings",
+                    "these numbers are too large or too small to compute with", Refusal.Kind.TIED)));
+        }
     }
 
     private static Refusal withinReadings(Refusal refusal) {

@@ -10,6 +10,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
 import zebrawood.core.controller.ControllerSettings;
 import zebrawood.core.focus.FocusRamp;
@@ -70,6 +71,38 @@ class SolverTest {
             assertThat(answers.get(2 * i).path("error").path("message").asText()).isNotBlank();
             assertThat(answers.get(2 * i + 1).path("verdict").asText()).isEqualTo("PASS");
         }
+    }
+
+    /** Any finite number whatever is answered: with a finding of finite numbers, or with a refusal. */
+    @Test
+    void noNumberHoweverExtremeStopsTheRun() throws IOException {
+        SplittableRandom random = new SplittableRandom(308);
+        String[] odd = {"0", "-0.0", "1e308", "-1e308", "4.9e-324", "1e-300", "1e150", "-1", "1", "180", "10600", "0.2", "7", "100", "66.6"};
+        StringBuilder lines = new StringBuilder();
+        int count = 6_000;
+        for (int i = 0; i < count; i++) {
+            StringBuilder marks = new StringBuilder();
+            for (int m = 0; m < 5; m++) {
+                marks.append(m == 0 ? "" : ",").append("{\"positionMm\":").append(pick(odd, random)).append(",\"widthMm\":").append(pick(odd, random)).append('}');
+            }
+            lines.append(switch (i % 3) {
+                case 0 -> "{\"procedure\":\"site-climate\",\"readings\":{\"airTemperatureC\":" + random.nextInt(-45, 61) + ",\"relativeHumidityPct\":" + pick(odd, random)
+                        + ",\"limits\":{\"minTemperatureC\":-60,\"maxTemperatureC\":" + random.nextInt(-60, 151) + ",\"maxHumidityPct\":" + pick(odd, random) + "}}}";
+                case 1 -> "{\"procedure\":\"focus-ramp\",\"readings\":{\"wavelengthNm\":" + pick(odd, random) + ",\"gapAtStartMm\":" + pick(odd, random) + ",\"runMm\":"
+                        + pick(odd, random) + ",\"riseMm\":" + pick(odd, random) + ",\"lastBestGapMm\":" + pick(odd, random) + ",\"marks\":[" + marks + "]}}";
+                default -> "{\"procedure\":\"controller-settings\",\"readings\":{\"settingsText\":\"$30=" + random.nextInt(9) + "\\n$110=" + "9".repeat(random.nextInt(1, 400))
+                        + "\",\"need\":{\"tool\":\"laser\",\"travelMm\":{\"x\":1,\"y\":1},\"limitSwitches\":true,\"senderMaxS\":" + pick(odd, random) + ",\"maxS\":" + pick(odd, random) + "}}}";
+            }).append('\n');
+        }
+        List<JsonNode> answers = solve(lines.toString().getBytes(StandardCharsets.UTF_8));
+
+        assertThat(answers).hasSize(count);
+        assertThat(answers).allMatch(answer -> answer.has("error") ^ answer.has("finding"));
+        assertThat(answers).filteredOn(answer -> answer.has("finding")).hasSizeGreaterThan(300);
+    }
+
+    private static String pick(String[] odd, SplittableRandom random) {
+        return odd[random.nextInt(odd.length)];
     }
 
     @Test

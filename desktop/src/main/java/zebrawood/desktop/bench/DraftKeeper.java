@@ -1,0 +1,61 @@
+package zebrawood.desktop.bench;
+
+import java.time.Instant;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+import java.util.function.Consumer;
+import javafx.animation.PauseTransition;
+import javafx.util.Duration;
+import zebrawood.desktop.desk.Desk;
+import zebrawood.logbook.store.Logbook;
+
+/** Keeps a draft in the logbook's folder a moment after each keystroke, so that a crash or a kill loses nothing. */
+public final class DraftKeeper {
+
+    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm:ss", Locale.ENGLISH);
+
+    private final Desk desk;
+    private final String machineId;
+    private final String stop;
+    private final Draft draft;
+    private final Consumer<String> told;
+    private final PauseTransition pause = new PauseTransition(Duration.millis(300));
+
+    /** @param told is told that the draft is kept, and when */
+    public DraftKeeper(Desk desk, String machineId, String stop, Draft draft, Consumer<String> told) {
+        this.desk = desk;
+        this.machineId = machineId;
+        this.stop = stop;
+        this.draft = draft;
+        this.told = told;
+        pause.setOnFinished(event -> keep());
+    }
+
+    /** Something was typed. */
+    public void typed() {
+        pause.playFromStart();
+    }
+
+    /** What is being recorded needs no draft any more. */
+    public void stop() {
+        pause.stop();
+    }
+
+    /** Keeps what stands there now; an empty draft is dropped. */
+    public void keep() {
+        pause.stop();
+        Instant at = desk.now();
+        if (draft.isEmpty()) {
+            desk.later(() -> {
+                desk.logbook().dropDraft(machineId, stop);
+                return at;
+            }, kept -> told.accept(""));
+        } else {
+            String json = draft.toJson();
+            desk.later(() -> {
+                desk.logbook().keepDraft(machineId, stop, new Logbook.Draft(json, at));
+                return at;
+            }, kept -> told.accept("draft kept " + CLOCK.format(desk.local(kept))));
+        }
+    }
+}
