@@ -74,10 +74,10 @@ public record RampReadings(
                 .above("runMm", runMm, 0)
                 .finite("riseMm", riseMm)
                 .that(riseMm != 0, "riseMm", "a plate without rise shows no focus; raise one end of it")
-                .that(quick || measured, "marks", "neither widths nor the thinnest place is given")
-                .that(!measured || given.size() >= LEAST_MARKS, "marks",
+                .enough(quick || measured, "marks", "neither widths nor the thinnest place is given")
+                .enough(!measured || given.size() >= LEAST_MARKS, "marks",
                         given.size() + " widths read, at least " + LEAST_MARKS + " are needed")
-                .that(!measured || given.size() < LEAST_MARKS || places(given) >= LEAST_PLACES, "marks",
+                .enough(!measured || given.size() < LEAST_MARKS || places(given) >= LEAST_PLACES, "marks",
                         "the widths stand at fewer than " + LEAST_PLACES + " different places")
                 .above("widthErrorMm", widthErrorMm, 0)
                 .finite("thinnestPositionMm", thinnestPositionMm)

@@ -109,6 +109,14 @@ public final class Checks {
         return this;
     }
 
+    /** Refused with these words as still missing unless there is enough of it. */
+    public Checks enough(boolean enough, String field, String why) {
+        if (!enough) {
+            refusals.add(new Refusal(field, why, Refusal.Kind.MISSING));
+        }
+        return this;
+    }
+
     /** What ties components together: asked only when all components are possible by themselves. */
     public Checks tie(BooleanSupplier holds, String field, String why) {
         ties.add(new Tie(holds, field, why));

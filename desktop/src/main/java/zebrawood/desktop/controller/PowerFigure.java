@@ -64,7 +64,7 @@ public final class PowerFigure implements Exhibit<SettingsReadings, SettingsFind
     private static void draw(Pen pen, SettingsFinding.PowerScales power, double width, double height) {
         boolean narrow = width < 540;
         double from = narrow ? 54 : Math.max(90, width * 0.14);
-        double to = narrow ? width - 106 : Math.max(from + 150, width - Math.max(184, width * 0.34));
+        double to = narrow ? width - 106 : Math.max(from + 150, width - Math.max(246, width * 0.34));
         Axis y = new Axis(0, 100, height - 14, 36);
         double most = power.comesOutPct(100);
         pen.text(from + BAR / 2, 16, "asked for", Lettering.TEXT_BOLD, Tone.INK, Anchor.MIDDLE);
@@ -86,8 +86,12 @@ public final class PowerFigure implements Exhibit<SettingsReadings, SettingsFind
         double middle = (from + BAR + to) / 2;
         pen.text(middle, 30, "100 % is sent as S " + Amount.exact(power.senderMaxS()), Lettering.SMALL, tone, Anchor.MIDDLE);
         if (narrow) {
-            String most100 = saturates <= 100 ? "all from " + Amount.percent(saturates, 0).text(UnitChoice.METRIC) : Amount.percent(most, 0).text(UnitChoice.METRIC);
-            pen.text(to + BAR + 12, y.at(most) + 5, most100, saturates <= 100 ? Lettering.SMALL : Lettering.HEAD, tone);
+            boolean saturated = saturates <= 100;
+            String figure = Amount.percent(saturated ? saturates : most, 0).text(UnitChoice.METRIC);
+            if (saturated) {
+                pen.text(to + BAR + 12, y.at(most) + 4, "all from", Lettering.SMALL, tone);
+            }
+            pen.text(to + BAR + 12, y.at(most) + (saturated ? 22 : 5), figure, Lettering.HEAD, tone);
             return;
         }
         double noteX = to + BAR + 66;

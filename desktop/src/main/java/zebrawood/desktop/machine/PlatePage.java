@@ -41,6 +41,8 @@ import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
 import zebrawood.desktop.figure.Anchor;
 import zebrawood.desktop.figure.Figure;
+import zebrawood.desktop.figure.Path;
+import zebrawood.desktop.figure.Pen;
 import zebrawood.desktop.figure.Stroke;
 import zebrawood.desktop.shop.MachineFigure;
 import zebrawood.desktop.theme.Lettering;
@@ -216,7 +218,7 @@ public final class PlatePage extends HBox {
             label.setText(why == null ? "" : Words.sentence(why));
             label.setManaged(why != null);
         });
-        drawing.show(plate.map(PlatePage::figure).orElse(Figure.EMPTY), "the machine to scale");
+        drawing.show(plate.map(PlatePage::figure).orElse(PlatePage::nothingYet), "the machine to scale");
         showSlip();
     }
 
@@ -224,6 +226,13 @@ public final class PlatePage extends HBox {
         Map<String, Draft.Text> texts = new HashMap<>();
         PlateField.texts(plate).forEach((path, text) -> texts.put(path, new Draft.Text(text, UnitChoice.METRIC)));
         return texts;
+    }
+
+    private static void nothingYet(Pen pen, double width, double height) {
+        double floor = height - 22;
+        pen.line(0, floor, Math.min(width, 560), floor, Stroke.of(Tone.INK, 1.5));
+        pen.stroke(Path.rectangle(60, 20, 170, floor - 20), Stroke.dashed(Tone.QUIET, 1.4, 6));
+        pen.text(250, floor - 60, "It stands here to scale as soon as it has a name and a family.", Lettering.TEXT, Tone.QUIET);
     }
 
     private static Figure figure(Plate plate) {

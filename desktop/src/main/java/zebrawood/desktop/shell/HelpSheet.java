@@ -5,6 +5,7 @@ import java.util.stream.IntStream;
 import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import zebrawood.core.procedure.Help;
 import zebrawood.desktop.bench.Words;
@@ -29,6 +30,7 @@ final class HelpSheet extends VBox {
         ScrollPane scroll = new ScrollPane(text);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
         Button done = new Button("Back to work");
         done.getStyleClass().setAll("button", "strong");
         done.setOnAction(event -> close.run());

@@ -15,6 +15,7 @@ import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.safety.FirstLight;
@@ -60,6 +61,7 @@ final class Jump extends VBox {
                 setOnMouseClicked(empty || target == null ? null : event -> go(target));
             }
         });
+        VBox.setVgrow(list, Priority.ALWAYS);
         getChildren().addAll(typed, list);
         search("");
         Platform.runLater(typed::requestFocus);

@@ -43,6 +43,7 @@ public final class ShopPage extends VBox {
     private final Desk desk;
     private final Navigator navigator;
     private final Floor floor;
+    private final ScrollPane floorScroll = new ScrollPane();
     private final VBox next = new VBox();
     private final Label heading = Words.label("", "title");
     private final Button add = new Button("Add a machine");
@@ -62,7 +63,7 @@ public final class ShopPage extends VBox {
         VBox words = new VBox(2, heading, Words.label("Machines stand at one scale. Shape and word say how each one stands.", "caption"));
         HBox head = new HBox(12, words, gap, add);
         head.setPadding(new Insets(16, 28, 0, 28));
-        ScrollPane floorScroll = new ScrollPane(floor);
+        floorScroll.setContent(floor);
         floorScroll.setFitToHeight(true);
         floorScroll.setPannable(true);
         floorScroll.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
@@ -92,14 +93,22 @@ public final class ShopPage extends VBox {
     private void show() {
         List<MachineStatus> machines = desk.machines().get();
         long waiting = machines.stream().filter(machine -> machine.state() != MachineState.IN_ORDER).count();
-        heading.setText(machines.isEmpty() ? "Add your first machine"
+        heading.setText(machines.isEmpty() ? "No machine stands here yet"
                 : waiting == 0 ? "All machines are in order"
                 : waiting == 1 ? "One machine is waiting for you" : waiting + " machines are waiting for you");
         floor.show(machines);
         List<Todo> todo = Route.next(machines);
         next.getChildren().clear();
         if (machines.isEmpty()) {
-            next.getChildren().add(Words.wrapped("A name and a family are enough to begin. What else a stop needs it will say.", "by-hand"));
+            Button begin = new Button("Add the first machine");
+            begin.setId("add-first");
+            begin.getStyleClass().setAll("button", "strong");
+            begin.setOnAction(event -> navigator.addMachine());
+            VBox.setMargin(begin, new Insets(16, 0, 0, 0));
+            next.getChildren().addAll(
+                    Words.wrapped("An empty floor", "act"),
+                    Words.wrapped("A name and a family are enough to begin. What else a stop needs it will say.", "by-hand"),
+                    begin);
         } else {
             next.getChildren().add(Words.label(todo.isEmpty() ? "Nothing to do: everything checked passes, and nothing is due this week"
                     : "Next, most urgent first", "head"));
@@ -177,6 +186,9 @@ public final class ShopPage extends VBox {
             ground.setManaged(false);
             double x = 28;
             double spread = machines.isEmpty() ? 0 : Math.max(0, (available - 56 - wide(scale, least)) / machines.size());
+            floorScroll.setVisible(!machines.isEmpty());
+            floorScroll.setManaged(!machines.isEmpty());
+            add.setVisible(!machines.isEmpty());
             for (MachineStatus machine : machines) {
                 double width = Math.max(least, MachineFigure.widthMm(machine.plate()) * scale + STAND_GAP) + spread;
                 Node stand = stand(machine, scale, width);

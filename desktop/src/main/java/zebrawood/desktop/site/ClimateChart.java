@@ -189,8 +189,9 @@ public final class ClimateChart implements Exhibit<ClimateReadings, ClimateFindi
             pen.circle(atX, atY, 6.5, Tone.READING);
             String here = Amount.celsius(found.airTemperatureC(), 1).text(units) + ", " + Amount.percent(found.relativeHumidityPct(), 0).text(units);
             boolean wayRight = found.remedies().stream().anyMatch(remedy -> remedy.toTemperatureC().orElse(-99) > found.airTemperatureC());
-            boolean onLeft = wayRight || atX > (left + right) / 2;
             boolean small = right - left < 360;
+            double room = pen.textWidth(here, small ? Lettering.TEXT_BOLD : Lettering.HEAD);
+            boolean onLeft = (wayRight || atX > (left + right) / 2) && atX - 12 - room > left;
             pen.text(onLeft ? atX - 12 : atX + 12, atY - 9, here, small ? Lettering.TEXT_BOLD : Lettering.HEAD, Tone.READING, onLeft ? Anchor.END : Anchor.START);
         }
 
