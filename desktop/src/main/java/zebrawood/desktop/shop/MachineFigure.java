@@ -76,89 +76,100 @@ public final class MachineFigure {
         return floor - mm * scale;
     }
 
+    /** A length upwards as it is on a machine of usual height; less on a lower one. px */
+    private double high(double mm) {
+        return mm * Math.min(scale, height / 950);
+    }
+
+    /** A length across as it is on a machine of usual width; less on a narrower one. px */
+    private double wide(double mm) {
+        return mm * Math.min(scale, width / 820);
+    }
+
     private void lidded() {
         double left = x - width / 2;
         double top = floor - height;
-        double lid = 150 * scale;
-        feet(left, 130);
-        box(left, top + lid, width, height - lid - 130 * scale, Tone.RAISED, EDGE);
-        Path cover = new Path().move(left, top + lid).line(left + 100 * scale, top).line(left + width - 100 * scale, top).line(left + width, top + lid).close();
+        double lid = high(150);
+        feet(left, high(130));
+        box(left, top + lid, width, height - lid - high(130), Tone.RAISED, EDGE);
+        Path cover = new Path().move(left, top + lid).line(left + wide(100), top).line(left + width - wide(100), top).line(left + width, top + lid).close();
         pen.fill(cover, Tone.RAISED);
         pen.stroke(cover, EDGE);
-        box(left + 170 * scale, top + 40 * scale, width - 340 * scale, 85 * scale, Tone.BAND, THIN);
-        pen.line(left, top + 470 * scale, left + width, top + 470 * scale, THIN);
-        pen.line(left + 110 * scale, top + 330 * scale, left + width * 0.66, top + 330 * scale, LIGHT);
-        box(left + width - 230 * scale, top + 270 * scale, 140 * scale, 100 * scale, Tone.BAND, THIN);
+        box(left + wide(170), top + high(40), width - wide(340), high(85), Tone.BAND, THIN);
+        pen.line(left, top + high(470), left + width, top + high(470), THIN);
+        pen.line(left + wide(110), top + high(330), left + width * 0.66, top + high(330), LIGHT);
+        box(left + width - wide(230), top + high(270), wide(140), high(100), Tone.BAND, THIN);
     }
 
     private void cabinet() {
         double left = x - width / 2;
         double top = floor - height;
-        feet(left, 60);
-        box(left, top, width, height - 60 * scale, Tone.RAISED, EDGE);
-        box(left + 90 * scale, top + 95 * scale, width - 180 * scale, height * 0.34, Tone.BAND, THIN);
-        pen.circle(x, top + 50 * scale, 2.4, Tone.INK);
-        pen.line(left + 120 * scale, top + height * 0.5, left + width - 120 * scale, top + height * 0.5, THIN);
-        pen.line(left + 180 * scale, top + 95 * scale + height * 0.27, left + width - 180 * scale, top + 95 * scale + height * 0.27, LIGHT);
+        feet(left, high(60));
+        box(left, top, width, height - high(60), Tone.RAISED, EDGE);
+        box(left + wide(90), top + high(95), width - wide(180), height * 0.34, Tone.BAND, THIN);
+        pen.circle(x, top + high(50), 2.4, Tone.INK);
+        pen.line(left + wide(120), top + height * 0.5, left + width - wide(120), top + height * 0.5, THIN);
+        pen.line(left + wide(180), top + high(95) + height * 0.27, left + width - wide(180), top + high(95) + height * 0.27, LIGHT);
     }
 
     private void diode() {
         double left = x - width / 2;
         double top = floor - height;
-        table(left, width, Math.min(TABLE_MM, height / scale - 350));
-        double deck = up(Math.min(TABLE_MM, height / scale - 350));
-        double post = 90 * scale;
-        box(left + 50 * scale, top + 110 * scale, post, deck - 120 * scale - top - 110 * scale, Tone.RAISED, EDGE);
-        box(left + width - 50 * scale - post, top + 110 * scale, post, deck - 120 * scale - top - 110 * scale, Tone.RAISED, EDGE);
-        box(left, deck - 120 * scale, width, 120 * scale, Tone.RAISED, EDGE);
-        box(left, top + 30 * scale, width, 115 * scale, Tone.RAISED, EDGE);
-        box(x - 150 * scale, top, 150 * scale, 280 * scale, Tone.BAND, THIN);
-        box(x + 30 * scale, top + 60 * scale, 110 * scale, 170 * scale, Tone.RAISED, EDGE);
-        pen.line(x + 85 * scale, top + 230 * scale, x + 85 * scale, deck - 120 * scale, LIGHT);
+        double tableMm = Math.min(TABLE_MM, height / scale * 0.6);
+        table(left, width, tableMm);
+        double deck = up(tableMm);
+        double post = wide(90);
+        box(left + wide(50), top + high(110), post, deck - high(120) - top - high(110), Tone.RAISED, EDGE);
+        box(left + width - wide(50) - post, top + high(110), post, deck - high(120) - top - high(110), Tone.RAISED, EDGE);
+        box(left, deck - high(120), width, high(120), Tone.RAISED, EDGE);
+        box(left, top + high(30), width, high(115), Tone.RAISED, EDGE);
+        box(x - wide(150), top, wide(150), high(230), Tone.BAND, THIN);
+        box(x + wide(30), top + high(60), wide(110), high(140), Tone.RAISED, EDGE);
+        pen.line(x + wide(85), top + high(200), x + wide(85), deck - high(120), LIGHT);
     }
 
     private void galvo(Family family) {
         double left = x - width / 2;
         double top = floor - height;
-        double tableMm = Math.min(TABLE_MM, height / scale - 500);
+        double tableMm = Math.min(TABLE_MM, height / scale * 0.5);
         table(left, width, tableMm);
         double deck = up(tableMm);
-        box(left, deck - 95 * scale, width, 95 * scale, Tone.RAISED, EDGE);
+        box(left, deck - high(95), width, high(95), Tone.RAISED, EDGE);
         double column = x + width * 0.27;
-        box(column, top, 115 * scale, deck - 95 * scale - top, Tone.RAISED, EDGE);
+        box(column, top, wide(115), deck - high(95) - top, Tone.RAISED, EDGE);
         double headLeft = x - width * 0.36;
-        box(headLeft, top + 90 * scale, column + 115 * scale - headLeft, 120 * scale, Tone.RAISED, EDGE);
-        double lens = headLeft + 150 * scale;
-        double lensTop = top + 210 * scale;
-        Path body = new Path().move(lens - 120 * scale, lensTop).line(lens + 120 * scale, lensTop).line(lens + 70 * scale, lensTop + 105 * scale)
-                .line(lens - 70 * scale, lensTop + 105 * scale).close();
+        box(headLeft, top + high(90), column + wide(115) - headLeft, high(120), Tone.RAISED, EDGE);
+        double lens = headLeft + wide(150);
+        double lensTop = top + high(210);
+        Path body = new Path().move(lens - wide(120), lensTop).line(lens + wide(120), lensTop).line(lens + wide(70), lensTop + high(105))
+                .line(lens - wide(70), lensTop + high(105)).close();
         pen.fill(body, Tone.BAND);
         pen.stroke(body, THIN);
-        double spread = (family == Family.GALVO_UV ? 90 : 150) * scale;
-        pen.line(lens, lensTop + 110 * scale, lens - spread, deck - 95 * scale, LIGHT);
-        pen.line(lens, lensTop + 110 * scale, lens + spread, deck - 95 * scale, LIGHT);
+        double spread = wide(family == Family.GALVO_UV ? 90 : 150);
+        pen.line(lens, lensTop + high(110), lens - spread, deck - high(95), LIGHT);
+        pen.line(lens, lensTop + high(110), lens + spread, deck - high(95), LIGHT);
     }
 
     private void sheet() {
         double left = x - width / 2;
         double top = floor - height;
-        double bed = up(820);
-        feet(left, 110);
-        box(left, bed, width, 710 * scale, Tone.RAISED, EDGE);
+        double bed = floor - high(560);
+        feet(left, high(80));
+        box(left, bed, width, high(480), Tone.RAISED, EDGE);
         pen.line(left, bed, left + width, bed, Stroke.of(Tone.INK, 3));
-        for (double tooth = left + 80 * scale; tooth < left + width - 20 * scale; tooth += 125 * scale) {
-            pen.line(tooth, bed, tooth, bed + 75 * scale, THIN);
+        for (double tooth = left + wide(40); tooth < left + width - wide(15); tooth += 125 * scale) {
+            pen.line(tooth, bed, tooth, bed + high(50), THIN);
         }
-        box(left + 30 * scale, top + 40 * scale, width - 60 * scale, 145 * scale, Tone.RAISED, EDGE);
-        pen.line(left + 60 * scale, top + 185 * scale, left + 60 * scale, bed, THIN);
-        pen.line(left + width - 60 * scale, top + 185 * scale, left + width - 60 * scale, bed, THIN);
-        double head = x + 220 * scale;
-        box(head - 85 * scale, top, 170 * scale, 320 * scale, Tone.RAISED, EDGE);
-        Path nozzle = new Path().move(head - 60 * scale, top + 320 * scale).line(head + 60 * scale, top + 320 * scale)
-                .line(head + 25 * scale, top + 410 * scale).line(head - 25 * scale, top + 410 * scale).close();
+        box(left + wide(15), top + high(30), width - wide(30), high(100), Tone.RAISED, EDGE);
+        pen.line(left + wide(30), top + high(130), left + wide(30), bed, THIN);
+        pen.line(left + width - wide(30), top + high(130), left + width - wide(30), bed, THIN);
+        double head = x + wide(95);
+        box(head - wide(38), top, wide(76), high(220), Tone.RAISED, EDGE);
+        Path nozzle = new Path().move(head - wide(27), top + high(220)).line(head + wide(27), top + high(220))
+                .line(head + wide(11), top + high(280)).line(head - wide(11), top + high(280)).close();
         pen.fill(nozzle, Tone.BAND);
         pen.stroke(nozzle, THIN);
-        pen.line(head, top + 410 * scale, head, bed, LIGHT);
+        pen.line(head, top + high(280), head, bed, LIGHT);
     }
 
     private void table(double left, double width, double heightMm) {
@@ -166,10 +177,10 @@ public final class MachineFigure {
         pen.line(left + width - 40 * scale, floor, left + width - 40 * scale, up(heightMm), THIN);
     }
 
-    private void feet(double left, double heightMm) {
+    private void feet(double left, double heightPx) {
         Stroke foot = Stroke.of(Tone.INK, 4);
-        pen.line(left + 90 * scale, up(heightMm), left + 90 * scale, floor, foot);
-        pen.line(left + width - 90 * scale, up(heightMm), left + width - 90 * scale, floor, foot);
+        pen.line(left + wide(90), floor - heightPx, left + wide(90), floor, foot);
+        pen.line(left + width - wide(90), floor - heightPx, left + width - wide(90), floor, foot);
     }
 
     private void box(double left, double top, double w, double h, Tone fill, Stroke edge) {

@@ -1,0 +1,157 @@
+package zebrawood.desktop.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.File;
+import java.io.IOException;
+import java.io.RandomAccessFile;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.control.Hyperlink;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import zebrawood.core.entry.Body;
+import zebrawood.core.entry.Entry;
+import zebrawood.desktop.Catalogue;
+import zebrawood.desktop.demo.DemoShop;
+import zebrawood.desktop.route.RoutePage;
+import zebrawood.desktop.shots.Nodes;
+
+/** Whatever is typed or dropped: a sentence beside it, nothing lost, nothing recorded. */
+class BadInputTest {
+
+    @TempDir
+    Path folder;
+
+    @TempDir
+    Path files;
+
+    @Test
+    void badInputGetsASentenceAndNothingIsLost() throws IOException {
+        DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
+        try (Seat seat = new Seat(folder)) {
+            long before = seat.desk.logbook().count(Optional.empty());
+            fields(seat);
+            ramp(seat);
+            dropped(seat);
+            assertThat(seat.desk.logbook().count(Optional.empty())).isEqualTo(before);
+            quickSchool(seat);
+            assertThat(folder.resolve("report.txt")).doesNotExist();
+        }
+    }
+
+    private static void stop(Seat seat, String machine, String stop) {
+        Seat.onScreen(() -> {
+            seat.shell().stop(seat.desk.logbook().findMachine(machine).orElseThrow().id(), stop);
+            return null;
+        });
+        seat.until("the stop is open", () -> seat.has("again") && seat.desk.isIdle());
+        Seat.onScreen(() -> {
+            ((Button) seat.find("again")).fire();
+            return null;
+        });
+    }
+
+    private static void type(Seat seat, String field, String text) {
+        Seat.onScreen(() -> {
+            Nodes.type(seat.shell().scene().getRoot(), field, text);
+            return null;
+        });
+    }
+
+    private static void fields(Seat seat) {
+        stop(seat, "Wren", "site-climate");
+        type(seat, "relativeHumidityPct", "46");
+        String[][] cases = {
+            {"warm", "Type a number"}, {"NaN", "Type a number"}, {"1e308", "too large"}, {"-60", "-60 is outside -45 to 60."}, {"1,200", "two ways"}, {"21 parsecs", "is no unit here"}, {"5 6", "two numbers"}
+        };
+        for (String[] each : cases) {
+            type(seat, "airTemperatureC", each[0]);
+            seat.until(each[0] + " gets a sentence", () -> seat.says(each[1]) || seat.says(each[1].substring(0, 1).toUpperCase(Locale.ROOT) + each[1].substring(1)));
+            assertThat(seat.words("airTemperatureC")).isEqualTo(each[0]);
+            assertThat(seat.words("relativeHumidityPct")).isEqualTo("46");
+        }
+        Seat.onScreen(() -> {
+            seat.find("airTemperatureC").requestFocus();
+            return null;
+        });
+        seat.press(KeyCode.CONTROL, KeyCode.ENTER);
+        seat.until("nothing is recorded", () -> seat.words("told").startsWith("Nothing is recorded yet"));
+        Seat.onScreen(() -> {
+            seat.find("relativeHumidityPct").requestFocus();
+            seat.find("airTemperatureC").requestFocus();
+            return null;
+        });
+        type(seat, "airTemperatureC", "");
+        seat.until("an empty field is asked for, not blamed", () -> seat.words("act").equals("Read the air temperature."));
+        seat.press(KeyCode.CONTROL, KeyCode.Z);
+        seat.until("what was there is back", () -> !seat.words("airTemperatureC").isEmpty());
+        seat.press(KeyCode.CONTROL, KeyCode.Y);
+        seat.until("and gone again", () -> seat.words("airTemperatureC").isEmpty());
+    }
+
+    private static void ramp(Seat seat) {
+        stop(seat, "Wren", "focus-ramp");
+        type(seat, "widths[0]", "-0.4");
+        seat.until("a negative width is told with its place", () -> seat.says("At 0 mm: -0.4 must be above 0."));
+        type(seat, "widths[0]", "0.43");
+        type(seat, "riseMm", "14");
+        seat.until("a head that would strike the plate is told", () -> seat.says("Raise") || seat.says("would strike it") || seat.words("verdict").equals("TO READ"));
+        type(seat, "riseMm", "10.2");
+        for (int i = 0; i < 9; i++) {
+            type(seat, "widths[" + i + "]", "0.3");
+        }
+        seat.until("widths that hardly bend are unclear, with what to do", () -> seat.words("verdict").equals("UNCLEAR") && !seat.words("act").isEmpty());
+    }
+
+    private void dropped(Seat seat) throws IOException {
+        stop(seat, "Kestrel", "controller-settings");
+        Path nul = Files.write(files.resolve("nul.txt"), "$30=1\u0000200".getBytes(StandardCharsets.UTF_8));
+        Path picture = Files.write(files.resolve("picture.png"), new byte[] {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10});
+        Path huge = files.resolve("huge.txt");
+        try (RandomAccessFile file = new RandomAccessFile(huge.toFile(), "rw")) {
+            file.setLength(50_000_000);
+        }
+        Path oneLine = Files.writeString(files.resolve("one-line.txt"), "hello ".repeat(100_000));
+        Path wide = Files.write(files.resolve("wide.txt"), "\uFEFF$30=1200\r\n$32=1\r\n".getBytes(StandardCharsets.UTF_16LE));
+        drop(seat, nul.toFile(), "holds NUL bytes");
+        drop(seat, picture.toFile(), "is a picture");
+        drop(seat, huge.toFile(), "50.0 MB long");
+        drop(seat, files.toFile(), "is a folder");
+        drop(seat, oneLine.toFile(), "No line such as");
+        drop(seat, wide.toFile(), "2 settings, 0 lines unread");
+    }
+
+    private static void drop(Seat seat, File file, String told) {
+        Seat.onScreen(() -> {
+            ((RoutePage) seat.shell().page()).view().orElseThrow().take(file);
+            return null;
+        });
+        seat.until(file.getName() + " gets a sentence", () -> seat.says(told) || seat.says(told.toLowerCase(Locale.ROOT)));
+    }
+
+    private static void quickSchool(Seat seat) {
+        stop(seat, "Heron", "focus-ramp");
+        Seat.onScreen(() -> {
+            ((Hyperlink) seat.find("school")).fire();
+            return null;
+        });
+        type(seat, "thinnestPositionMm", "90");
+        seat.until("the thinnest place alone gives a gap and says what it cannot tell", () -> seat.words("act").startsWith("Set the gap to 182.3") && seat.says("not how sure it is"));
+        Seat.onScreen(() -> {
+            seat.desk.initials().set("LO");
+            return null;
+        });
+        seat.press(KeyCode.CONTROL, KeyCode.ENTER);
+        seat.until("it is recorded", () -> seat.words("told").startsWith("Recorded as no. "));
+        String heron = seat.desk.logbook().findMachine("Heron").orElseThrow().id();
+        Entry entry = seat.desk.logbook().history(heron).of("focus-ramp").get(0);
+        assertThat(((Body.Measured) entry.body()).asTyped()).containsEntry("thinnestPositionMm", "90");
+    }
+}
