@@ -9,6 +9,7 @@ import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Change;
 import zebrawood.core.safety.Bar;
 import zebrawood.core.safety.FirstLight;
+import zebrawood.core.units.UnitChoice;
 
 class RouteTest {
 
@@ -115,5 +116,48 @@ class RouteTest {
                 .startsWith(Todo.Urgency.FAILED, Todo.Urgency.GATE_SHUT)
                 .containsSubsequence(Todo.Urgency.LATE, Todo.Urgency.LATE);
         assertThat(Route.next(List.of(laterLate, late))).extracting(Todo::when).startsWith("4 days late", "2 days late");
+    }
+
+    /** State follows from the entries and the time handed in, nothing else: asked twice, or in another order, it is the same. */
+    @Test
+    void stateIsAFunctionOfEntriesAndTime() {
+        Lived lived = new Lived().climate(0, 50).gate(1).ramp(2).happened(9, Change.LENS_CHANGED).climate(30, 90).ramp(31);
+        for (int day = 0; day < 140; day += 7) {
+            assertThat(lived.at(day)).isEqualTo(lived.at(day));
+        }
+        assertThat(lived.at(40)).isNotEqualTo(lived.at(120));
+    }
+
+    @Test
+    void aMachineWithAnOpenStopIsHalfCommissionedAndToldWhatComesNext() {
+        MachineStatus machine = new Lived().climate(0, 50).gate(1).at(2);
+
+        assertThat(machine.state()).isEqualTo(MachineState.HALF_COMMISSIONED);
+        assertThat(machine.detail()).isEqualTo("Ramp line: not done yet");
+        assertThat(machine.todo()).singleElement().satisfies(todo -> {
+            assertThat(todo.urgency()).isEqualTo(Todo.Urgency.OPEN);
+            assertThat(todo.stop()).isEqualTo("focus-ramp");
+        });
+    }
+
+    @Test
+    void theKeyFigureAndTheFirstInstructionSpeakForAStop() {
+        MachineStatus machine = new Lived().climate(0, 90).at(1);
+
+        assertThat(machine.stop("site-climate").keyFigure().orElseThrow().in(UnitChoice.METRIC)).isEqualTo("dew 19.3 °C");
+        assertThat(machine.todo().get(0).action().in(UnitChoice.METRIC)).isEqualTo("Dry the air to 75 % or less at this temperature.");
+        assertThat(machine.todo().get(0).when()).isEqualTo("1 Jan, LO");
+        assertThat(machine.stopsBeforeGate()).isEqualTo(1);
+    }
+
+    @Test
+    void theGateHasTheBarsOfItsMachineAndIsOpenedByTheLast() {
+        MachineStatus air = new Lived().climate(0, 50).gate(1).at(2);
+        long bars = air.gate().bars().size();
+
+        assertThat(air.gate().isOpen()).isTrue();
+        assertThat(air.gate().bars()).extracting(line -> line.bar().id()).contains("fibre", "area").doesNotContain("water", "interlock");
+        assertThat(air.gate().lifted()).isEqualTo(bars);
+        assertThat(air.gate().openedBy().orElseThrow().number()).as("the last bar's entry").isEqualTo((int) bars + 2);
     }
 }

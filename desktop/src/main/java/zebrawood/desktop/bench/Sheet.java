@@ -31,6 +31,7 @@ public final class Sheet {
     private final Map<String, Double> understood = new HashMap<>();
     private final Map<String, String> fieldOfPath = new HashMap<>();
     private final List<String> others = new ArrayList<>();
+    private final List<String> missing = new ArrayList<>();
 
     private Sheet(Draft draft) {
         this.draft = draft;
@@ -151,7 +152,7 @@ public final class Sheet {
         for (Refusal refusal : refused.refusals()) {
             String field = fieldOfPath.get(refusal.field());
             if (refusal.kind() == Refusal.Kind.MISSING) {
-                continue;
+                missing.add(refusal.field());
             } else if (field != null && !draft.text(field).isBlank()) {
                 problems.putIfAbsent(field, refusal.why());
             } else if (field == null) {
@@ -172,6 +173,11 @@ public final class Sheet {
     /** What is wrong but belongs to no field. */
     public List<String> others() {
         return others;
+    }
+
+    /** Paths of what is still missing. */
+    public List<String> missing() {
+        return missing;
     }
 
     /** What was understood of a field, in base units. */

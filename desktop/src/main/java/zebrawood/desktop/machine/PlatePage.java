@@ -262,7 +262,9 @@ public final class PlatePage extends HBox {
         parts.add(slip.verdict(ready ? StopState.BEGUN : StopState.OPEN, ready ? "READY" : "TO FILL IN"));
         String act = ready ? (machineId.isPresent() ? "Record the plate." : "Record the new machine.")
                 : draft.text("name").isBlank() ? "Type the machine's name."
-                : draft.text("family").isBlank() ? "Choose its family." : "Put right what is marked.";
+                : draft.text("family").isBlank() ? "Choose its family."
+                : sheet.problems().isEmpty() ? sheet.missing().stream().findFirst().map(path -> "Still missing: " + PlateField.label(path) + ".").orElse("Look over the fields.")
+                : "Put right what is marked.";
         parts.add(Slip.act(act, Optional.of("Every change of a plate is an entry: what was known, and since when.")));
         sheet.others().forEach(why -> parts.add(Slip.quiet(Words.sentence(why))));
         slip.show(parts);

@@ -15,6 +15,8 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import zebrawood.core.controller.ControllerSettings;
+import zebrawood.core.controller.SettingsReadings;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Family;
@@ -54,6 +56,31 @@ class CertificateTest {
                     "Open points", "Cautions", "commissioned by", hash.substring(0, 8), hash.substring(56), logbook.head().hash().substring(0, 8));
             assertThat(text(logbook, logbook.findMachine("Heron").orElseThrow().id())).contains("In order: all that was checked passes");
             assertThat(text(logbook, logbook.findMachine("Dunlin").orElseThrow().id())).contains("Not in order: half commissioned", "3 of 9 bars lifted");
+        }
+    }
+
+    /** However much there is to say, it goes on on the next sheet and nothing of it is lost. */
+    @Test
+    void longReadingsGoOnOverSeveralSheets() throws IOException {
+        DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
+        try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
+            String kestrel = logbook.findMachine("Kestrel").orElseThrow().id();
+            Body.Measured last = (Body.Measured) logbook.history(kestrel).of("controller-settings").get(0).body();
+            SettingsReadings read = (SettingsReadings) last.readings();
+            StringBuilder more = new StringBuilder(read.settingsText());
+            for (int n = 1000; n < 1220; n++) {
+                more.append('$').append(n).append('=').append(n * 2).append('\n');
+            }
+            SettingsReadings longer = new SettingsReadings(more.toString(), Optional.empty(), Optional.empty(), read.need());
+            ControllerSettings procedure = new ControllerSettings();
+            logbook.append(kestrel, Body.Measured.of(procedure, longer, Map.of(), procedure.evaluate(longer), UnitChoice.METRIC),
+                    new Entry.Stamp(MOMENT.at(), MOMENT.zone(), "RV", "test"));
+            String text = text(logbook, kestrel);
+
+            for (int n = 1000; n < 1220; n++) {
+                assertThat(text).contains("number " + n);
+            }
+            assertThat(text).contains("page 1 of ", "First light, bar by bar", "Plate");
         }
     }
 

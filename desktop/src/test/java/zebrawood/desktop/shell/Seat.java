@@ -10,11 +10,13 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.BooleanSupplier;
 import javafx.application.Platform;
+import javafx.event.Event;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import org.testfx.api.FxRobot;
 import zebrawood.desktop.Catalogue;
@@ -93,6 +95,23 @@ final class Seat implements AutoCloseable {
 
     Seat press(KeyCode... keys) {
         robot.push(keys);
+        return this;
+    }
+
+    /** A key held down, as it repeats: pressed again and again, let go once. */
+    Seat hold(KeyCode key, int times) {
+        onScreen(() -> {
+            for (int i = 0; i < times; i++) {
+                Event.fireEvent(window.shell().scene().getFocusOwner(), new KeyEvent(KeyEvent.KEY_PRESSED, "", "", key, false, false, false, false));
+            }
+            return null;
+        });
+        until("what it did is done", desk::isIdle);
+        onScreen(() -> {
+            Event.fireEvent(window.shell().scene().getFocusOwner(), new KeyEvent(KeyEvent.KEY_PRESSED, "", "", key, false, false, false, false));
+            Event.fireEvent(window.shell().scene().getFocusOwner(), new KeyEvent(KeyEvent.KEY_RELEASED, "", "", key, false, false, false, false));
+            return null;
+        });
         return this;
     }
 

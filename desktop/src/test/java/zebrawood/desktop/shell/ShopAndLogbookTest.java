@@ -46,7 +46,7 @@ class ShopAndLogbookTest {
         seat.until("six machines stand on the floor", () -> seat.says("4 machines are waiting for you"));
         for (String words : new String[] {"needs adjusting", "half commissioned", "in order", "unclear", "due", "Climate, 4 days late", "Ramp line due on Monday",
             "In the job software set full power to S 1200.", "Press the emergency stop during a dry run, pilot light on."}) {
-            assertThat(Seat.<Boolean>onScreen(() -> seat.says(words))).as(words).isTrue();
+            seat.until("the shop says " + words, () -> seat.says(words));
         }
         seat.until("the most urgent line has the focus", () -> seat.focused("next-wren-controller-settings"));
         seat.enter();
