@@ -69,6 +69,7 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
     private boolean restoring;
     private boolean asksInitials;
     private boolean recording;
+    private boolean left;
     private String told = "";
 
     /** Where a page is opened. */
@@ -160,6 +161,9 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
     }
 
     private void evaluate() {
+        if (left) {
+            return;
+        }
         if (shown.isPresent()) {
             Body.Measured measured = Stop.measured(shown.get());
             Sheet sheet = Sheet.of(draft);
@@ -457,6 +461,7 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
 
     @Override
     public void leave() {
+        left = true;
         keeper.stop();
         if (shown.isEmpty() && correcting.isEmpty() && !draft.isEmpty()) {
             keeper.keep();

@@ -3,10 +3,13 @@ package zebrawood.desktop.bench;
 import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
+import java.util.Optional;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.ObservableValue;
 import javafx.beans.value.WeakChangeListener;
 import javafx.scene.AccessibleRole;
+import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.SnapshotParameters;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.control.ContextMenu;
@@ -27,6 +30,7 @@ public final class DrawingSurface extends Region {
     private final ObservableValue<Look> look;
     private final ChangeListener<Look> onLook = (value, before, now) -> requestLayout();
     private Figure figure = Figure.EMPTY;
+    private boolean offered;
 
     public DrawingSurface(ObservableValue<Look> look) {
         this.look = look;
@@ -43,8 +47,26 @@ public final class DrawingSurface extends Region {
         requestLayout();
     }
 
+    /** The first drawing in a part of the window that may be copied. */
+    public static Optional<DrawingSurface> findOffered(Parent from) {
+        for (Node child : from.getChildrenUnmodifiable()) {
+            if (child instanceof DrawingSurface drawing) {
+                if (drawing.offered && drawing.isVisible()) {
+                    return Optional.of(drawing);
+                }
+            } else if (child instanceof Parent parent && child.isVisible()) {
+                Optional<DrawingSurface> inside = findOffered(parent);
+                if (inside.isPresent()) {
+                    return inside;
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
     /** Lets the drawing be copied, saved and printed. */
     public DrawingSurface withMenu() {
+        offered = true;
         MenuItem copy = new MenuItem("Copy picture");
         copy.setOnAction(event -> copy());
         MenuItem save = new MenuItem("Save as SVG ...");

@@ -43,7 +43,7 @@ public final class SettingsBench implements Bench<SettingsReadings, SettingsFind
     private final BenchPlace place;
     private final ControllerNeed need;
     private final SettingsView view;
-    private Optional<NewAttachment> original = Optional.empty();
+    private Optional<SettingsFile.Read> original = Optional.empty();
 
     public SettingsBench(BenchPlace place) {
         this.place = place;
@@ -105,14 +105,18 @@ public final class SettingsBench implements Bench<SettingsReadings, SettingsFind
 
     @Override
     public List<NewAttachment> attachments() {
-        return original.stream().toList();
+        // undo may have brought back another text than the file's
+        return original.filter(read -> read.text().equals(place.draft().text(TEXT)))
+                .map(read -> new NewAttachment(read.name(), read.bytes()))
+                .stream()
+                .toList();
     }
 
     @Override
     public Optional<String> take(File file) {
         try {
             SettingsFile.Read read = SettingsFile.read(file);
-            original = Optional.of(new NewAttachment(read.name(), read.bytes()));
+            original = Optional.of(read);
             type(read.text());
             return Optional.empty();
         } catch (SettingsFile.NotSettings refused) {

@@ -11,6 +11,7 @@ import javafx.beans.value.ChangeListener;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBase;
@@ -414,7 +415,11 @@ public final class Shell implements Navigator {
             if (page() instanceof RoutePage route && route.view().isPresent()) {
                 StopView view = route.view().get();
                 commands.add(0, new Jump.Target("Copy readings and figures", "Ctrl+C", view::copy));
-                commands.add(1, new Jump.Target("Print this stop", "command", () -> Printing.print(view.bench())));
+                commands.add(1, new Jump.Target("Copy the drawing", "command", () -> DrawingSurface.findOffered((Parent) view.bench()).ifPresentOrElse(drawing -> {
+                    drawing.copy();
+                    tell("The drawing is on the clipboard as a picture.");
+                }, () -> tell("There is no drawing here yet."))));
+                commands.add(2, new Jump.Target("Print this stop", "command", () -> Printing.print(view.bench())));
             }
             commands.add(1, new Jump.Target("Edit the plate of " + machine.plate().name(), "command", () -> plate(id)));
         });

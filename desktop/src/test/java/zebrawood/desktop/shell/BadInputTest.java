@@ -13,6 +13,7 @@ import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Hyperlink;
+import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -41,6 +42,7 @@ class BadInputTest {
             ramp(seat);
             dropped(seat);
             assertThat(seat.desk.logbook().count(Optional.empty())).isEqualTo(before);
+            recordedWithItsFile(seat);
             quickSchool(seat);
             assertThat(folder.resolve("report.txt")).doesNotExist();
         }
@@ -126,6 +128,24 @@ class BadInputTest {
         drop(seat, files.toFile(), "is a folder");
         drop(seat, oneLine.toFile(), "No line such as");
         drop(seat, wide.toFile(), "2 settings, 0 lines unread");
+        seat.jump("copy the drawing");
+        seat.until("the drawing is on the clipboard", () -> Clipboard.getSystemClipboard().hasImage());
+    }
+
+    private void recordedWithItsFile(Seat seat) throws IOException {
+        Seat.onScreen(() -> {
+            seat.desk.initials().set("LO");
+            seat.find("place-shop").requestFocus();
+            return null;
+        });
+        seat.press(KeyCode.CONTROL, KeyCode.ENTER);
+        seat.until("it is recorded as found", () -> seat.words("told").startsWith("Recorded as no. "));
+        String kestrel = seat.desk.logbook().findMachine("Kestrel").orElseThrow().id();
+        Entry entry = seat.desk.logbook().history(kestrel).of("controller-settings").get(0);
+        assertThat(entry.attachments()).singleElement().satisfies(file -> {
+            assertThat(file.name()).isEqualTo("wide.txt");
+            assertThat(seat.desk.logbook().attachment(file.sha256())).as("the file as it came").isEqualTo(Files.readAllBytes(files.resolve("wide.txt")));
+        });
     }
 
     private static void drop(Seat seat, File file, String told) {
