@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -161,7 +162,11 @@ public final class Tour {
             Certificate.write(Certificate.Subject.of(desk.preferences().shop(), desk.logbook(), machine("Wren"), moment), pdf);
             try (PDDocument document = Loader.loadPDF(pdf.toByteArray())) {
                 PDFRenderer renderer = new PDFRenderer(document);
-                renderer.setRenderingHints(new RenderingHints(RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE));
+                renderer.setRenderingHints(new RenderingHints(Map.of(
+                        RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE,
+                        RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON,
+                        RenderingHints.KEY_TEXT_ANTIALIASING, RenderingHints.VALUE_TEXT_ANTIALIAS_ON,
+                        RenderingHints.KEY_RENDERING, RenderingHints.VALUE_RENDER_QUALITY)));
                 BufferedImage page = renderer.renderImageWithDPI(0, 96);
                 if (!Picture.save(page, folder.resolve("certificate.png"))) {
                     failed.add("certificate");
