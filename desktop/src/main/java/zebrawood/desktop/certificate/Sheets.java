@@ -168,20 +168,20 @@ final class Sheets {
 
     /** A table, in two columns of rows side by side where it is long. */
     void table(List<String> heads, List<List<String>> rows) throws IOException {
-        boolean two = rows.size() > 14 && heads.size() <= 3;
-        double width = two ? (WIDTH - 28) / 2 : Math.min(WIDTH, 460);
+        boolean two = rows.size() > 14 && heads.size() == 3;
+        double width = two ? (WIDTH - 28) / 2 : heads.size() == 2 ? WIDTH : 460;
         int perColumn = two ? (rows.size() + 1) / 2 : rows.size();
         int done = 0;
         while (done < perColumn) {
             need(3 * LINE);
-            int fit = (int) Math.max(1, Math.min(perColumn - done, (BOTTOM - y) / LINE - 1));
+            int fit = (int) Math.max(1, Math.min(perColumn - done, (BOTTOM - y - 4) / LINE - 1));
             double top = y;
             column(heads, rows.subList(done, done + fit), LEFT, width);
             if (two) {
                 int from = perColumn + done;
                 y = top;
                 column(heads, rows.subList(Math.min(from, rows.size()), Math.min(from + fit, rows.size())), LEFT + width + 28, width);
-                y = top + (fit + 1) * LINE + 4;
+                y = top + (fit + 1) * LINE + 7;
             }
             done += fit;
             if (done < perColumn) {
@@ -191,22 +191,21 @@ final class Sheets {
     }
 
     private void column(List<String> heads, List<List<String>> rows, double x, double width) {
-        double first = heads.size() == 2 ? 0.6 : 0.52;
-        cells(heads, x, width, first, true);
-        pen.line(x, y - 2, x + width, y - 2, Stroke.of(Tone.INK, 0.8));
-        rows.forEach(row -> cells(row, x, width, first, false));
+        double[] shares = heads.size() == 2 ? new double[] {0.5, 0.5} : new double[] {0.44, 0.32, 0.24};
+        cells(heads, x, width, shares, true);
+        pen.line(x, y - 1, x + width, y - 1, Stroke.of(Tone.INK, 0.8));
+        y += 3;
+        rows.forEach(row -> cells(row, x, width, shares, false));
     }
 
-    private void cells(List<String> cells, double x, double width, double first, boolean head) {
-        double each = width * (1 - first) / Math.max(1, cells.size() - 1);
+    private void cells(List<String> cells, double x, double width, double[] shares, boolean head) {
+        double right = x;
         for (int i = 0; i < cells.size(); i++) {
-            double right = x + width * first + each * i;
+            double room = width * shares[i];
+            right += room;
             Tone tone = head ? Tone.QUIET : i == 1 ? Tone.READING : Tone.INK;
-            if (i == 0) {
-                text(x, y + 10, fitting(cells.get(0), width * first - 6, Lettering.SMALL), Lettering.SMALL, tone, Anchor.START);
-            } else {
-                text(right, y + 10, fitting(cells.get(i), each - 4, Lettering.SMALL), Lettering.SMALL, tone, Anchor.END);
-            }
+            String fit = fitting(cells.get(i), room - 6, Lettering.SMALL);
+            text(i == 0 ? x : right, y + 10, fit, Lettering.SMALL, tone, i == 0 ? Anchor.START : Anchor.END);
         }
         y += LINE;
     }

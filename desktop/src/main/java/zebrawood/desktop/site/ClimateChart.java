@@ -122,7 +122,7 @@ public final class ClimateChart implements Exhibit<ClimateReadings, ClimateFindi
             pen.stroke(area, Stroke.of(Tone.WALNUT, 1.8));
             double labelX = px(to) - 8;
             double labelY = py(to, limits.leastHumidityPct()) - 10;
-            if (right - left > 360) {
+            if (right - left > 430) {
                 pen.text(labelX, labelY, "the machine's window", Lettering.SMALL, Tone.WALNUT, Anchor.END);
             }
         }
