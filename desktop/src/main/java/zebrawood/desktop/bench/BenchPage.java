@@ -17,6 +17,7 @@ import javafx.beans.value.WeakChangeListener;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContentDisplay;
+import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -64,6 +65,7 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
     private final TextField initials = new TextField();
     private Optional<Entry> shown = Optional.empty();
     private Optional<Entry> correcting = Optional.empty();
+    private Optional<Entry> newest;
     private Showing<R, F> now;
     private long generation;
     private boolean restoring;
@@ -84,6 +86,7 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
         this.draft = place.draft();
         this.slip = new Slip(desk.look());
         this.bench = stop.bench().apply(place);
+        newest = place.earlier().stream().findFirst();
         why.setId("why");
         why.setPromptText("why it is replaced");
         initials.setId("initials");
@@ -253,8 +256,27 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
             parts.add(Slip.act(wrong.isEmpty() ? bench.next() : wrong, Optional.empty()));
         }
         bench.otherSchool(now).ifPresent(parts::add);
+        if (shown.isEmpty() && (!draft.isEmpty() || newest.isPresent())) {
+            parts.add(putAway());
+        }
         slip.show(parts);
         slip.bottom(bottom().toArray(new Node[0]));
+    }
+
+    /** Back to the newest entry, or to empty fields, without what is half done here. */
+    private Node putAway() {
+        Hyperlink link = new Hyperlink(correcting.isPresent() ? "Leave the old entry as it is" : "Put these readings away");
+        link.setId("put-away");
+        link.setOnAction(event -> {
+            if (correcting.isEmpty()) {
+                keeper.drop();
+            }
+            correcting = Optional.empty();
+            newest.ifPresentOrElse(this::show, () -> measure(Map.of()));
+            recorded.run();
+            begin();
+        });
+        return link;
     }
 
     private static Optional<String> hand(Instruction instruction, UnitChoice units) {
@@ -340,6 +362,7 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
                 },
                 entry -> {
                     recording = false;
+                    newest = Optional.of(entry);
                     show(entry);
                     tell("Recorded as no. " + entry.number() + ".");
                     recorded.run();

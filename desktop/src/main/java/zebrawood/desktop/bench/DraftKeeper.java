@@ -41,15 +41,21 @@ public final class DraftKeeper {
         pause.stop();
     }
 
+    /** Drops what was kept. */
+    public void drop() {
+        pause.stop();
+        desk.later(() -> {
+            desk.logbook().dropDraft(machineId, stop);
+            return stop;
+        }, dropped -> told.accept(""));
+    }
+
     /** Keeps what stands there now; an empty draft is dropped. */
     public void keep() {
         pause.stop();
         Instant at = desk.now();
         if (draft.isEmpty()) {
-            desk.later(() -> {
-                desk.logbook().dropDraft(machineId, stop);
-                return at;
-            }, kept -> told.accept(""));
+            drop();
         } else {
             String json = draft.toJson();
             desk.later(() -> {

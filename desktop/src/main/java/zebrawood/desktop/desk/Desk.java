@@ -179,7 +179,7 @@ public final class Desk implements AutoCloseable {
             } catch (LogbookException refused) {
                 Platform.runLater(() -> hand(() -> otherwise.accept(refused)));
             } catch (Exception unexpected) {
-                Platform.runLater(() -> hand(() -> unexpected(unexpected)));
+                Platform.runLater(() -> hand(() -> otherwise.accept(new LogbookException(unexpected(unexpected), unexpected))));
             }
         });
     }
@@ -197,17 +197,22 @@ public final class Desk implements AutoCloseable {
         return pending.get() == 0;
     }
 
-    /** What nobody foresaw: a report file and one plain sentence. */
-    public void unexpected(Throwable failure) {
+    /** What nobody foresaw: a report file and one plain sentence, told and given back without its full stop. */
+    public String unexpected(Throwable failure) {
         StringWriter trace = new StringWriter();
         failure.printStackTrace(new PrintWriter(trace));
         Path report = folder.resolve("report.txt");
         try {
             Files.writeString(report, now() + " " + program + "\n" + trace);
-            tell("Something went wrong that should not have. What you typed is kept; a report stands in " + report + ".");
+            return told("Something went wrong that should not have. What you typed is kept; a report stands in " + report);
         } catch (IOException unwritable) {
-            tell("Something went wrong that should not have, and no report could be written. What you typed is kept.");
+            return told("Something went wrong that should not have, and no report could be written. What you typed is kept");
         }
+    }
+
+    private String told(String sentence) {
+        tell(sentence + ".");
+        return sentence;
     }
 
     @Override

@@ -15,6 +15,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Control;
+import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
@@ -62,6 +63,7 @@ public final class PlatePage extends HBox {
     private final List<ReadingField> amounts = new ArrayList<>();
     private final Map<String, Label> problems = new HashMap<>();
     private final DraftKeeper keeper;
+    private final Map<String, Draft.Text> recorded;
     private final DrawingSurface drawing;
     private final Slip slip;
     private final TextField initials = new TextField();
@@ -81,7 +83,8 @@ public final class PlatePage extends HBox {
         initials.setId("initials");
         initials.setPromptText("your initials");
         initials.setOnAction(event -> record());
-        machineId.flatMap(desk::machine).ifPresent(machine -> draft.fill(texts(machine.plate())));
+        recorded = machineId.flatMap(desk::machine).map(machine -> texts(machine.plate())).orElse(Map.of());
+        draft.fill(recorded);
         VBox page = new VBox(10, head(), drawing, sections());
         page.setPadding(new Insets(12, 24, 24, 28));
         drawing.setMinHeight(170);
@@ -267,6 +270,16 @@ public final class PlatePage extends HBox {
                 : "Put right what is marked.";
         parts.add(Slip.act(act, Optional.of("Every change of a plate is an entry: what was known, and since when.")));
         sheet.others().forEach(why -> parts.add(Slip.quiet(Words.sentence(why))));
+        if (!draft.texts().equals(recorded)) {
+            Hyperlink away = new Hyperlink(machineId.isPresent() ? "Back to the plate as it is recorded" : "Put this away");
+            away.setId("put-away");
+            away.setOnAction(event -> {
+                draft.fill(recorded);
+                keeper.drop();
+                begin();
+            });
+            parts.add(away);
+        }
         slip.show(parts);
         List<Node> bottom = new ArrayList<>();
         if (!told.isEmpty()) {

@@ -44,7 +44,9 @@ class BadInputTest {
             assertThat(seat.desk.logbook().count(Optional.empty())).isEqualTo(before);
             recordedWithItsFile(seat);
             quickSchool(seat);
+            putAway(seat);
             assertThat(folder.resolve("report.txt")).doesNotExist();
+            unforeseen(seat);
         }
     }
 
@@ -154,6 +156,36 @@ class BadInputTest {
             return null;
         });
         seat.until(file.getName() + " gets a sentence", () -> seat.says(told) || seat.says(told.toLowerCase(Locale.ROOT)));
+    }
+
+    /** What was begun can be put away: the newest entry is shown again, and no draft comes back. */
+    private static void putAway(Seat seat) {
+        String wren = seat.desk.logbook().findMachine("Wren").orElseThrow().id();
+        assertThat(seat.desk.logbook().findDraft(wren, "site-climate")).as("kept since it was left half typed").isPresent();
+        Seat.onScreen(() -> {
+            seat.shell().stop(wren, "site-climate");
+            return null;
+        });
+        seat.until("what was half typed is back", () -> seat.has("put-away") && seat.words("relativeHumidityPct").equals("46") && seat.desk.isIdle());
+        Seat.onScreen(() -> {
+            ((Hyperlink) seat.find("put-away")).fire();
+            return null;
+        });
+        seat.until("the newest entry is shown", () -> seat.has("again") && seat.words("airTemperatureC").equals("21.4"));
+        seat.until("no draft is left", () -> seat.desk.isIdle() && seat.desk.logbook().findDraft(wren, "site-climate").isEmpty());
+    }
+
+    /** Whoever waits for the logbook hears of a failure that nobody foresaw, so that a bench can record again. */
+    private void unforeseen(Seat seat) {
+        boolean[] heard = {false};
+        Seat.onScreen(() -> {
+            seat.desk.later(() -> {
+                throw new IllegalStateException("a wire came loose");
+            }, done -> { }, refused -> heard[0] = refused.getMessage().startsWith("Something went wrong"));
+            return null;
+        });
+        seat.until("who waits hears of it, and the person too", () -> heard[0] && seat.says("What you typed is kept; a report stands in"));
+        assertThat(folder.resolve("report.txt")).content().contains("a wire came loose");
     }
 
     private static void quickSchool(Seat seat) {

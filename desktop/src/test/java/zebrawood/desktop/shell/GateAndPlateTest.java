@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import javafx.scene.control.Hyperlink;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -110,6 +111,12 @@ class GateAndPlateTest {
             });
             again.until("what was typed is back", () -> again.words("climate.minTemperatureC").equals("32") && again.words("climate.maxTemperatureC").equals("10"));
             assertThat(again.desk.logbook().count(Optional.empty())).as("nothing was recorded by it").isEqualTo(1);
+            Seat.onScreen(() -> {
+                ((Hyperlink) again.find("put-away")).fire();
+                return null;
+            });
+            again.until("and it can be put away", () -> again.words("climate.minTemperatureC").isEmpty() && again.words("name").equals("Heron"));
+            again.until("for good", () -> again.desk.isIdle() && again.desk.logbook().findDraft("heron", "plate").isEmpty());
         }
     }
 }
