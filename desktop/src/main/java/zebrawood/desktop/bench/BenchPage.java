@@ -14,6 +14,7 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.ObservableValue;
 import javafx.beans.value.WeakChangeListener;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContentDisplay;
@@ -22,6 +23,9 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Card;
@@ -231,9 +235,7 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
                 + DAY_TIME.format(entry.stamp().local()) + ", which stays in the logbook.")));
         if (now.outcome().isPresent()) {
             Outcome<F> outcome = now.outcome().get();
-            Node verdict = slip.verdict(StopState.of(outcome.verdict()), outcome.verdict().word().toUpperCase(Locale.ROOT));
-            verdict.setUserData("lead");
-            parts.add(verdict);
+            parts.add(verdict(StopState.of(outcome.verdict()), outcome.verdict().word().toUpperCase(Locale.ROOT)));
             Instruction first = outcome.instructions().get(0);
             parts.add(Slip.act(first.action().in(units), hand(first, units)));
             List<String> rest = outcome.instructions().stream().skip(1).map(i -> i.sentence(units)).toList();
@@ -247,25 +249,34 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
                     .toList()));
             LastTimes.strip(stop, place.earlier(), shown, outcome.finding(), desk).ifPresent(parts::add);
         } else {
-            Node verdict = slip.verdict(StopState.OPEN, "TO READ");
-            verdict.setUserData("lead");
-            parts.add(verdict);
+            parts.add(verdict(StopState.OPEN, "TO READ"));
             String wrong = now.sheet().problems().isEmpty()
                     ? now.sheet().others().stream().findFirst().map(Words::sentence).orElse("")
                     : "Put right what is marked; everything typed is kept.";
             parts.add(Slip.act(wrong.isEmpty() ? bench.next() : wrong, Optional.empty()));
         }
         bench.otherSchool(now).ifPresent(parts::add);
-        if (shown.isEmpty() && (!draft.isEmpty() || newest.isPresent())) {
-            parts.add(putAway());
-        }
         slip.show(parts);
         slip.bottom(bottom().toArray(new Node[0]));
     }
 
+    /** The verdict, and at its right the way out of what is half done. */
+    private Node verdict(StopState shape, String word) {
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox row = new HBox(slip.verdict(shape, word), gap);
+        row.setAlignment(Pos.CENTER_LEFT);
+        if (shown.isEmpty() && (!draft.isEmpty() || newest.isPresent())) {
+            row.getChildren().add(putAway());
+        }
+        row.setUserData("lead");
+        return row;
+    }
+
     /** Back to the newest entry, or to empty fields, without what is half done here. */
     private Node putAway() {
-        Hyperlink link = new Hyperlink(correcting.isPresent() ? "Leave the old entry as it is" : "Put these readings away");
+        Hyperlink link = new Hyperlink(correcting.isPresent() ? "Leave it" : "Put away");
+        link.setAccessibleText(correcting.isPresent() ? "leave the old entry as it is" : "put these half-done readings away");
         link.setId("put-away");
         link.setOnAction(event -> {
             if (correcting.isEmpty()) {
