@@ -2,6 +2,7 @@ package zebrawood.core.controller;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -14,8 +15,10 @@ import zebrawood.core.controller.SettingsFinding.PowerScales;
 import zebrawood.core.controller.SettingsFinding.Severity;
 import zebrawood.core.controller.SettingsFinding.Side;
 import zebrawood.core.machine.ControllerNeed;
+import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Card;
+import zebrawood.core.procedure.Change;
 import zebrawood.core.procedure.Evidence;
 import zebrawood.core.procedure.Hazard;
 import zebrawood.core.procedure.Help;
@@ -23,6 +26,7 @@ import zebrawood.core.procedure.Instruction;
 import zebrawood.core.procedure.Outcome;
 import zebrawood.core.procedure.Phase;
 import zebrawood.core.procedure.Procedure;
+import zebrawood.core.procedure.Trait;
 import zebrawood.core.procedure.Verdict;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Said;
@@ -36,7 +40,7 @@ public final class ControllerSettings implements Procedure<SettingsReadings, Set
             "Settings",
             Phase.CONTROLLER,
             false,
-            Set.of(),
+            Set.of(Change.PART_FITTED),
             List.of(Hazard.MOVING_AXES, Hazard.LASER_MODE),
             8,
             180,
@@ -226,5 +230,23 @@ public final class ControllerSettings implements Procedure<SettingsReadings, Set
     @Override
     public Said judgedBy(SettingsFinding finding) {
         return Said.of("as the plate; travel within {0}", Amount.mm(finding.tolerances().travelToleranceMm(), 1));
+    }
+
+    @Override
+    public List<Trait> traits(SettingsReadings readings, SettingsFinding finding, Family family) {
+        List<Trait> traits = new ArrayList<>();
+        finding.rows().forEach(row -> row.found().ifPresent(found ->
+                traits.add(Trait.word(row.meaning().map(words -> words.toLowerCase(Locale.ROOT)).orElse("setting " + row.setting()), found, matters(row.setting())))));
+        return traits;
+    }
+
+    /** Scale and mode of the power, steps, then speeds; the rest hardly shows in a result. */
+    private static double matters(int setting) {
+        if (setting >= 30 && setting <= 32) {
+            return 0.95;
+        } else if (setting >= 100 && setting < 110) {
+            return 0.9;
+        }
+        return setting >= 110 && setting < 130 ? 0.6 : 0.15;
     }
 }

@@ -1,7 +1,10 @@
 package zebrawood.core.entry;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Change;
 import zebrawood.core.procedure.Instruction;
@@ -9,11 +12,21 @@ import zebrawood.core.procedure.Outcome;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.procedure.Verdict;
 import zebrawood.core.units.UnitChoice;
+import zebrawood.core.work.TakenAlong;
+import zebrawood.core.work.WorkResult;
 
 /** What an entry says. */
 public sealed interface Body {
 
-    /** Where on the Route it belongs: a procedure's id, {@code first-light}, {@code plate} or {@code event}. */
+    /** Whether the laser fired for it. */
+    default boolean usedLaser() {
+        return this instanceof Measured measured && measured.fired() || this instanceof GateLine line && line.fired() || this instanceof Worked;
+    }
+
+    /**
+     * Where on the Route it belongs: a procedure's id, {@code first-light}, {@code plate}, {@code event}, {@code work} or
+     * {@code point}.
+     */
     String stop();
 
     /** The machine's plate from now on; the first entry of every chain. */
@@ -44,11 +57,80 @@ public sealed interface Body {
         }
     }
 
-    /** Something happened to the machine. */
-    record Happened(Change change, String remark) implements Body {
+    /**
+     * Something happened to the machine.
+     *
+     * @param remark what was written beside it; may be empty
+     * @param cleaning what was cleaned, where that is what happened
+     */
+    record Happened(Change change, String remark, Optional<Cleaning> cleaning) implements Body {
+
+        public Happened(Change change, String remark) {
+            this(change, remark, Optional.empty());
+        }
+
+        /** All that happened: a lens that was taken out to be cleaned was out and back too. */
+        public Set<Change> changes() {
+            return cleaning.filter(Cleaning::takenOut).isPresent() ? Set.of(change, Change.LENS_CHANGED) : Set.of(change);
+        }
+
         @Override
         public String stop() {
             return "event";
+        }
+    }
+
+    /**
+     * One surface cleaned.
+     *
+     * @param surface which one: mirror 2, lens, window
+     * @param residue what was on it; may be empty
+     * @param damage what it is left with: burn, scratch, coating; may be empty
+     * @param takenOut whether the lens came out of its seat for it, so that focus is found again
+     */
+    record Cleaning(String surface, String residue, String damage, boolean takenOut) {}
+
+    /**
+     * Work was done with it, and this is how it came out.
+     *
+     * @param along what was known of the machine at that moment
+     */
+    record Worked(WorkResult result, Map<String, String> asTyped, TakenAlong along) implements Body {
+        public Worked {
+            asTyped = Map.copyOf(asTyped);
+        }
+
+        @Override
+        public String stop() {
+            return "work";
+        }
+    }
+
+    /**
+     * Something is to be done that no stop says: a missing part, work for a licensed person.
+     *
+     * @param what is to be done
+     * @param who is to do it; may be empty
+     * @param due by when, where that was said
+     */
+    record PointOpened(String what, String who, Optional<LocalDate> due) implements Body {
+        @Override
+        public String stop() {
+            return "point";
+        }
+    }
+
+    /**
+     * An open point is done with.
+     *
+     * @param opened number of the entry that opened it
+     * @param what it was, as it stood there
+     * @param how it was closed
+     */
+    record PointClosed(int opened, String what, String how) implements Body {
+        @Override
+        public String stop() {
+            return "point";
         }
     }
 

@@ -23,6 +23,7 @@ import zebrawood.core.procedure.Instruction;
 import zebrawood.core.procedure.Outcome;
 import zebrawood.core.procedure.Phase;
 import zebrawood.core.procedure.Procedure;
+import zebrawood.core.procedure.Trait;
 import zebrawood.core.procedure.Verdict;
 import zebrawood.core.reading.ReadingException;
 import zebrawood.core.units.Amount;
@@ -41,7 +42,7 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
             "Ramp line",
             Phase.FOCUS,
             true,
-            Set.of(Change.LENS_CHANGED, Change.SOURCE_CHANGED),
+            Set.of(Change.LENS_CHANGED, Change.SOURCE_CHANGED, Change.KNOCKED),
             List.of(Hazard.BEAM, Hazard.FUMES, Hazard.FIRE),
             12,
             60,
@@ -313,5 +314,14 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
         private OptionalDouble shifted(int sign) {
             return depth.isPresent() ? OptionalDouble.of(best.getAsDouble() + sign * depth.getAsDouble() / 2) : OptionalDouble.empty();
         }
+    }
+
+    @Override
+    public List<Trait> traits(RampReadings readings, RampFinding finding, Family family) {
+        List<Trait> traits = new ArrayList<>();
+        finding.bestGapMm().ifPresent(gap -> traits.add(Trait.amount("best gap", Said.of("{0}", Amount.mm(gap, 2)), gap,
+                finding.depthOfFocusMm().isPresent() ? Math.max(0.01, finding.depthOfFocusMm().getAsDouble() / 4) : 0.3, 0.85)));
+        finding.waistMm().ifPresent(waist -> traits.add(Trait.amount("thinnest line", Said.of("{0}", Amount.mm(waist, 3)), waist, 0.1 * waist, 0.8)));
+        return traits;
     }
 }

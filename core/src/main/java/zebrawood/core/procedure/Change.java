@@ -1,37 +1,51 @@
 package zebrawood.core.procedure;
 
-/** What can happen to a machine that makes earlier findings stale. */
+import java.util.Set;
+
+/** What can happen to a machine that makes earlier findings stale, or puts bars of its gate back in hand. */
 public enum Change {
-    MOVED("Moved", "moved", "The first light gate shuts, and the climate is read again at the new place."),
-    SOURCE_CHANGED("Source changed", "source changed", "The first light gate shuts, and the focus is found again."),
-    LENS_CHANGED("Lens changed", "lens changed", "The focus is found again. The gate stays as it is.");
+    MOVED("Moved", "moved", "where to", Set.of()),
+    SOURCE_CHANGED("Source changed", "source changed", "which one, and why", Set.of()),
+    LENS_CHANGED("Lens out and back", "lens out and back", "which one came out, which one sits there now", Set.of()),
+    CLEANED("Cleaned", "cleaned", "with what, how it looks now", Set.of()),
+    COOLANT_WORK("Coolant work", "coolant work", "what was done: water, hose, pump, filter", Set.of("water")),
+    MAINS_WORK("Mains work", "mains work", "what was done, and by which licensed person", Set.of("wiring", "earth", "stop")),
+    PART_FITTED("Part fitted", "part fitted", "which part, and why", Set.of("wiring")),
+    KNOCKED("Knocked", "knocked", "by what, and where it was hit", Set.of());
 
     private final String title;
     private final String words;
-    private final String consequence;
+    private final String asks;
+    private final Set<String> bars;
 
-    Change(String title, String words, String consequence) {
+    Change(String title, String words, String asks, Set<String> bars) {
         this.title = title;
         this.words = words;
-        this.consequence = consequence;
+        this.asks = asks;
+        this.bars = bars;
     }
 
     public String title() {
         return title;
     }
 
-    /** Within a sentence: {@code lens changed}. */
+    /** Within a sentence: {@code lens out and back}. */
     public String words() {
         return words;
     }
 
-    /** What follows from it, said before it is recorded. */
-    public String consequence() {
-        return consequence;
+    /** What to write beside it. */
+    public String asks() {
+        return asks;
     }
 
-    /** Whether nothing may fire after it until the gate is passed again. */
+    /** Whether nothing may fire after it until every bar of the gate is lifted anew. */
     public boolean shutsGate() {
         return this == MOVED || this == SOURCE_CHANGED;
+    }
+
+    /** Bars of the gate that are in hand again after it, by id; where {@link #shutsGate} all of them are. */
+    public Set<String> bars() {
+        return bars;
     }
 }

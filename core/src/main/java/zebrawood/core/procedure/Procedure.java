@@ -3,6 +3,7 @@ package zebrawood.core.procedure;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.units.Said;
 
@@ -42,4 +43,9 @@ public interface Procedure<R extends Record, F extends Record> {
 
     /** The limits it was judged by, as for a certificate. */
     Said judgedBy(F finding);
+
+    /** What later results may depend on, as these readings found it; compared with how it was found another time. */
+    default List<Trait> traits(R readings, F finding, Family family) {
+        return List.of();
+    }
 }

@@ -102,12 +102,35 @@ public record Gate(List<Line> bars, Optional<String> shutBy, Optional<Instant> s
                 }
                 if (line.lifted() && line.fired()) {
                     lastUse = Optional.of(entry.since());
+                }
+                if (line.lifted() && isOpen()) {
                     openedBy = Optional.of(entry);
                     shutBy = Optional.empty();
                     shutAt = Optional.empty();
                 }
-            } else if (entry.body() instanceof Body.Happened happened && happened.change().shutsGate()) {
-                shut(happened.change().words(), entry.stamp().at());
+            } else if (entry.body() instanceof Body.Happened happened) {
+                if (happened.change().shutsGate()) {
+                    shut(happened.change().words(), entry.stamp().at());
+                } else {
+                    putBack(happened, entry.stamp().at());
+                }
+            }
+        }
+
+        private boolean isOpen() {
+            return bars.stream().allMatch(bar -> answers.containsKey(bar.id()) && ((Body.GateLine) answers.get(bar.id()).body()).lifted());
+        }
+
+        /** Some bars are in hand again; the others stay as they are. */
+        private void putBack(Body.Happened happened, Instant at) {
+            boolean open = isOpen();
+            boolean any = false;
+            for (String bar : happened.change().bars()) {
+                any |= answers.remove(bar) != null;
+            }
+            if (open && any) {
+                shutBy = Optional.of(happened.change().words());
+                shutAt = Optional.of(at);
             }
         }
 

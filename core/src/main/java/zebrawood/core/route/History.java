@@ -1,9 +1,11 @@
 package zebrawood.core.route;
 
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
@@ -13,13 +15,16 @@ import zebrawood.core.machine.Plate;
  *
  * @param machineId its id
  * @param plateEntry its newest plate
- * @param gateAndEvents gate lines and events, corrected ones too, by where they stand, then by number
+ * @param gateAndEvents gate lines and events, corrected ones too, by where they stand, then by number; older ones
+ *     that change nothing any more may be left out
  * @param readings per stop, those that count (the newest of each row of corrections), newest place first; at
- *     least the newest twelve
- * @param uses every reading for which the laser fired
+ *     least the newest, and the newest that passed
+ * @param uses every reading or work for which the laser fired, since the first of the gate lines above
+ * @param points open points and how they were closed, corrected ones too, by number
  */
 public record History(
-        String machineId, Entry plateEntry, List<Entry> gateAndEvents, Map<String, List<Entry>> readings, List<Use> uses) {
+        String machineId, Entry plateEntry, List<Entry> gateAndEvents, Map<String, List<Entry>> readings, List<Use> uses,
+        List<Entry> points) {
 
     /** The laser fired: where in the chain, and when. */
     public record Use(int number, Instant at) {}
@@ -30,6 +35,26 @@ public record History(
                 .toList();
         readings = Map.copyOf(readings);
         uses = List.copyOf(uses);
+        points = List.copyOf(points);
+    }
+
+    /** The same, with one thing more that happened. */
+    public History with(Entry happened) {
+        return new History(machineId, plateEntry, Stream.concat(gateAndEvents.stream(), Stream.of(happened)).toList(), readings, uses, points);
+    }
+
+    /** Points that are still open, the oldest first; each as the newest of its corrections says it. */
+    public List<Entry> openPoints() {
+        List<Entry> open = new ArrayList<>();
+        for (Entry entry : points) {
+            if (entry.body() instanceof Body.PointOpened) {
+                open.removeIf(earlier -> earlier.standsAt() == entry.standsAt());
+                open.add(entry);
+            } else if (entry.body() instanceof Body.PointClosed closed) {
+                open.removeIf(earlier -> earlier.number() == closed.opened() || earlier.standsAt() == closed.opened());
+            }
+        }
+        return open;
     }
 
     public Plate plate() {

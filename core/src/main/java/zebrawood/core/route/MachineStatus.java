@@ -1,6 +1,7 @@
 package zebrawood.core.route;
 
 import java.util.List;
+import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Phase;
 
@@ -13,6 +14,7 @@ import zebrawood.core.procedure.Phase;
  * @param detail the stop that makes it so, in words
  * @param gate its first light gate
  * @param stops its stops in the order of the work; the gate stands before {@link #stopsBeforeGate()}
+ * @param points what is to be done that no stop says, each the entry that opened it
  * @param todo what to do next, most urgent first
  */
 public record MachineStatus(
@@ -22,10 +24,12 @@ public record MachineStatus(
         String detail,
         Gate gate,
         List<StopStatus> stops,
+        List<Entry> points,
         List<Todo> todo) {
 
     public MachineStatus {
         stops = List.copyOf(stops);
+        points = List.copyOf(points);
         todo = List.copyOf(todo);
     }
 

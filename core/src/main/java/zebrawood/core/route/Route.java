@@ -11,6 +11,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalInt;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
@@ -50,9 +51,19 @@ public final class Route {
                 .filter(procedure -> procedure.appliesTo(plate))
                 .map(procedure -> stop(procedure, history, gate, now, zone))
                 .toList();
-        MachineState state = state(gate, stops);
-        return new MachineStatus(history.machineId(), plate, state, detail(state, gate, stops, now, zone), gate, stops,
+        List<Entry> points = history.openPoints();
+        boolean overdue = points.stream().anyMatch(point -> isLate(point, now, zone));
+        MachineState state = state(gate, stops, overdue);
+        return new MachineStatus(history.machineId(), plate, state, detail(state, gate, stops, now, zone), gate, stops, points,
                 todo(history, gate, stops, now, zone));
+    }
+
+    /** What follows from something that happened, in words: what it would change, were it recorded now. */
+    public List<String> consequences(History history, Body.Happened happened, Instant now, ZoneOffset zone) {
+        int next = Integer.MAX_VALUE;
+        Entry supposed = new Entry(new Entry.Place(history.machineId(), next, ""), new Entry.Stamp(now, zone, "", ""), happened,
+                Optional.empty(), List.of());
+        return Consequences.between(status(history, now, zone), status(history.with(supposed), now, zone));
     }
 
     /** What to do next in the whole shop, most urgent first. */
@@ -95,11 +106,11 @@ public final class Route {
     private static Optional<Entry> madeStaleBy(Card card, Entry last, History history) {
         return history.gateAndEvents().stream()
                 .filter(entry -> entry.standsAt() > last.standsAt())
-                .filter(entry -> entry.body() instanceof Body.Happened happened && card.redoneAfter().contains(happened.change()))
+                .filter(entry -> entry.body() instanceof Body.Happened happened && happened.changes().stream().anyMatch(card.redoneAfter()::contains))
                 .reduce((earlier, later) -> later);
     }
 
-    private static MachineState state(Gate gate, List<StopStatus> stops) {
+    private static MachineState state(Gate gate, List<StopStatus> stops, boolean overdue) {
         boolean begun = gate.isBegun() || gate.shutBy().isPresent() || stops.stream().anyMatch(stop -> stop.last().isPresent());
         if (any(stops, StopState.FAILED)) {
             return MachineState.FAILED;
@@ -111,7 +122,7 @@ public final class Route {
             return MachineState.HALF_COMMISSIONED;
         } else if (any(stops, StopState.UNCLEAR)) {
             return MachineState.UNCLEAR;
-        } else if (any(stops, StopState.DUE)) {
+        } else if (any(stops, StopState.DUE) || overdue) {
             return MachineState.DUE;
         }
         return any(stops, StopState.OPEN) ? MachineState.HALF_COMMISSIONED : MachineState.IN_ORDER;
@@ -127,7 +138,7 @@ public final class Route {
             case NEEDS_ADJUSTING -> of(stops, StopState.ADJUST);
             case UNCLEAR -> of(stops, StopState.UNCLEAR);
             case DUE -> stops.stream().filter(stop -> stop.state() == StopState.DUE).findFirst()
-                    .map(stop -> stop.card().title() + ", " + stop.note().orElse("")).orElse("");
+                    .map(stop -> stop.card().title() + ", " + stop.note().orElse("")).orElse("an open point is late");
             case HALF_COMMISSIONED -> gate.isOpen()
                     ? of(stops, StopState.OPEN)
                     : "First light: " + gate.lifted() + " of " + gate.bars().size() + " bars";
@@ -166,8 +177,29 @@ public final class Route {
         open.filter(stop -> todo.stream().noneMatch(t -> t.urgency() == Todo.Urgency.GATE_SHUT)).ifPresent(stop -> todo.add(todo(
                 Todo.Urgency.OPEN, history, stop, Said.of(stop.card().title() + " comes next: it has not been done yet."),
                 history.plateEntry().stamp().at(), "open")));
+        history.openPoints().forEach(point -> todo.add(point(history, point, now, zone)));
         todo.sort(Comparator.comparing(Todo::urgency).thenComparing(Todo::since));
         return todo;
+    }
+
+    private static boolean isLate(Entry point, Instant now, ZoneOffset zone) {
+        return ((Body.PointOpened) point.body()).due().filter(due -> today(now, zone).isAfter(due)).isPresent();
+    }
+
+    private static Todo point(History history, Entry entry, Instant now, ZoneOffset zone) {
+        Body.PointOpened point = (Body.PointOpened) entry.body();
+        boolean late = isLate(entry, now, zone);
+        boolean soon = point.due().filter(due -> !today(now, zone).plusDays(DUE_SOON_DAYS).isBefore(due)).isPresent();
+        String when = point.due().map(due -> late ? late(due, now, zone) : soon ? soon(due, now, zone) : "by " + DAY.format(due)).orElse("open");
+        Instant since = point.due().map(due -> due.atStartOfDay().toInstant(zone)).orElse(entry.since());
+        String words = point.what() + (point.who().isEmpty() ? "" : " (" + point.who() + ")");
+        return new Todo(late ? Todo.Urgency.LATE : soon ? Todo.Urgency.DUE_SOON : Todo.Urgency.POINT, history.machineId(), history.plate().name(),
+                "point", OptionalInt.of(entry.number()), "Open point", late || soon ? StopState.DUE : StopState.OPEN, plain(words), 0, since, when);
+    }
+
+    /** Words as somebody wrote them, whatever stands in them. */
+    private static Said plain(String words) {
+        return Said.of(words.isBlank() ? "-" : words);
     }
 
     private static Optional<Todo> finding(StopStatus stop, History history, ZoneOffset zone) {
@@ -211,7 +243,7 @@ public final class Route {
                 .max(Comparator.naturalOrder())
                 .orElse(history.plateEntry().stamp().at()));
         int minutes = gate.bars().stream().filter(line -> !line.lifted()).mapToInt(line -> line.bar().minutes()).sum();
-        return new Todo(Todo.Urgency.GATE_SHUT, history.machineId(), history.plate().name(), FirstLight.ID, "First light",
+        return new Todo(Todo.Urgency.GATE_SHUT, history.machineId(), history.plate().name(), FirstLight.ID, OptionalInt.empty(), "First light",
                 StopState.SHUT, Said.of(bar.action() + "."), minutes, since,
                 gate.inHand().filter(Gate.Line::failed).isPresent()
                         ? "failed"
@@ -220,7 +252,7 @@ public final class Route {
 
     private static Todo todo(
             Todo.Urgency urgency, History history, StopStatus stop, Said action, Instant since, String when) {
-        return new Todo(urgency, history.machineId(), history.plate().name(), stop.card().id(), stop.card().title(),
+        return new Todo(urgency, history.machineId(), history.plate().name(), stop.card().id(), OptionalInt.empty(), stop.card().title(),
                 stop.state() == StopState.PASSED ? StopState.DUE : stop.state(), action, stop.card().minutes(), since, when);
     }
 

@@ -1,6 +1,7 @@
 package zebrawood.core.route;
 
 import java.time.Instant;
+import java.util.OptionalInt;
 import zebrawood.core.units.Said;
 
 /**
@@ -9,7 +10,8 @@ import zebrawood.core.units.Said;
  * @param urgency how urgent, the most urgent first
  * @param machineId on which machine
  * @param machine its name
- * @param stop which stop it opens
+ * @param stop which stop it opens; {@code point} opens an entry
+ * @param entry the entry it opens, where it is a point
  * @param stopTitle its name
  * @param shape the state whose shape stands before it
  * @param action what to do
@@ -22,6 +24,7 @@ public record Todo(
         String machineId,
         String machine,
         String stop,
+        OptionalInt entry,
         String stopTitle,
         StopState shape,
         Said action,
@@ -37,6 +40,8 @@ public record Todo(
         UNCLEAR,
         LATE,
         DUE_SOON,
-        OPEN
+        OPEN,
+        /** an open point without haste */
+        POINT
     }
 }

@@ -7,6 +7,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 import zebrawood.core.machine.ClimateLimits;
+import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Card;
 import zebrawood.core.procedure.Change;
@@ -17,6 +18,7 @@ import zebrawood.core.procedure.Instruction;
 import zebrawood.core.procedure.Outcome;
 import zebrawood.core.procedure.Phase;
 import zebrawood.core.procedure.Procedure;
+import zebrawood.core.procedure.Trait;
 import zebrawood.core.procedure.Verdict;
 import zebrawood.core.site.ClimateFinding.Remedy;
 import zebrawood.core.units.Amount;
@@ -207,5 +209,20 @@ public final class SiteClimate implements Procedure<ClimateReadings, ClimateFind
                 Amount.celsius(limits.maxTemperatureC(), 0),
                 Amount.percent(limits.leastHumidityPct(), 0),
                 Amount.percent(limits.maxHumidityPct(), 0));
+    }
+
+    @Override
+    public List<Trait> traits(ClimateReadings readings, ClimateFinding finding, Family family) {
+        double warmth = switch (family) {
+            case GALVO_UV -> 0.45;
+            case GANTRY_CO2 -> 0.35;
+            case GANTRY_DIODE -> 0.3;
+            case SHEET_FIBRE -> 0.25;
+            case GALVO_FIBRE -> 0.15;
+        };
+        double damp = family == Family.GALVO_UV ? 0.3 : family == Family.GANTRY_CO2 ? 0.2 : 0.1;
+        return List.of(
+                Trait.amount("air temperature", Said.of("{0}", Amount.celsius(finding.airTemperatureC(), 1)), finding.airTemperatureC(), 4, warmth),
+                Trait.amount("humidity", Said.of("{0}", Amount.percent(finding.relativeHumidityPct(), 0)), finding.relativeHumidityPct(), 12, damp));
     }
 }

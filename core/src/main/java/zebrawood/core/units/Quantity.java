@@ -22,6 +22,10 @@ public enum Quantity {
     CURRENT("mA", "ma", 1, "a", 1000),
     MASS("kg", "kg", 1, "g", 0.001, "t", 1000, "lb", 0.45359237, "lbs", 0.45359237),
     DAYS("d", "d", 1, "day", 1, "days", 1, "week", 7, "weeks", 7),
+    MINUTES("min", "min", 1, "h", 60, "s", 1 / 60.0),
+    SECONDS("s", "s", 1, "ms", 0.001, "min", 60),
+    FREQUENCY("kHz", "khz", 1, "hz", 0.001, "mhz", 1000),
+    PULSE("ns", "ns", 1, "us", 1000, "µs", 1000, "μs", 1000, "ms", 1e6),
     /** a bare number, such as an S value */
     PLAIN("");
 

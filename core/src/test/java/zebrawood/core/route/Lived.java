@@ -123,7 +123,8 @@ final class Lived {
                 .filter(e -> e.corrects().isEmpty() && e.body() instanceof Body.Measured m && m.fired())
                 .map(e -> new History.Use(e.number(), e.stamp().at()))
                 .toList();
-        History history = new History("heron", entries.get(0), gate, readings, uses);
+        History history = new History("heron", entries.get(0), gate, readings, uses,
+                entries.stream().filter(e -> e.body().stop().equals("point")).toList());
         return new Route(List.of(new FocusRamp(), new SiteClimate(), new ControllerSettings())).status(history, day(day), ZoneOffset.UTC);
     }
 }

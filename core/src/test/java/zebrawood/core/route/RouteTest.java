@@ -64,7 +64,7 @@ class RouteTest {
         Lived lens = new Lived().climate(0, 50).gate(0).ramp(0).happened(2, Change.LENS_CHANGED);
         assertThat(lens.at(2).gate().isOpen()).isTrue();
         assertThat(ramp(lens.at(2))).isEqualTo(StopState.DUE);
-        assertThat(lens.at(2).stop("focus-ramp").note()).contains("lens changed 3 Jan");
+        assertThat(lens.at(2).stop("focus-ramp").note()).contains("lens out and back 3 Jan");
         assertThat(ramp(lens.ramp(3).at(3))).isEqualTo(StopState.PASSED);
     }
 
