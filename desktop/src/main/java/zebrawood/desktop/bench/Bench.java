@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import javafx.scene.Node;
-import zebrawood.logbook.store.Logbook.NewAttachment;
+import zebrawood.logbook.store.NewAttachment;
 
 /**
  * What a new bench has to bring. It draws, takes readings and shows; it judges and computes nothing.

@@ -39,6 +39,7 @@ import zebrawood.core.route.StopState;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.logbook.store.Logbook;
+import zebrawood.logbook.store.NewAttachment;
 
 /**
  * What a bench gets: its draft kept and restored, its readings evaluated after each keystroke, its Slip filled, its
@@ -363,7 +364,7 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
         Body.Measured body = Body.Measured.of(
                 stop.procedure(), now.readings().orElseThrow(), now.sheet().asTyped(), now.outcome().orElseThrow(), desk.units().get());
         Optional<Logbook.Correcting> replaces = correcting.map(entry -> new Logbook.Correcting(entry.number(), why.getText().strip()));
-        List<Logbook.NewAttachment> files = bench.attachments();
+        List<NewAttachment> files = bench.attachments();
         Entry.Stamp stamp = desk.stamp();
         desk.later(
                 () -> {

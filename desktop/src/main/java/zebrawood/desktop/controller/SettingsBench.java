@@ -33,7 +33,7 @@ import zebrawood.desktop.bench.ReadingField;
 import zebrawood.desktop.bench.Sheet;
 import zebrawood.desktop.bench.Showing;
 import zebrawood.desktop.bench.Words;
-import zebrawood.logbook.store.Logbook.NewAttachment;
+import zebrawood.logbook.store.NewAttachment;
 
 /** A controller's settings text: dropped, pasted or loaded, shown by meaning, its change prepared but never sent. */
 public final class SettingsBench implements Bench<SettingsReadings, SettingsFinding> {

@@ -101,8 +101,7 @@ final class EntryPaper extends BorderPane {
             }
             return box;
         } else if (entry.body() instanceof Body.Happened happened) {
-            return new VBox(10, Words.wrapped(happened.change().title() + (happened.remark().isEmpty() ? "" : ": " + happened.remark()), "act"),
-                    Words.wrapped(happened.change().consequence(), "by-hand"));
+            return new VBox(10, Words.wrapped(happened.change().title() + (happened.remark().isEmpty() ? "" : ": " + happened.remark()), "act"));
         }
         Body.PlateSet plate = (Body.PlateSet) entry.body();
         List<Body.Pair> pairs = new ArrayList<>();

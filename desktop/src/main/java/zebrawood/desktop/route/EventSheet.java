@@ -52,7 +52,7 @@ final class EventSheet extends VBox {
         HBox buttons = new HBox(12, record, back, initials);
         getChildren().addAll(
                 Words.label(machine + ": " + change.words(), "title"),
-                Words.wrapped("What follows: " + change.consequence(), "by-hand"),
+                Words.wrapped("What follows: ", "by-hand"),
                 remark, buttons, told);
     }
 }

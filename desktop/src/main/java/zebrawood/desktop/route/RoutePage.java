@@ -34,6 +34,8 @@ import zebrawood.logbook.store.Logbook;
 /** One machine: its Route at the left, the stop one is at, and that stop's Slip. */
 public final class RoutePage extends HBox {
 
+    private static final int EARLIER = 24;
+
     private final Desk desk;
     private final Navigator navigator;
     private final String machineId;
@@ -122,7 +124,7 @@ public final class RoutePage extends HBox {
             return;
         }
         desk.later(
-                () -> new Opened(desk.logbook().history(machineId).of(wanted), desk.logbook().findDraft(machineId, wanted)),
+                () -> new Opened(desk.logbook().readings(machineId, wanted, EARLIER), desk.logbook().findDraft(machineId, wanted)),
                 opened -> opened(found, wanted, opened, correcting));
     }
 

@@ -105,7 +105,7 @@ public final class Tour {
     /** The number of Wren's correcting entry. */
     private int corrected() {
         String wren = machine("Wren");
-        return desk.logbook().history(wren).of("focus-ramp").stream()
+        return desk.logbook().readings(wren, "focus-ramp", 24).stream()
                 .filter(entry -> entry.corrects().isPresent())
                 .findFirst()
                 .orElseThrow()

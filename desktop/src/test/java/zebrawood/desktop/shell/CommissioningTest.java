@@ -182,7 +182,7 @@ class CommissioningTest {
 
     private static Entry recordedRamp(Seat seat) {
         String id = seat.desk.logbook().findMachine("Wren").orElseThrow().id();
-        List<Entry> ramps = seat.desk.logbook().history(id).of("focus-ramp");
+        List<Entry> ramps = seat.desk.logbook().readings(id, "focus-ramp", 24);
         assertThat(ramps).hasSize(1);
         assertThat(((Body.Measured) ramps.get(0).body()).verdict()).isEqualTo(Verdict.PASS);
         return ramps.get(0);

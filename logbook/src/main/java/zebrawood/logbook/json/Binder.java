@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.Type;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -80,6 +81,8 @@ public final class Binder {
             return text(node, path);
         } else if (plain == Instant.class) {
             return instant(node, path);
+        } else if (plain == LocalDate.class) {
+            return day(node, path);
         } else if (plain.isEnum()) {
             return constant(node, plain, path);
         }
@@ -246,6 +249,15 @@ public final class Binder {
             return Instant.parse(node.asText());
         } catch (DateTimeParseException e) {
             refuse(path, "must be a time such as 2031-03-14T09:30:00Z", Refusal.Kind.WRONG);
+            return null;
+        }
+    }
+
+    private LocalDate day(JsonNode node, String path) {
+        try {
+            return LocalDate.parse(node.asText());
+        } catch (DateTimeParseException e) {
+            refuse(path, "must be a day such as 2031-03-14", Refusal.Kind.WRONG);
             return null;
         }
     }

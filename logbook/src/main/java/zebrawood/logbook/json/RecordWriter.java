@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -83,7 +84,7 @@ public final class RecordWriter implements AutoCloseable {
             json.writeEndArray();
         } else if (value instanceof Map<?, ?> map) {
             map(map);
-        } else if (value instanceof String || value instanceof Instant) {
+        } else if (value instanceof String || value instanceof Instant || value instanceof LocalDate) {
             json.writeString(value.toString());
         } else {
             throw new IllegalArgumentException("no JSON for " + value.getClass());

@@ -1,5 +1,8 @@
 package zebrawood.logbook.store;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.security.MessageDigest;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
@@ -7,10 +10,10 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.sql.Types;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Function;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 
@@ -49,16 +52,56 @@ final class Appender implements AutoCloseable {
     }
 
     synchronized Entry append(
-            String machineId, Body body, Optional<Entry.Correction> corrects, List<Logbook.NewAttachment> files, Entry.Stamp stamp)
+            String machineId, Body body, Optional<Entry.Correction> corrects, List<NewAttachment> files, Entry.Stamp stamp)
             throws SQLException {
+        List<Entry.Attachment> attachments = hashed(files);
+        return inTransaction(() -> {
+            attach(files, attachments);
+            return write(machineId, body, corrects, attachments, stamp);
+        });
+    }
+
+    /** Takes back an entry as it was stored elsewhere; it must be the next one of its machine and of the shop. */
+    synchronized void takeBack(StoredEntry stored, Function<Entry.Attachment, NewAttachment.Content> files) throws SQLException {
+        Entry read = codec.read(stored.bytes(), stored.hash());
+        String where = "entry " + read.number() + " of machine " + read.place().machineId();
+        if (!Hashes.of(stored.bytes()).equals(stored.hash())) {
+            throw new LogbookException(where + " does not have the hash that stands beside it");
+        }
+        inTransaction(() -> {
+            for (Entry.Attachment file : read.attachments()) {
+                attach(file.sha256(), file.bytes(), file.name(), files.apply(file));
+            }
+            Tail tail = tail(read.place().machineId());
+            String previous = EntryBytes.tree(stored.bytes()).path("previous").asText();
+            if (read.number() != tail.number() + 1 || !previous.equals(tail.hash())) {
+                throw new LogbookException(where + " does not follow the entry before it");
+            }
+            if (read.body() instanceof Body.PlateSet plate) {
+                nameMachine(read.place().machineId(), plate);
+            }
+            long position = chainOn(read.place().machineId(), read.number(), stored.hash());
+            if (position != stored.position()) {
+                throw new LogbookException(where + " does not stand at its place in the shop chain");
+            }
+            insert(read, position, previous, stored.bytes());
+            return read;
+        });
+    }
+
+    private interface Work<T> {
+        T run() throws SQLException;
+    }
+
+    private <T> T inTransaction(Work<T> work) throws SQLException {
         if (together) {
-            return write(machineId, body, corrects, files, stamp);
+            return work.run();
         }
         run("begin immediate");
         try {
-            Entry written = write(machineId, body, corrects, files, stamp);
+            T done = work.run();
             run("commit");
-            return written;
+            return done;
         } catch (SQLException | RuntimeException e) {
             rollback(e);
             throw e;
@@ -105,29 +148,31 @@ final class Appender implements AutoCloseable {
         }
     }
 
-    private Entry write(
-            String machineId, Body body, Optional<Entry.Correction> corrects, List<Logbook.NewAttachment> files, Entry.Stamp stamp)
-            throws SQLException {
-        int number = 1;
-        String previous = Hashes.NONE;
+    /** Where a machine's chain ends. */
+    private record Tail(int number, String hash) {}
+
+    private Tail tail(String machineId) throws SQLException {
         tail.setString(1, machineId);
         try (ResultSet last = tail.executeQuery()) {
-            if (last.next()) {
-                number = last.getInt(1) + 1;
-                previous = last.getString(2);
-            }
+            return last.next() ? new Tail(last.getInt(1), last.getString(2)) : new Tail(0, Hashes.NONE);
         }
+    }
+
+    private Entry write(
+            String machineId, Body body, Optional<Entry.Correction> corrects, List<Entry.Attachment> attachments, Entry.Stamp stamp)
+            throws SQLException {
+        Tail tail = tail(machineId);
+        int number = tail.number() + 1;
         if (body instanceof Body.PlateSet plate) {
             nameMachine(machineId, plate);
         } else if (number == 1) {
             throw new LogbookException("a machine begins with its plate");
         }
-        List<Entry.Attachment> attachments = attach(files);
-        byte[] bytes = codec.write(new EntryBytes.Head(machineId, number, previous, stamp, corrects, attachments), body);
+        byte[] bytes = codec.write(new EntryBytes.Head(machineId, number, tail.hash(), stamp, corrects, attachments), body);
         String hash = Hashes.of(bytes);
-        long position = chainOn(machineId, number, hash);
-        insert(machineId, number, position, corrects, body, stamp, previous, hash, bytes);
-        return new Entry(new Entry.Place(machineId, number, hash), stamp, body, corrects, attachments);
+        Entry entry = new Entry(new Entry.Place(machineId, number, hash), stamp, body, corrects, attachments);
+        insert(entry, chainOn(machineId, number, hash), tail.hash(), bytes);
+        return entry;
     }
 
     private void nameMachine(String machineId, Body.PlateSet plate) throws SQLException {
@@ -148,24 +193,58 @@ final class Appender implements AutoCloseable {
         return name.strip().toUpperCase(Locale.ROOT).toLowerCase(Locale.ROOT);
     }
 
-    private List<Entry.Attachment> attach(List<Logbook.NewAttachment> files) throws SQLException {
+    /** Reads each file once for its hash, before anything is locked. */
+    private static List<Entry.Attachment> hashed(List<NewAttachment> files) {
         List<Entry.Attachment> attachments = new ArrayList<>();
-        for (Logbook.NewAttachment file : files) {
-            String hash = Hashes.of(file.bytes());
-            attachments.add(new Entry.Attachment(file.name(), hash, file.bytes().length));
-            attachment.setString(1, hash);
-            attachment.setLong(2, file.bytes().length);
-            if (attachment.executeUpdate() == 0) {
-                continue;
+        for (NewAttachment file : files) {
+            MessageDigest digest = Hashes.digest();
+            long length = 0;
+            try (InputStream bytes = file.content().open()) {
+                byte[] buffer = new byte[1 << 16];
+                for (int read = bytes.read(buffer); read >= 0; read = bytes.read(buffer)) {
+                    digest.update(buffer, 0, read);
+                    length += read;
+                }
+            } catch (IOException e) {
+                throw new LogbookException("nothing was recorded: the file " + file.name() + " cannot be read", e);
             }
-            for (int from = 0, n = 0; from < file.bytes().length; from += PART_BYTES, n++) {
-                part.setString(1, hash);
-                part.setInt(2, n);
-                part.setBytes(3, Arrays.copyOfRange(file.bytes(), from, Math.min(file.bytes().length, from + PART_BYTES)));
-                part.executeUpdate();
+            if (length > NewAttachment.LONGEST_BYTES) {
+                throw new LogbookException("nothing was recorded: " + file.name() + " is longer than " + NewAttachment.LONGEST_BYTES / 1_000_000 + " MB");
             }
+            attachments.add(new Entry.Attachment(file.name(), Hashes.hex(digest.digest()), length));
         }
         return attachments;
+    }
+
+    private void attach(List<NewAttachment> files, List<Entry.Attachment> attachments) throws SQLException {
+        for (int i = 0; i < files.size(); i++) {
+            attach(attachments.get(i).sha256(), attachments.get(i).bytes(), files.get(i).name(), files.get(i).content());
+        }
+    }
+
+    /** Copies the bytes of a file in rows of 1 MB; they must be those that were hashed. */
+    private void attach(String hash, long length, String name, NewAttachment.Content content) throws SQLException {
+        attachment.setString(1, hash);
+        attachment.setLong(2, length);
+        if (attachment.executeUpdate() == 0) {
+            return;
+        }
+        MessageDigest digest = Hashes.digest();
+        try (InputStream bytes = content.open()) {
+            int n = 0;
+            for (byte[] next = bytes.readNBytes(PART_BYTES); next.length > 0; next = bytes.readNBytes(PART_BYTES)) {
+                digest.update(next);
+                part.setString(1, hash);
+                part.setInt(2, n++);
+                part.setBytes(3, next);
+                part.executeUpdate();
+            }
+        } catch (IOException e) {
+            throw new LogbookException("nothing was recorded: the file " + name + " cannot be read", e);
+        }
+        if (!Hashes.hex(digest.digest()).equals(hash)) {
+            throw new LogbookException("nothing was recorded: the file " + name + " changed or is not what its hash says; try again");
+        }
     }
 
     private long chainOn(String machineId, int number, String hash) throws SQLException {
@@ -187,26 +266,24 @@ final class Appender implements AutoCloseable {
         return position;
     }
 
-    private void insert(
-            String machineId, int number, long position, Optional<Entry.Correction> corrects, Body body, Entry.Stamp stamp,
-            String previous, String hash, byte[] bytes) throws SQLException {
-        entry.setString(1, machineId);
-        entry.setInt(2, number);
+    private void insert(Entry written, long position, String previous, byte[] bytes) throws SQLException {
+        entry.setString(1, written.place().machineId());
+        entry.setInt(2, written.number());
         entry.setLong(3, position);
-        entry.setInt(4, corrects.map(Entry.Correction::standsAt).orElse(number));
-        if (corrects.isPresent()) {
-            entry.setInt(5, corrects.get().number());
+        entry.setInt(4, written.standsAt());
+        if (written.corrects().isPresent()) {
+            entry.setInt(5, written.corrects().get().number());
         } else {
             entry.setNull(5, Types.INTEGER);
         }
-        entry.setString(6, EntryBytes.kind(body));
-        entry.setString(7, body.stop());
-        entry.setString(8, EntryBytes.verdict(body).map(Enum::name).orElse(null));
-        entry.setInt(9, EntryBytes.fired(body) ? 1 : 0);
-        entry.setString(10, stamp.by());
-        entry.setString(11, stamp.at().toString());
+        entry.setString(6, EntryBytes.kind(written.body()));
+        entry.setString(7, written.body().stop());
+        entry.setString(8, EntryBytes.verdict(written.body()).map(Enum::name).orElse(null));
+        entry.setInt(9, written.body().usedLaser() ? 1 : 0);
+        entry.setString(10, written.stamp().by());
+        entry.setString(11, written.stamp().at().toString());
         entry.setString(12, previous);
-        entry.setString(13, hash);
+        entry.setString(13, written.place().hash());
         entry.setBytes(14, bytes);
         entry.executeUpdate();
     }

@@ -14,12 +14,13 @@ import java.util.stream.StreamSupport;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
-import zebrawood.core.procedure.Change;
 import zebrawood.core.procedure.Instruction;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.procedure.Verdict;
+import zebrawood.core.reading.ReadingException;
+import zebrawood.core.work.TakenAlong;
+import zebrawood.core.work.WorkResult;
 import zebrawood.logbook.json.Binder;
-import zebrawood.logbook.json.Names;
 import zebrawood.logbook.json.RecordWriter;
 import zebrawood.logbook.json.StrictJson;
 
@@ -64,6 +65,13 @@ final class EntryBytes {
         } else if (body instanceof Body.GateLine) {
             return "gate-line";
         }
+        if (body instanceof Body.Worked) {
+            return "work";
+        } else if (body instanceof Body.PointOpened) {
+            return "point";
+        } else if (body instanceof Body.PointClosed) {
+            return "point-closed";
+        }
         return body instanceof Body.Happened ? "event" : "reading";
     }
 
@@ -71,12 +79,16 @@ final class EntryBytes {
         return body instanceof Body.Measured measured ? Optional.of(measured.verdict()) : Optional.empty();
     }
 
-    static boolean fired(Body body) {
-        return body instanceof Body.Measured measured && measured.fired() || body instanceof Body.GateLine line && line.fired();
+    /** @throws LogbookException where this version of the program cannot read it */
+    Entry read(byte[] bytes, String hash) {
+        try {
+            return read(tree(bytes), hash);
+        } catch (ReadingException unreadable) {
+            throw new LogbookException("an entry cannot be read by this version of the program: " + unreadable.getMessage(), unreadable);
+        }
     }
 
-    Entry read(byte[] bytes, String hash) {
-        JsonNode json = tree(bytes);
+    private Entry read(JsonNode json, String hash) {
         Entry.Stamp stamp = new Entry.Stamp(
                 Instant.parse(json.path("at").asText()),
                 ZoneOffset.of(json.path("zone").asText()),
@@ -99,19 +111,14 @@ final class EntryBytes {
         return switch (kind) {
             case "plate" -> new Body.PlateSet(Binder.bind(body.path("plate"), Plate.class), texts(body.path("asTyped")));
             case "gate-line" -> Binder.bind(body, Body.GateLine.class);
-            case "event" -> new Body.Happened(change(body.path("change").asText()), body.path("remark").asText());
+            case "event" -> Binder.bind(body, Body.Happened.class);
+            case "work" -> new Body.Worked(Binder.bind(body.path("result"), WorkResult.class), texts(body.path("asTyped")),
+                    Binder.bind(body.path("along"), TakenAlong.class));
+            case "point" -> Binder.bind(body, Body.PointOpened.class);
+            case "point-closed" -> Binder.bind(body, Body.PointClosed.class);
             case "reading" -> measured(body);
             default -> throw new LogbookException("an entry of the unknown kind \"" + kind + "\" stands in the logbook");
         };
-    }
-
-    private static Change change(String name) {
-        for (Change change : Change.values()) {
-            if (Names.of(change).equals(name)) {
-                return change;
-            }
-        }
-        throw new LogbookException("an event of the unknown kind \"" + name + "\" stands in the logbook");
     }
 
     private Body.Measured measured(JsonNode body) {

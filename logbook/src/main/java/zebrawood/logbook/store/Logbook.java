@@ -2,22 +2,24 @@ package zebrawood.logbook.store;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.function.LongConsumer;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.HandleCallback;
 import org.jdbi.v3.core.Jdbi;
 import org.jdbi.v3.core.JdbiException;
-import org.sqlite.SQLiteConfig;
 import org.sqlite.SQLiteDataSource;
+import zebrawood.core.difference.Comparison;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Procedure;
@@ -26,23 +28,24 @@ import zebrawood.core.route.History;
 /**
  * The logbook of a shop: a folder with one SQLite database, in WAL mode with synchronous FULL on every
  * connection. Entries are appended and never changed. May be used from several threads, and from several
- * programs at once.
+ * programs at once. A folder that may not be written to, and a database of a newer program, are opened for reading
+ * only.
  */
 public final class Logbook implements AutoCloseable {
 
-    private static final int NEWEST_READINGS = 24;
-    private static final int BUSY_MS = 10_000;
-
+    private final Path folder;
+    private final List<Procedure<?, ?>> procedures;
     private final EntryBytes codec;
+    private final Entries entries;
+    private final Histories histories;
     private final Jdbi jdbi;
-    private final Appender appender;
-    private final Map<String, Entry> known = new ConcurrentHashMap<>();
+    private final Handle reading;
+    private final Optional<Appender> appender;
+    private final Optional<String> whyReadOnly;
+    private SearchIndex search;
 
     /** A machine's id and its name of today. */
     public record MachineName(String id, String name) {}
-
-    /** A file to be kept with an entry. */
-    public record NewAttachment(String name, byte[] bytes) {}
 
     /** Which entry a new one replaces, and why. */
     public record Correcting(int number, String why) {}
@@ -53,24 +56,51 @@ public final class Logbook implements AutoCloseable {
     /** Where the shop chain ends: how many entries there are, and the hash of its last row. */
     public record Head(long entries, String hash) {}
 
-    private Logbook(EntryBytes codec, SQLiteDataSource source) throws SQLException {
-        this.codec = codec;
+    private Logbook(Path folder, List<Procedure<?, ?>> procedures, SQLiteDataSource source, Optional<String> whyReadOnly) throws SQLException {
+        this.folder = folder;
+        this.procedures = List.copyOf(procedures);
+        this.codec = new EntryBytes(procedures);
+        this.entries = new Entries(codec);
+        this.histories = new Histories(entries, procedures.stream().map(procedure -> procedure.card().id()).toList());
         this.jdbi = Jdbi.create(source);
-        this.appender = new Appender(source.getConnection(), codec);
+        this.reading = jdbi.open();
+        this.whyReadOnly = whyReadOnly;
+        this.appender = whyReadOnly.isPresent() ? Optional.empty() : Optional.of(new Appender(source.getConnection(), codec));
+        head();
     }
 
     /**
      * Opens the logbook in a folder, made if it is not there.
      *
      * @param procedures whose readings stand in it
-     * @throws LogbookException with one sentence where that cannot be
+     * @throws DamagedLogbookException where its file is damaged
+     * @throws LogbookException with one sentence where it cannot be opened otherwise
      */
     public static Logbook open(Path folder, List<Procedure<?, ?>> procedures) {
+        Path file = folder.resolve(Database.NAME);
         try {
-            Files.createDirectories(folder);
-            SQLiteDataSource source = source(folder.resolve("logbook.db"));
-            Schema.bringUpToDate(source);
-            return new Logbook(new EntryBytes(procedures), source);
+            boolean writable = mayWrite(folder, file);
+            Optional<String> damage = Database.damage(file);
+            if (damage.isPresent()) {
+                throw new DamagedLogbookException("the logbook in " + folder + " is damaged: " + damage.get(), null);
+            }
+            SQLiteDataSource source = writable ? Database.source(file) : Database.readOnly(file);
+            int version = Schema.version(source);
+            if (version > Schema.NEWEST) {
+                return new Logbook(folder, procedures, Database.readOnly(file), Optional.of("it was written by a newer Zebrawood (schema "
+                        + version + ", this one knows " + Schema.NEWEST + "); update the program to record"));
+            } else if (!writable && version == Schema.NEWEST) {
+                return new Logbook(folder, procedures, source, Optional.of("its folder may not be written to"));
+            } else if (!writable) {
+                throw new LogbookException("the folder " + folder + " may not be written to and holds no logbook of this version; choose another one with --data");
+            }
+            if (version < Schema.NEWEST) {
+                if (version > 0) {
+                    new Backups(folder).make(Instant.now());
+                }
+                Schema.migrate(source);
+            }
+            return new Logbook(folder, procedures, source, Optional.empty());
         } catch (IOException e) {
             throw new LogbookException("the folder " + folder + " cannot be made or written to; choose another one with --data", e);
         } catch (SQLException e) {
@@ -82,19 +112,28 @@ public final class Logbook implements AutoCloseable {
         }
     }
 
-    private static LogbookException unopened(Path folder, Exception e) {
-        return new LogbookException("the logbook in " + folder + " cannot be opened: is the folder writable and the file whole? ("
-                + String.valueOf(e.getMessage()).lines().findFirst().orElse("") + ")", e);
+    private static boolean mayWrite(Path folder, Path file) throws IOException {
+        if (Files.isDirectory(folder) && Files.exists(file)) {
+            return Files.isWritable(folder) && Files.isWritable(file);
+        }
+        Files.createDirectories(folder);
+        return Files.isWritable(folder);
     }
 
-    static SQLiteDataSource source(Path file) {
-        SQLiteConfig config = new SQLiteConfig();
-        config.setJournalMode(SQLiteConfig.JournalMode.WAL);
-        config.setSynchronous(SQLiteConfig.SynchronousMode.FULL);
-        config.setBusyTimeout(BUSY_MS);
-        SQLiteDataSource source = new SQLiteDataSource(config);
-        source.setUrl("jdbc:sqlite:" + file);
-        return source;
+    private static LogbookException unopened(Path folder, Exception e) {
+        if (Database.isDamage(e)) {
+            return new DamagedLogbookException("the logbook in " + folder + " is damaged and cannot be opened", e);
+        }
+        return new LogbookException("the logbook in " + folder + " cannot be opened: " + Database.inWords(e), e);
+    }
+
+    /** Why nothing can be recorded here, where it cannot; as the end of a sentence. */
+    public Optional<String> whyReadOnly() {
+        return whyReadOnly;
+    }
+
+    public Path folder() {
+        return folder;
     }
 
     /** Appends an entry; when this returns it survives a power cut. */
@@ -110,31 +149,59 @@ public final class Logbook implements AutoCloseable {
      */
     public Entry append(
             String machineId, Body body, Optional<Correcting> correcting, List<NewAttachment> attachments, Entry.Stamp stamp) {
-        try {
+        Appender writing = writing();
+        return recording(() -> {
             Optional<Entry.Correction> corrects = Optional.empty();
             if (correcting.isPresent()) {
-                corrects = Optional.of(correction(machineId, body, correcting.get()));
+                corrects = Optional.of(correction(writing, machineId, body, correcting.get()));
             }
-            Entry entry = appender.append(machineId, body, corrects, attachments, stamp);
-            known.put(entry.place().hash(), entry);
+            Entry entry = writing.append(machineId, body, corrects, attachments, stamp);
+            entries.keep(entry);
             return entry;
-        } catch (SQLException e) {
-            throw new LogbookException("nothing was recorded: the logbook could not be written ("
-                    + String.valueOf(e.getMessage()).lines().findFirst().orElse("") + "). Your readings are kept as a draft", e);
-        }
+        });
     }
 
     /** Many entries as one: all of them are safe when this returns, or none. */
     public void together(Runnable appending) {
+        Appender writing = writing();
+        recording(() -> {
+            writing.together(appending);
+            return folder;
+        });
+    }
+
+    /**
+     * Takes back an entry as it was stored elsewhere, bytes and all.
+     *
+     * @param files where the bytes of its attachments are read
+     * @throws LogbookException where it is not the next entry of its machine and of the shop, or not whole
+     */
+    public void takeBack(StoredEntry stored, Function<Entry.Attachment, NewAttachment.Content> files) {
+        Appender writing = writing();
+        recording(() -> {
+            writing.takeBack(stored, files);
+            return folder;
+        });
+    }
+
+    private interface Recording<T> {
+        T run() throws SQLException;
+    }
+
+    private static <T> T recording(Recording<T> work) {
         try {
-            appender.together(appending);
+            return work.run();
         } catch (SQLException e) {
-            throw new LogbookException("nothing was recorded: the logbook could not be written", e);
+            throw new LogbookException("nothing was recorded: " + Database.inWords(e) + ". What you typed is kept", e);
         }
     }
 
-    private Entry.Correction correction(String machineId, Body body, Correcting correcting) throws SQLException {
-        Entry old = appender.find(machineId, correcting.number())
+    private Appender writing() {
+        return appender.orElseThrow(() -> new LogbookException("nothing was recorded: this logbook is open for reading only, as " + whyReadOnly.orElse("")));
+    }
+
+    private static Entry.Correction correction(Appender writing, String machineId, Body body, Correcting correcting) throws SQLException {
+        Entry old = writing.find(machineId, correcting.number())
                 .orElseThrow(() -> new LogbookException("there is no entry " + correcting.number() + " of this machine to correct"));
         if (!old.body().stop().equals(body.stop())) {
             throw new LogbookException("entry " + correcting.number() + " is of another stop; a correction stays at its stop");
@@ -160,41 +227,23 @@ public final class Logbook implements AutoCloseable {
 
     /** What a machine's state follows from. */
     public History history(String machineId) {
-        return read(handle -> {
-            Entry plate = entries(handle, "where machine_id = ? and kind = 'plate' order by number desc limit 1", machineId).get(0);
-            List<Entry> gate = entries(handle, "where machine_id = ? and kind in ('gate-line', 'event') order by number", machineId);
-            Map<String, List<Entry>> readings = new HashMap<>();
-            for (String stop : stops(handle, machineId)) {
-                readings.put(stop, counting(entries(handle,
-                        "where machine_id = ? and stop = ? order by stands_at desc, number desc limit " + 2 * NEWEST_READINGS, machineId, stop)));
-            }
-            List<History.Use> uses = handle.createQuery(
-                            "select number, recorded_at from entry where machine_id = ? and fired = 1 and kind = 'reading' and corrects is null order by number")
-                    .bind(0, machineId)
-                    .map((row, context) -> new History.Use(row.getInt(1), Instant.parse(row.getString(2))))
-                    .list();
-            return new History(machineId, plate, gate, readings, uses);
-        });
+        return read(handle -> histories.of(handle, machineId));
     }
 
-    private static List<String> stops(Handle handle, String machineId) {
-        return handle.createQuery("select distinct stop from entry where machine_id = ? and kind = 'reading'")
-                .bind(0, machineId)
-                .mapTo(String.class)
-                .list();
+    /** The newest readings of a stop that count, the newest first. */
+    public List<Entry> readings(String machineId, String stop, int most) {
+        return read(handle -> entries.counting(handle, machineId, stop, most));
     }
 
-    /** Of each row of corrections only the newest; the list comes with the newest first. */
-    private static List<Entry> counting(List<Entry> newestFirst) {
-        List<Entry> counting = new ArrayList<>();
-        int standsAt = Integer.MAX_VALUE;
-        for (Entry entry : newestFirst) {
-            if (entry.standsAt() != standsAt) {
-                counting.add(entry);
-                standsAt = entry.standsAt();
-            }
-        }
-        return counting.subList(0, Math.min(NEWEST_READINGS, counting.size()));
+    /** The newest entry of a stop that is no reading, such as {@code work}, if there is one. */
+    public Optional<Entry> findNewest(String machineId, String stop) {
+        return readings(machineId, stop, 1).stream().findFirst();
+    }
+
+    /** What differed between two entries of a machine. */
+    public Comparison compare(Entry one, Entry other) {
+        return read(handle -> Comparison.of(histories.moment(handle, one), histories.moment(handle, other),
+                histories.between(handle, one, other), procedures));
     }
 
     /** @throws LogbookException where there is none */
@@ -204,16 +253,16 @@ public final class Logbook implements AutoCloseable {
     }
 
     public Optional<Entry> findEntry(String machineId, int number) {
-        return read(handle -> entries(handle, "where machine_id = ? and number = ?", machineId, number).stream().findFirst());
+        return read(handle -> entries.of(handle, "where machine_id = ? and number = ?", machineId, number).stream().findFirst());
     }
 
     /** The entry that replaced this one, if one did. */
     public Optional<Entry> findCorrectionOf(Entry entry) {
-        return read(handle -> entries(handle, "where machine_id = ? and corrects = ? order by number desc limit 1",
+        return read(handle -> entries.of(handle, "where machine_id = ? and corrects = ? order by number desc limit 1",
                 entry.place().machineId(), entry.number()).stream().findFirst());
     }
 
-    /** A page of the tape, the newest first. */
+    /** A page of the tape, the newest first: entries before a position in the shop chain. */
     public List<TapeLine> tape(TapeFilter filter, long before, int most) {
         StringBuilder where = new StringBuilder("where position < ?");
         List<Object> bound = new ArrayList<>(List.of(before));
@@ -221,15 +270,31 @@ public final class Logbook implements AutoCloseable {
         filter.stop().ifPresent(stop -> add(where, bound, "stop = ?", stop));
         filter.verdict().ifPresent(verdict -> add(where, bound, "verdict = ?", verdict.name()));
         return read(handle -> {
-            var query = handle.createQuery("select position, hash, bytes, exists (select 1 from entry later where"
-                    + " later.machine_id = entry.machine_id and later.corrects = entry.number) from entry " + where
-                    + " order by position desc limit " + most);
-            for (int i = 0; i < bound.size(); i++) {
-                query.bind(i, bound.get(i));
+            if (filter.words().isEmpty()) {
+                return lines(handle, where + " order by position desc limit " + most, bound);
             }
-            return query.map((row, context) ->
-                    new TapeLine(row.getLong(1), entry(row.getString(2), row.getBytes(3)), row.getBoolean(4))).list();
+            List<TapeLine> found = new ArrayList<>();
+            for (long from = before; found.size() < most; ) {
+                List<Long> positions = search(handle).find(filter.words().get(), from, 2 * most);
+                if (positions.isEmpty()) {
+                    break;
+                }
+                String among = positions.stream().map(String::valueOf).reduce((one, other) -> one + "," + other).orElseThrow();
+                found.addAll(lines(handle, where + " and position in (" + among + ") order by position desc", bound));
+                from = positions.get(positions.size() - 1);
+            }
+            return found.subList(0, Math.min(most, found.size()));
         });
+    }
+
+    private List<TapeLine> lines(Handle handle, String end, List<Object> bound) {
+        var query = handle.createQuery("select position, hash, bytes, exists (select 1 from entry later where"
+                + " later.machine_id = entry.machine_id and later.corrects = entry.number) from entry " + end);
+        for (int i = 0; i < bound.size(); i++) {
+            query.bind(i, bound.get(i));
+        }
+        return query.map((row, context) ->
+                new TapeLine(row.getLong(1), entries.read(row.getString(2), row.getBytes(3)), row.getBoolean(4))).list();
     }
 
     private static void add(StringBuilder where, List<Object> bound, String condition, Object value) {
@@ -237,11 +302,30 @@ public final class Logbook implements AutoCloseable {
         bound.add(value);
     }
 
+    private SearchIndex search(Handle handle) {
+        if (search == null) {
+            search = SearchIndex.open(folder, whyReadOnly.isEmpty(), procedures);
+        }
+        search.catchUp(handle, Long.MAX_VALUE);
+        return search;
+    }
+
+    /** Reads some entries that are not in the search index yet into it, so that a search need not wait; how many. */
+    public long prepareSearch(long most) {
+        return read(handle -> {
+            if (search == null) {
+                search = SearchIndex.open(folder, whyReadOnly.isEmpty(), procedures);
+            }
+            return search.catchUp(handle, most);
+        });
+    }
+
     /** How many entries there are of one machine, or in all. */
     public long count(Optional<String> machineId) {
-        return read(handle -> machineId.isPresent()
-                ? handle.createQuery("select count(*) from entry where machine_id = ?").bind(0, machineId.get()).mapTo(Long.class).one()
-                : handle.createQuery("select count(*) from entry").mapTo(Long.class).one());
+        return machineId.isPresent()
+                ? read(handle -> handle.createQuery("select number from entry where machine_id = ? order by number desc limit 1")
+                        .bind(0, machineId.get()).mapTo(Long.class).findOne().orElse(0L))
+                : head().entries();
     }
 
     /** Where the shop chain ends. */
@@ -252,20 +336,49 @@ public final class Logbook implements AutoCloseable {
                 .orElse(new Head(0, Hashes.NONE)));
     }
 
-    /** The bytes of an attachment. */
-    public byte[] attachment(String sha256) {
-        return read(handle -> {
-            ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-            handle.createQuery("select bytes from attachment_part where hash = ? order by part")
-                    .bind(0, sha256)
-                    .mapTo(byte[].class)
-                    .forEach(bytes::writeBytes);
-            return bytes.toByteArray();
+    /** Every entry as it is stored, in the order of the shop chain; for long work, on a connection of its own. */
+    public void stored(long after, Consumer<StoredEntry> taken) {
+        apart(handle -> {
+            handle.createQuery("select position, hash, bytes from entry where position > ? order by position")
+                    .bind(0, after)
+                    .map((row, context) -> new StoredEntry(row.getLong(1), row.getString(2), row.getBytes(3)))
+                    .forEach(taken);
+            return folder;
         });
+    }
+
+    /** An entry read from its bytes. */
+    public Entry read(StoredEntry stored) {
+        return codec.read(stored.bytes(), stored.hash());
+    }
+
+    /** The bytes of an attachment, for a small one; a large one is copied with {@link #copyAttachment}. */
+    public byte[] attachment(String sha256) {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try {
+            copyAttachment(sha256, bytes);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return bytes.toByteArray();
+    }
+
+    /** Writes the bytes of an attachment somewhere, a part at a time. */
+    public void copyAttachment(String sha256, OutputStream out) throws IOException {
+        for (int part = 0; ; part++) {
+            int number = part;
+            Optional<byte[]> bytes = read(handle -> handle.createQuery("select bytes from attachment_part where hash = ? and part = ?")
+                    .bind(0, sha256).bind(1, number).mapTo(byte[].class).findOne());
+            if (bytes.isEmpty()) {
+                return;
+            }
+            out.write(bytes.get());
+        }
     }
 
     /** Keeps half-done readings in place of the earlier ones. */
     public void keepDraft(String machineId, String stop, Draft draft) {
+        writing();
         read(handle -> handle.createUpdate("insert into draft (machine_id, stop, saved_at, content) values (?, ?, ?, ?)"
                         + " on conflict (machine_id, stop) do update set saved_at = excluded.saved_at, content = excluded.content")
                 .bind(0, machineId)
@@ -284,6 +397,9 @@ public final class Logbook implements AutoCloseable {
     }
 
     public void dropDraft(String machineId, String stop) {
+        if (whyReadOnly.isPresent()) {
+            return;
+        }
         read(handle -> handle.createUpdate("delete from draft where machine_id = ? and stop = ?")
                 .bind(0, machineId)
                 .bind(1, stop)
@@ -292,43 +408,50 @@ public final class Logbook implements AutoCloseable {
 
     /** Checks every chain; see {@link Verification}. */
     public Verification verify(List<String> expected) {
-        return read(handle -> Verification.of(handle, expected));
+        return verify(expected, checked -> { });
     }
 
-    private List<Entry> entries(Handle handle, String where, Object... bound) {
-        var query = handle.createQuery("select hash, bytes from entry " + where);
-        for (int i = 0; i < bound.length; i++) {
-            query.bind(i, bound[i]);
-        }
-        return query.map((row, context) -> entry(row.getString(1), row.getBytes(2))).list();
+    /** @param progress hears now and then how many entries were checked */
+    public Verification verify(List<String> expected, LongConsumer progress) {
+        return apart(handle -> Verification.of(handle.getConnection(), expected, progress));
     }
 
-    /** Entries never change, so each is read from its bytes once. */
-    private Entry entry(String hash, byte[] bytes) {
-        Entry entry = known.get(hash);
-        if (entry == null) {
-            entry = codec.read(bytes, hash);
-            if (known.size() > 20_000) {
-                known.clear();
-            }
-            known.put(hash, entry);
-        }
-        return entry;
-    }
-
-    private <T> T read(HandleCallback<T, RuntimeException> work) {
+    private <T> T apart(HandleCallback<T, RuntimeException> work) {
         try {
             return jdbi.withHandle(work);
         } catch (JdbiException e) {
-            throw new LogbookException("the logbook cannot be read: "
-                    + String.valueOf(e.getMessage()).lines().findFirst().orElse(""), e);
+            throw unread(e);
         }
+    }
+
+    private <T> T read(HandleCallback<T, RuntimeException> work) {
+        synchronized (reading) {
+            try {
+                return work.withHandle(reading);
+            } catch (JdbiException e) {
+                throw unread(e);
+            }
+        }
+    }
+
+    private static LogbookException unread(JdbiException e) {
+        return Database.isDamage(e)
+                ? new DamagedLogbookException("the logbook's file is damaged; close the program and start it again to restore it from a backup", e)
+                : new LogbookException("the logbook cannot be read: " + Database.inWords(e), e);
     }
 
     @Override
     public void close() {
         try {
-            appender.close();
+            synchronized (reading) {
+                reading.close();
+                if (search != null) {
+                    search.close();
+                }
+            }
+            if (appender.isPresent()) {
+                appender.get().close();
+            }
         } catch (SQLException e) {
             throw new LogbookException("the logbook could not be closed", e);
         }

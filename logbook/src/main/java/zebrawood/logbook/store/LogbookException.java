@@ -1,7 +1,7 @@
 package zebrawood.logbook.store;
 
 /** The logbook could not be opened, read or written; the message is one sentence for the person. */
-public final class LogbookException extends RuntimeException {
+public class LogbookException extends RuntimeException {
 
     private static final long serialVersionUID = 1L;
 

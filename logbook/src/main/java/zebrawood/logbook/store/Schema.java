@@ -13,25 +13,14 @@ import org.flywaydb.core.Flyway;
  */
 final class Schema {
 
-    static final int NEWEST = 2;
+    static final int NEWEST = 3;
 
     private Schema() {}
 
-    /** @throws LogbookException where the database was written by a newer version of the program */
-    static void bringUpToDate(DataSource source) throws SQLException {
-        int version = version(source);
-        if (version > NEWEST) {
-            throw new LogbookException("this logbook was written by a newer Zebrawood (schema " + version
-                    + ", this one knows " + NEWEST + "); update the program, the logbook is left as it is");
-        }
-        if (version < NEWEST) {
-            Migrations.run(source);
-        }
-    }
-
-    private static int version(DataSource source) throws SQLException {
+    /** The version of a database; 0 where it is empty. */
+    static int version(DataSource source) throws SQLException {
         try (Connection connection = source.getConnection(); Statement statement = connection.createStatement()) {
-            try (ResultSet table = connection.getMetaData().getTables(null, null, "flyway_schema_history", null)) {
+            try (ResultSet table = statement.executeQuery("select 1 from sqlite_master where type = 'table' and name = 'flyway_schema_history'")) {
                 if (!table.next()) {
                     return 0;
                 }
@@ -41,6 +30,11 @@ final class Schema {
                 return newest.next() ? newest.getInt(1) : 0;
             }
         }
+    }
+
+    /** Brings an older database to the newest schema. */
+    static void migrate(DataSource source) {
+        Migrations.run(source);
     }
 
     /** Apart, so that the library is not loaded with this class. */

@@ -1,7 +1,7 @@
 package zebrawood.logbook.store;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.security.MessageDigest;
+import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -13,7 +13,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
-import org.jdbi.v3.core.Handle;
+import java.util.function.LongConsumer;
 import zebrawood.core.reading.ReadingException;
 
 /**
@@ -26,6 +26,9 @@ import zebrawood.core.reading.ReadingException;
  * @param flaws what does not hold, in the order found; empty when everything does
  */
 public record Verification(long entries, long attachments, String head, List<Flaw> flaws) {
+
+    /** From so many flaws on the rest is not told. */
+    private static final int MOST_FLAWS = 10_000;
 
     /**
      * One thing that does not hold.
@@ -45,185 +48,241 @@ public record Verification(long entries, long attachments, String head, List<Fla
         return flaws.isEmpty();
     }
 
-    static Verification of(Handle handle, List<String> expected) {
+    static Verification of(Connection connection, List<String> expected, LongConsumer progress) {
+        Checking checking = new Checking(connection, progress);
         try {
-            return new Checking(handle).run(expected);
+            return checking.run(expected);
         } catch (SQLException e) {
-            return new Verification(0, 0, Hashes.NONE, List.of(new Flaw("the database", "file", "cannot be read: " + e.getMessage())));
+            checking.add(new Flaw("the database", "file", "cannot be read on: " + Database.inWords(e)));
+            return checking.found();
         }
     }
 
-    /** One run of the checks. Rows stream by; only a hash an entry is kept in memory. */
+    /**
+     * One run of the checks. Entries and chain are read side by side in the order in which they were written, past
+     * every index, so that memory does not grow with them and a column is seen as it truly stands in its row.
+     */
     private static final class Checking {
-        private final Handle handle;
+        private final Connection connection;
+        private final LongConsumer progress;
         private final List<Flaw> flaws = new ArrayList<>();
         private final Map<String, String> names = new HashMap<>();
-        private final Map<String, String> hashOf = new HashMap<>();
-        private final Map<String, Long> positionOf = new HashMap<>();
+        private final Map<String, String> lastHash = new HashMap<>();
         private final Map<String, String> newestName = new HashMap<>();
         private final Map<String, Long> attachmentLength = new HashMap<>();
         private final Map<String, String> attachmentOwner = new HashMap<>();
+        private final Map<String, String> expected = new HashMap<>();
+        private long entries;
+        private long attachments;
         private String head = Hashes.NONE;
 
-        Checking(Handle handle) {
-            this.handle = handle;
+        Checking(Connection connection, LongConsumer progress) {
+            this.connection = connection;
+            this.progress = progress;
         }
 
-        Verification run(List<String> expected) throws SQLException {
-            query("select id, name from machine", row -> names.put(row.getString(1), row.getString(2)));
-            entries();
-            shopChain();
-            machines();
-            long attachments = attachments();
-            Set<String> hashes = new HashSet<>(hashOf.values());
-            for (String wanted : expected) {
-                String hash = wanted.toLowerCase(Locale.ROOT).replaceAll("\\s", "");
-                if (!hashes.contains(hash) && !hash.equals(head)) {
-                    flaws.add(new Flaw("the shop", "hash", wanted + " is expected, but neither an entry nor the shop chain's head has it"));
+        Verification run(List<String> wanted) throws SQLException {
+            wanted.forEach(hash -> expected.put(hash.toLowerCase(Locale.ROOT).replaceAll("\\s", ""), hash));
+            connection.setAutoCommit(false);
+            try {
+                query("select id, name from machine", row -> names.put(row.getString(1), row.getString(2)));
+                chains();
+                machines();
+                attachments();
+            } finally {
+                connection.setAutoCommit(true);
+            }
+            expected.remove(head);
+            expected.values().forEach(hash -> add(new Flaw("the shop", "hash", hash + " is expected, but neither an entry nor the shop chain's head has it")));
+            return found();
+        }
+
+        Verification found() {
+            return new Verification(entries, attachments, head, List.copyOf(flaws));
+        }
+
+        /** Walks along entries and shop chain together. */
+        private void chains() throws SQLException {
+            try (PreparedStatement entryRows = connection.prepareStatement("select machine_id, number, position, stands_at, corrects, kind, stop, verdict,"
+                            + " fired, initials, recorded_at, previous, hash, bytes from entry not indexed");
+                    PreparedStatement chainRows = connection.prepareStatement(
+                            "select position, machine_id, number, hash, previous, row_hash from shop_chain not indexed");
+                    ResultSet entry = entryRows.executeQuery();
+                    ResultSet chain = chainRows.executeQuery()) {
+                boolean anotherEntry = entry.next();
+                boolean anotherRow = chain.next();
+                long next = 1;
+                while (anotherEntry || anotherRow) {
+                    Beside beside = !anotherRow ? Beside.NO_ROW : !anotherEntry ? Beside.NO_ENTRY : beside(entry, chain);
+                    if (beside == Beside.NO_ROW) {
+                        entry(entry);
+                        flaw(entry.getString(1), entry.getInt(2), "entry", "does not stand in the shop chain");
+                        anotherEntry = entry.next();
+                        continue;
+                    }
+                    next = row(chain, next);
+                    if (beside == Beside.NO_ENTRY) {
+                        flaw(chain.getString(2), chain.getInt(3), "entry", "stands in the shop chain but is gone");
+                    } else {
+                        entry(entry);
+                        together(entry, chain);
+                        anotherEntry = entry.next();
+                    }
+                    anotherRow = chain.next();
                 }
             }
-            return new Verification(hashOf.size(), attachments, head, List.copyOf(flaws));
         }
 
-        private void entries() throws SQLException {
-            String[] machine = {null};
-            String[] previous = {Hashes.NONE};
-            int[] next = {1};
-            query("select machine_id, number, position, stands_at, corrects, kind, stop, verdict, fired, initials, recorded_at, previous, hash, bytes"
-                    + " from entry order by machine_id, number", row -> {
-                String id = row.getString(1);
-                if (!Objects.equals(id, machine[0])) {
-                    machine[0] = id;
-                    previous[0] = Hashes.NONE;
-                    next[0] = 1;
-                }
-                int number = row.getInt(2);
-                for (; next[0] < number; next[0]++) {
-                    flaw(id, next[0], "entry", "is missing");
-                }
-                entry(row, id, number, previous[0]);
-                previous[0] = row.getString(13);
-                next[0] = number + 1;
-            });
+        private enum Beside {
+            SAME,
+            NO_ENTRY,
+            NO_ROW
         }
 
-        private void entry(ResultSet row, String id, int number, String previous) throws SQLException {
+        private static Beside beside(ResultSet entry, ResultSet chain) throws SQLException {
+            boolean sameHash = entry.getString(13).equals(chain.getString(4));
+            boolean sameEntry = entry.getString(1).equals(chain.getString(2)) && entry.getInt(2) == chain.getInt(3);
+            if (sameHash || sameEntry || entry.getLong(3) == chain.getLong(1)) {
+                return Beside.SAME;
+            }
+            return entry.getLong(3) > chain.getLong(1) ? Beside.NO_ENTRY : Beside.NO_ROW;
+        }
+
+        private void together(ResultSet entry, ResultSet chain) throws SQLException {
+            String id = entry.getString(1);
+            int number = entry.getInt(2);
+            if (!id.equals(chain.getString(2)) || number != chain.getInt(3)) {
+                flaw(id, number, "entry", "stands in the shop chain as " + where(chain.getString(2), chain.getInt(3)));
+            }
+            if (!entry.getString(13).equals(chain.getString(4))) {
+                flaw(id, number, "hash", "is another one in the shop chain");
+            }
+            if (entry.getLong(3) != chain.getLong(1)) {
+                flaw(id, number, "position", "is another one in the shop chain");
+            }
+        }
+
+        /** Checks a row of the shop chain; gives the position that comes next. */
+        private long row(ResultSet chain, long next) throws SQLException {
+            long position = chain.getLong(1);
+            String id = chain.getString(2);
+            int number = chain.getInt(3);
+            String previous = chain.getString(5);
+            if (position != next) {
+                add(new Flaw("shop chain row " + next, "row", "is missing"));
+            }
+            if (!previous.equals(head)) {
+                add(new Flaw("shop chain row " + position, "previous", "does not name the row before it (" + where(id, number) + ")"));
+            }
+            if (!Hashes.ofRow(position, id, number, chain.getString(4), previous).equals(chain.getString(6))) {
+                add(new Flaw("shop chain row " + position, "row_hash", "does not belong to it (" + where(id, number) + ")"));
+            }
+            head = chain.getString(6);
+            return position + 1;
+        }
+
+        private void entry(ResultSet row) throws SQLException {
+            String id = row.getString(1);
+            int number = row.getInt(2);
             byte[] bytes = row.getBytes(14);
             String hash = row.getString(13);
-            hashOf.put(id + "#" + number, hash);
-            positionOf.put(id + "#" + number, row.getLong(3));
+            entries++;
+            if (entries % 10_000 == 0) {
+                progress.accept(entries);
+            }
+            if (!expected.isEmpty()) {
+                expected.remove(hash);
+            }
             if (!Hashes.of(bytes).equals(hash)) {
                 flaw(id, number, "bytes", "do not have the hash that was recorded");
             }
-            JsonNode json;
+            String before = lastHash.getOrDefault(id, Hashes.NONE);
+            lastHash.put(id, hash);
+            EntryHead said;
             try {
-                json = EntryBytes.tree(bytes);
+                said = EntryHead.of(bytes);
             } catch (ReadingException unreadable) {
                 flaw(id, number, "bytes", "cannot be read");
                 return;
             }
-            JsonNode corrects = json.path("corrects");
-            compare(id, number, "machine_id", id, json.path("machine").asText());
-            compare(id, number, "number", String.valueOf(number), json.path("number").asText());
-            compare(id, number, "stands_at", row.getString(4), corrects.isMissingNode() ? String.valueOf(number) : corrects.path("standsAt").asText());
-            compare(id, number, "corrects", row.getString(5), corrects.isMissingNode() ? null : corrects.path("number").asText());
-            compare(id, number, "kind", row.getString(6), json.path("kind").asText());
-            compare(id, number, "stop", row.getString(7), json.path("stop").asText());
-            compare(id, number, "verdict", row.getString(8), json.path("body").path("verdict").asText(null));
-            compare(id, number, "fired", row.getString(9), json.path("body").path("fired").asBoolean() ? "1" : "0");
-            compare(id, number, "initials", row.getString(10), json.path("by").asText());
-            compare(id, number, "recorded_at", row.getString(11), json.path("at").asText());
-            compare(id, number, "previous", row.getString(12), json.path("previous").asText());
-            if (!previous.equals(json.path("previous").asText())) {
+            compare(id, number, "machine_id", id, said.machine());
+            compare(id, number, "number", row.getString(2), said.number());
+            compare(id, number, "stands_at", row.getString(4), said.standsAt() == null ? said.number() : said.standsAt());
+            compare(id, number, "corrects", row.getString(5), said.corrects());
+            compare(id, number, "kind", row.getString(6), said.kind());
+            compare(id, number, "stop", row.getString(7), said.stop());
+            compare(id, number, "verdict", row.getString(8), said.verdict());
+            compare(id, number, "fired", row.getString(9), said.fired() ? "1" : "0");
+            compare(id, number, "initials", row.getString(10), said.by());
+            compare(id, number, "recorded_at", row.getString(11), said.at());
+            compare(id, number, "previous", row.getString(12), said.previous());
+            if (!before.equals(said.previous())) {
                 flaw(id, number, "previous", "does not name the entry that stands before it");
             }
-            if (json.path("kind").asText().equals("plate")) {
-                newestName.put(id, json.path("body").path("plate").path("name").asText());
+            if (said.plateName() != null) {
+                newestName.put(id, said.plateName());
             }
-            for (JsonNode attachment : json.path("attachments")) {
-                attachmentLength.put(attachment.path("sha256").asText(), attachment.path("bytes").asLong());
-                attachmentOwner.putIfAbsent(attachment.path("sha256").asText(), where(id, number));
-            }
-        }
-
-        private void shopChain() throws SQLException {
-            long[] next = {1};
-            Set<String> anchored = new HashSet<>();
-            query("select position, machine_id, number, hash, previous, row_hash from shop_chain order by position", row -> {
-                long position = row.getLong(1);
-                String id = row.getString(2);
-                int number = row.getInt(3);
-                String key = id + "#" + number;
-                if (position != next[0]) {
-                    flaws.add(new Flaw("shop chain row " + next[0], "row", "is missing"));
-                }
-                if (!row.getString(5).equals(head)) {
-                    flaws.add(new Flaw("shop chain row " + position, "previous", "does not name the row before it (" + where(id, number) + ")"));
-                }
-                if (!Hashes.ofRow(position, id, number, row.getString(4), row.getString(5)).equals(row.getString(6))) {
-                    flaws.add(new Flaw("shop chain row " + position, "row_hash", "does not belong to it (" + where(id, number) + ")"));
-                }
-                if (!hashOf.containsKey(key)) {
-                    flaw(id, number, "entry", "stands in the shop chain but is gone");
-                } else if (!hashOf.get(key).equals(row.getString(4))) {
-                    flaw(id, number, "hash", "is another one in the shop chain");
-                } else if (positionOf.get(key) != position) {
-                    flaw(id, number, "position", "is another one in the shop chain");
-                }
-                anchored.add(key);
-                head = row.getString(6);
-                next[0] = position + 1;
-            });
-            for (String key : hashOf.keySet()) {
-                if (!anchored.contains(key)) {
-                    int at = key.lastIndexOf('#');
-                    flaw(key.substring(0, at), Integer.parseInt(key.substring(at + 1)), "entry", "does not stand in the shop chain");
-                }
+            for (EntryHead.File file : said.files()) {
+                attachmentLength.put(file.sha256(), file.bytes());
+                attachmentOwner.putIfAbsent(file.sha256(), where(id, number));
             }
         }
 
         private void machines() throws SQLException {
             Set<String> left = new HashSet<>(newestName.keySet());
-            query("select id, name, name_folded from machine", row -> {
+            query("select id, name, name_folded from machine not indexed", row -> {
                 String plateName = newestName.get(row.getString(1));
                 left.remove(row.getString(1));
                 if (plateName == null) {
-                    flaws.add(new Flaw("machine " + row.getString(2), "id", "has no plate in the logbook"));
+                    add(new Flaw("machine " + row.getString(2), "id", "has no plate in the logbook"));
                 } else if (!plateName.equals(row.getString(2)) || !Appender.folded(plateName).equals(row.getString(3))) {
-                    flaws.add(new Flaw("machine " + plateName, "name", "differs from its newest plate"));
+                    add(new Flaw("machine " + plateName, "name", "differs from its newest plate"));
                 }
             });
-            left.forEach(id -> flaws.add(new Flaw("machine " + newestName.get(id), "id", "is missing from the list of machines")));
+            left.forEach(id -> add(new Flaw("machine " + newestName.get(id), "id", "is missing from the list of machines")));
         }
 
-        private long attachments() throws SQLException {
+        private void attachments() throws SQLException {
             Set<String> left = new HashSet<>(attachmentLength.keySet());
-            long[] count = {0};
-            query("select hash, length from attachment", row -> {
+            Set<String> there = new HashSet<>();
+            query("select hash, length from attachment not indexed", row -> {
                 String hash = row.getString(1);
-                count[0]++;
+                there.add(hash);
                 if (!left.remove(hash)) {
-                    flaws.add(new Flaw("attachment " + hash, "hash", "is named by no entry"));
-                    return;
-                }
-                String of = "attachment of " + attachmentOwner.get(hash);
-                if (row.getLong(2) != attachmentLength.get(hash)) {
-                    flaws.add(new Flaw(of, "length", "differs from its entry"));
-                }
-                MessageDigest digest = Hashes.digest();
-                int[] part = {0};
-                query("select part, bytes from attachment_part where hash = '" + hash.replace("'", "''") + "' order by part", bytes -> {
-                    if (bytes.getInt(1) != part[0]++) {
-                        flaws.add(new Flaw(of, "part " + (part[0] - 1), "is missing"));
-                    }
-                    digest.update(bytes.getBytes(2));
-                });
-                if (!Hashes.hex(digest.digest()).equals(hash)) {
-                    flaws.add(new Flaw(of, "bytes", "have been changed"));
+                    add(new Flaw("attachment " + hash, "hash", "is named by no entry"));
+                } else {
+                    attachments++;
+                    attachment(hash, row.getLong(2));
                 }
             });
-            left.forEach(hash -> flaws.add(new Flaw("attachment of " + attachmentOwner.get(hash), "attachment", "is missing")));
-            return count[0];
+            left.forEach(hash -> add(new Flaw("attachment of " + attachmentOwner.get(hash), "attachment", "is missing")));
+            query("select distinct hash from attachment_part", row -> {
+                if (!there.contains(row.getString(1))) {
+                    add(new Flaw("attachment " + row.getString(1), "part", "belongs to none that is listed"));
+                }
+            });
+        }
+
+        private void attachment(String hash, long length) throws SQLException {
+            String of = "attachment of " + attachmentOwner.get(hash);
+            if (length != attachmentLength.get(hash)) {
+                add(new Flaw(of, "length", "differs from its entry"));
+            }
+            MessageDigest digest = Hashes.digest();
+            try (PreparedStatement parts = connection.prepareStatement("select part, hash, bytes from attachment_part where hash = ? order by part")) {
+                parts.setString(1, hash);
+                try (ResultSet row = parts.executeQuery()) {
+                    for (int part = 0; row.next(); part++) {
+                        if (row.getInt(1) != part) {
+                            add(new Flaw(of, "part " + part, "is missing"));
+                        }
+                        digest.update(row.getBytes(3));
+                    }
+                }
+            }
+            if (!Hashes.hex(digest.digest()).equals(hash)) {
+                add(new Flaw(of, "bytes", "have been changed"));
+            }
         }
 
         private void compare(String id, int number, String part, String column, String inBytes) {
@@ -233,7 +292,13 @@ public record Verification(long entries, long attachments, String head, List<Fla
         }
 
         private void flaw(String id, int number, String part, String why) {
-            flaws.add(new Flaw(where(id, number), part, why));
+            add(new Flaw(where(id, number), part, why));
+        }
+
+        private void add(Flaw flaw) {
+            if (flaws.size() < MOST_FLAWS) {
+                flaws.add(flaw);
+            }
         }
 
         private String where(String id, int number) {
@@ -245,7 +310,7 @@ public record Verification(long entries, long attachments, String head, List<Fla
         }
 
         private void query(String sql, RowReader reader) throws SQLException {
-            try (PreparedStatement statement = handle.getConnection().prepareStatement(sql); ResultSet rows = statement.executeQuery()) {
+            try (PreparedStatement statement = connection.prepareStatement(sql); ResultSet rows = statement.executeQuery()) {
                 while (rows.next()) {
                     reader.read(rows);
                 }

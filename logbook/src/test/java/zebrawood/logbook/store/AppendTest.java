@@ -96,7 +96,7 @@ class AppendTest {
     void attachmentsComeBackByteForByteAndTheSameFileIsKeptOnce() {
         byte[] large = new byte[3_000_001];
         new SplittableRandom(4).nextBytes(large);
-        List<Logbook.NewAttachment> files = List.of(new Logbook.NewAttachment("large.bin", large), new Logbook.NewAttachment("empty.txt", new byte[0]));
+        List<NewAttachment> files = List.of(new NewAttachment("large.bin", large), new NewAttachment("empty.txt", new byte[0]));
         Entry one = logbook.append("wren", new Body.Happened(Change.MOVED, ""), Optional.empty(), files, STAMP);
         Entry two = logbook.append("wren", new Body.Happened(Change.MOVED, ""), Optional.empty(), files, STAMP);
 

@@ -1,0 +1,58 @@
+package zebrawood.logbook.store;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jdbi.v3.core.Handle;
+import zebrawood.core.entry.Entry;
+
+/** Reads entries from their bytes; the ones read last are kept, as entries never change. */
+final class Entries {
+
+    private static final int KEPT = 4_000;
+
+    private final EntryBytes codec;
+    private final Map<String, Entry> known = new LinkedHashMap<>(256, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, Entry> eldest) {
+            return size() > KEPT;
+        }
+    };
+
+    Entries(EntryBytes codec) {
+        this.codec = codec;
+    }
+
+    /** @param where the end of the statement, with a question mark for each bound value */
+    List<Entry> of(Handle handle, String where, Object... bound) {
+        var query = handle.createQuery("select hash, bytes from entry " + where);
+        for (int i = 0; i < bound.length; i++) {
+            query.bind(i, bound[i]);
+        }
+        return query.map((row, context) -> read(row.getString(1), row.getBytes(2))).list();
+    }
+
+    /** The newest readings of a stop, of each row of corrections only the newest; the newest place first. */
+    List<Entry> counting(Handle handle, String machineId, String stop, int most) {
+        List<Entry> counting = new ArrayList<>();
+        int standsAt = Integer.MAX_VALUE;
+        for (Entry entry : of(handle, "where machine_id = ? and stop = ? order by stands_at desc, number desc limit " + 2 * most, machineId, stop)) {
+            if (entry.standsAt() != standsAt) {
+                counting.add(entry);
+                standsAt = entry.standsAt();
+            }
+        }
+        return counting.subList(0, Math.min(most, counting.size()));
+    }
+
+    synchronized Entry read(String hash, byte[] bytes) {
+        return known.computeIfAbsent(hash, missing -> codec.read(bytes, missing));
+    }
+
+    synchronized void keep(Entry entry) {
+        known.put(entry.place().hash(), entry);
+    }
+}

@@ -1,0 +1,171 @@
+package zebrawood.logbook.store;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.jdbi.v3.core.Handle;
+import zebrawood.core.difference.Moment;
+import zebrawood.core.entry.Body;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.machine.Plate;
+import zebrawood.core.procedure.Verdict;
+import zebrawood.core.route.History;
+import zebrawood.core.safety.Bar;
+import zebrawood.core.safety.FirstLight;
+
+/**
+ * Reads what machines' states follow from: not all of their entries, but all that still counts. A history is read
+ * once and kept until its machine has a new entry, whoever recorded it.
+ */
+final class Histories {
+
+    private static final int EVENTS = 60;
+    private static final int STEP = 40;
+
+    private final Entries entries;
+    private final Collection<String> procedures;
+    private final Map<String, History> kept = new HashMap<>();
+    private long seen;
+
+    Histories(Entries entries, Collection<String> procedures) {
+        this.entries = entries;
+        this.procedures = procedures;
+    }
+
+    synchronized History of(Handle handle, String machineId) {
+        forgetChanged(handle);
+        return kept.computeIfAbsent(machineId, id -> read(handle, id));
+    }
+
+    /** Drops what is kept of machines that have entries after the newest one seen. */
+    private void forgetChanged(Handle handle) {
+        long[] newest = {seen};
+        Set<String> changed = new HashSet<>();
+        handle.createQuery("select position, machine_id from shop_chain where position > ? order by position")
+                .bind(0, kept.isEmpty() ? Long.MAX_VALUE - 1 : seen)
+                .map((row, context) -> {
+                    newest[0] = Math.max(newest[0], row.getLong(1));
+                    return row.getString(2);
+                })
+                .forEach(changed::add);
+        if (kept.isEmpty()) {
+            newest[0] = handle.createQuery("select position from shop_chain order by position desc limit 1").mapTo(Long.class).findOne().orElse(0L);
+        }
+        seen = newest[0];
+        changed.forEach(kept::remove);
+    }
+
+    private History read(Handle handle, String machineId) {
+        Entry plate = entries.of(handle, "where machine_id = ? and kind = 'plate' order by number desc limit 1", machineId).get(0);
+        Map<String, List<Entry>> readings = new HashMap<>();
+        int oldestReading = Integer.MAX_VALUE;
+        for (String stop : procedures) {
+            List<Entry> counting = newest(handle, machineId, stop);
+            if (!counting.isEmpty()) {
+                readings.put(stop, counting);
+                oldestReading = Math.min(oldestReading, counting.get(0).standsAt());
+            }
+        }
+        Map<Integer, Entry> gateAndEvents = new HashMap<>();
+        int begin = gate(handle, machineId, ((Body.PlateSet) plate.body()).plate(), gateAndEvents);
+        entries.of(handle, "where machine_id = ? and kind = 'event' and number > ? order by number", machineId, Math.min(begin, oldestReading))
+                .forEach(event -> gateAndEvents.put(event.number(), event));
+        entries.of(handle, "where machine_id = ? and kind = 'event' order by number desc limit " + EVENTS, machineId)
+                .forEach(event -> gateAndEvents.put(event.number(), event));
+        List<History.Use> uses = handle.createQuery("select number, recorded_at from entry where machine_id = ? and fired = 1 and corrects is null"
+                        + " and number >= ? and kind in ('reading', 'work') order by number")
+                .bind(0, machineId)
+                .bind(1, begin)
+                .map((row, context) -> new History.Use(row.getInt(1), Instant.parse(row.getString(2))))
+                .list();
+        List<Entry> points = Stream.of("point", "point-closed")
+                .flatMap(kind -> entries.of(handle, "where machine_id = ? and kind = ? order by number", machineId, kind).stream())
+                .sorted((one, other) -> Integer.compare(one.number(), other.number()))
+                .toList();
+        return new History(machineId, plate, List.copyOf(gateAndEvents.values()), readings, uses, points);
+    }
+
+    /** The newest reading of a stop that counts, and the newest that passed where that is another one. */
+    private List<Entry> newest(Handle handle, String machineId, String stop) {
+        List<Entry> found = new ArrayList<>(entries.counting(handle, machineId, stop, 1));
+        if (!found.isEmpty() && !verdict(found.get(0)).satisfies()) {
+            int before = found.get(0).standsAt();
+            for (int many = 8; ; many *= 4) {
+                List<Entry> more = entries.counting(handle, machineId, stop, many);
+                Optional<Entry> passed = more.stream().filter(entry -> entry.standsAt() < before && verdict(entry).satisfies()).findFirst();
+                passed.ifPresent(found::add);
+                if (passed.isPresent() || more.size() < many) {
+                    break;
+                }
+            }
+        }
+        return found;
+    }
+
+    private static Verdict verdict(Entry entry) {
+        return ((Body.Measured) entry.body()).verdict();
+    }
+
+    /**
+     * Gate lines and events from the newest back to where nothing older changes the gate any more: every bar is
+     * answered or all of them were put back since, and the laser was fired on the gate at least once.
+     *
+     * @return the number of the oldest of them; 0 where all were read
+     */
+    private int gate(Handle handle, String machineId, Plate plate, Map<Integer, Entry> into) {
+        Set<String> open = new HashSet<>(FirstLight.bars(plate).stream().map(Bar::id).toList());
+        boolean fired = false;
+        int before = Integer.MAX_VALUE;
+        while (true) {
+            int from = before;
+            List<Entry> step = Stream.of("gate-line", "event")
+                    .flatMap(kind -> entries.of(handle, "where machine_id = ? and kind = ? and number < ? order by number desc limit " + STEP, machineId, kind, from).stream())
+                    .sorted((one, other) -> Integer.compare(other.number(), one.number()))
+                    .toList();
+            if (step.isEmpty()) {
+                return 0;
+            }
+            for (Entry entry : step.subList(0, Math.min(STEP, step.size()))) {
+                into.put(entry.number(), entry);
+                before = entry.number();
+                if (entry.body() instanceof Body.GateLine line && entry.corrects().isEmpty()) {
+                    open.remove(line.bar());
+                    fired |= line.lifted() && line.fired();
+                } else if (entry.body() instanceof Body.Happened happened && happened.change().shutsGate()) {
+                    open.clear();
+                }
+                if (open.isEmpty() && fired) {
+                    return before;
+                }
+            }
+        }
+    }
+
+    /** What stood on record when an entry was made. */
+    Moment moment(Handle handle, Entry at) {
+        String id = at.place().machineId();
+        Entry plate = entries.of(handle, "where machine_id = ? and kind = 'plate' and number <= ? order by number desc limit 1", id, at.standsAt()).get(0);
+        Map<String, Entry> newest = new HashMap<>();
+        for (String stop : procedures) {
+            entries.of(handle, "where machine_id = ? and stop = ? and stands_at <= ? order by stands_at desc, number desc limit 1", id, stop, at.standsAt())
+                    .forEach(entry -> newest.put(stop, entry));
+        }
+        List<Entry> happened = entries.of(handle, "where machine_id = ? and kind = 'event' and number <= ? order by number desc limit " + EVENTS, id, at.standsAt());
+        return new Moment(at, plate, newest, happened);
+    }
+
+    /** Events that stand between two entries of a machine. */
+    List<Entry> between(Handle handle, Entry one, Entry other) {
+        int from = Math.min(one.standsAt(), other.standsAt());
+        int to = Math.max(one.standsAt(), other.standsAt());
+        return entries.of(handle, "where machine_id = ? and kind = 'event' and number > ? and number < ? order by number desc limit 200",
+                one.place().machineId(), from, to);
+    }
+}
