@@ -161,7 +161,7 @@ public final class Desk implements AutoCloseable {
     private List<MachineStatus> statuses() {
         Instant now = now();
         ZoneOffset offset = zone.getRules().getOffset(now);
-        return logbook.machines().stream().map(machine -> route.status(logbook.history(machine.id()), now, offset)).toList();
+        return logbook.histories().stream().map(history -> route.status(history, now, offset)).toList();
     }
 
     /** Work on the logbook's thread; its result is handed back on the interface thread. */

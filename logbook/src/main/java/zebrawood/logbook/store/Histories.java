@@ -1,5 +1,6 @@
 package zebrawood.logbook.store;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -37,6 +38,12 @@ final class Histories {
     Histories(Entries entries, Collection<String> procedures) {
         this.entries = entries;
         this.procedures = procedures;
+    }
+
+    /** Of all these machines. */
+    synchronized List<History> all(Handle handle, List<String> machineIds) {
+        forgetChanged(handle);
+        return machineIds.stream().map(id -> kept.computeIfAbsent(id, missing -> read(handle, missing))).toList();
     }
 
     synchronized History of(Handle handle, String machineId) {
@@ -79,17 +86,39 @@ final class Histories {
                 .forEach(event -> gateAndEvents.put(event.number(), event));
         entries.of(handle, "where machine_id = ? and kind = 'event' order by number desc limit " + EVENTS, machineId)
                 .forEach(event -> gateAndEvents.put(event.number(), event));
-        List<History.Use> uses = handle.createQuery("select number, recorded_at from entry where machine_id = ? and fired = 1 and corrects is null"
-                        + " and number >= ? and kind in ('reading', 'work') order by number")
-                .bind(0, machineId)
-                .bind(1, begin)
-                .map((row, context) -> new History.Use(row.getInt(1), Instant.parse(row.getString(2))))
-                .list();
+        List<History.Use> uses = uses(handle, machineId, begin, ((Body.PlateSet) plate.body()).plate().daysOutOfUse());
         List<Entry> points = Stream.of("point", "point-closed")
                 .flatMap(kind -> entries.of(handle, "where machine_id = ? and kind = ? order by number", machineId, kind).stream())
                 .sorted((one, other) -> Integer.compare(one.number(), other.number()))
                 .toList();
         return new History(machineId, plate, List.copyOf(gateAndEvents.values()), readings, uses, points);
+    }
+
+    /**
+     * Uses of a machine since an entry, not all of them but so many that no pause longer than the given days is hidden
+     * or made up: from each the last one within those days, or the next one after them.
+     */
+    private static List<History.Use> uses(Handle handle, String machineId, int since, int days) {
+        List<History.Use> uses = new ArrayList<>();
+        Optional<History.Use> next = use(handle, "recorded_at >= ? and number >= ? and kind in ('reading', 'work') order by recorded_at limit 1", machineId, "", since);
+        while (next.isPresent()) {
+            Instant at = next.get().at();
+            uses.add(next.get());
+            String until = at.plus(Duration.ofDays(days)).toString();
+            next = use(handle, "recorded_at <= ? and number >= ? and kind in ('reading', 'work') order by recorded_at desc limit 1", machineId, until, since)
+                    .filter(use -> use.at().isAfter(at))
+                    .or(() -> use(handle, "recorded_at > ? and number >= ? and kind in ('reading', 'work') order by recorded_at limit 1", machineId, until, since));
+        }
+        return uses;
+    }
+
+    private static Optional<History.Use> use(Handle handle, String which, String machineId, String time, int since) {
+        return handle.createQuery("select number, recorded_at from entry where machine_id = ? and fired = 1 and corrects is null and " + which)
+                .bind(0, machineId)
+                .bind(1, time)
+                .bind(2, since)
+                .map((row, context) -> new History.Use(row.getInt(1), Instant.parse(row.getString(2))))
+                .findOne();
     }
 
     /** The newest reading of a stop that counts, and the newest that passed where that is another one. */

@@ -212,7 +212,7 @@ public final class Logbook implements AutoCloseable {
     /** All machines, in the order in which they were added. */
     public List<MachineName> machines() {
         return read(handle -> handle.createQuery(
-                        "select m.id, m.name from machine m join entry e on e.machine_id = m.id and e.number = 1 order by e.position")
+                        "select id, name from machine order by (select position from entry where machine_id = machine.id and number = 1)")
                 .map((row, context) -> new MachineName(row.getString(1), row.getString(2)))
                 .list());
     }
@@ -228,6 +228,12 @@ public final class Logbook implements AutoCloseable {
     /** What a machine's state follows from. */
     public History history(String machineId) {
         return read(handle -> histories.of(handle, machineId));
+    }
+
+    /** The same of all machines, in the order in which they were added. */
+    public List<History> histories() {
+        List<String> ids = machines().stream().map(MachineName::id).toList();
+        return read(handle -> histories.all(handle, ids));
     }
 
     /** The newest readings of a stop that count, the newest first. */

@@ -5,15 +5,23 @@ import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Set;
+import java.util.concurrent.ArrayBlockingQueue;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.function.LongConsumer;
+import java.util.stream.Collectors;
 import zebrawood.core.reading.ReadingException;
 
 /**
@@ -29,6 +37,11 @@ public record Verification(long entries, long attachments, String head, List<Fla
 
     /** From so many flaws on the rest is not told. */
     private static final int MOST_FLAWS = 10_000;
+
+    private static final int BATCH = 500;
+    private static final List<String> ENTRY = List.of("machine_id", "number", "position", "stands_at", "corrects", "kind", "stop", "verdict", "fired", "initials",
+            "recorded_at", "previous", "hash");
+    private static final List<String> CHAIN = List.of("position", "machine_id", "number", "hash", "previous", "row_hash");
 
     /**
      * One thing that does not hold.
@@ -101,91 +114,190 @@ public record Verification(long entries, long attachments, String head, List<Fla
             return new Verification(entries, attachments, head, List.copyOf(flaws));
         }
 
-        /** Walks along entries and shop chain together. */
+        /** Walks along entries and shop chain together: this thread reads, another one checks. */
         private void chains() throws SQLException {
-            try (PreparedStatement entryRows = connection.prepareStatement("select machine_id, number, position, stands_at, corrects, kind, stop, verdict,"
-                            + " fired, initials, recorded_at, previous, hash, bytes from entry not indexed");
-                    PreparedStatement chainRows = connection.prepareStatement(
-                            "select position, machine_id, number, hash, previous, row_hash from shop_chain not indexed");
+            BlockingQueue<List<Read>> batches = new ArrayBlockingQueue<>(4);
+            ExecutorService checker = Executors.newSingleThreadExecutor();
+            Future<?> checked = checker.submit(() -> {
+                Walk walk = new Walk();
+                for (List<Read> batch = batches.take(); !batch.isEmpty(); batch = batches.take()) {
+                    batch.forEach(walk::take);
+                }
+                walk.end();
+                return null;
+            });
+            try {
+                read(batches);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            } finally {
+                finish(checker, checked, batches);
+            }
+        }
+
+        private void finish(ExecutorService checker, Future<?> checked, BlockingQueue<List<Read>> batches) {
+            try {
+                batches.put(List.of());
+                checked.get();
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            } catch (ExecutionException e) {
+                throw new IllegalStateException(e.getCause());
+            } finally {
+                checker.shutdownNow();
+            }
+        }
+
+        private void read(BlockingQueue<List<Read>> batches) throws SQLException, InterruptedException {
+            try (PreparedStatement entryRows = connection.prepareStatement("select " + joined(ENTRY) + ", bytes from entry not indexed");
+                    PreparedStatement chainRows = connection.prepareStatement("select " + joined(CHAIN) + " from shop_chain not indexed");
                     ResultSet entry = entryRows.executeQuery();
                     ResultSet chain = chainRows.executeQuery()) {
+                List<Read> batch = new ArrayList<>();
                 boolean anotherEntry = entry.next();
                 boolean anotherRow = chain.next();
-                long next = 1;
                 while (anotherEntry || anotherRow) {
-                    Beside beside = !anotherRow ? Beside.NO_ROW : !anotherEntry ? Beside.NO_ENTRY : beside(entry, chain);
-                    if (beside == Beside.NO_ROW) {
-                        entry(entry);
-                        flaw(entry.getString(1), entry.getInt(2), "entry", "does not stand in the shop chain");
-                        anotherEntry = entry.next();
-                        continue;
+                    byte[] bytes = anotherEntry ? entry.getBytes(2) : null;
+                    batch.add(new Read(anotherEntry ? entry.getString(1) : null, bytes, bytes == null ? null : Hashes.of(bytes), anotherRow ? chain.getString(1) : null));
+                    anotherEntry = anotherEntry && entry.next();
+                    anotherRow = anotherRow && chain.next();
+                    if (batch.size() == BATCH) {
+                        batches.put(batch);
+                        batch = new ArrayList<>();
                     }
-                    next = row(chain, next);
-                    if (beside == Beside.NO_ENTRY) {
-                        flaw(chain.getString(2), chain.getInt(3), "entry", "stands in the shop chain but is gone");
-                    } else {
-                        entry(entry);
-                        together(entry, chain);
-                        anotherEntry = entry.next();
-                    }
-                    anotherRow = chain.next();
+                }
+                if (!batch.isEmpty()) {
+                    batches.put(batch);
                 }
             }
         }
 
-        private enum Beside {
-            SAME,
-            NO_ENTRY,
-            NO_ROW
+        /** All columns as one text: one is read much faster than many. */
+        private static String joined(List<String> columns) {
+            return columns.stream().map(column -> "coalesce(" + column + ", '')").collect(Collectors.joining(" || char(31) || "));
         }
 
-        private static Beside beside(ResultSet entry, ResultSet chain) throws SQLException {
-            boolean sameHash = entry.getString(13).equals(chain.getString(4));
-            boolean sameEntry = entry.getString(1).equals(chain.getString(2)) && entry.getInt(2) == chain.getInt(3);
-            if (sameHash || sameEntry || entry.getLong(3) == chain.getLong(1)) {
-                return Beside.SAME;
+        /** A row of each table as they were read beside each other; null where one has ended. */
+        private record Read(String entry, byte[] bytes, String hashOfBytes, String chain) {}
+
+        /** A stored entry: its columns, its bytes, and the hash that they truly have. */
+        private record Row(String[] columns, byte[] bytes, String hashOfBytes) {
+            String id() {
+                return columns[0];
             }
-            return entry.getLong(3) > chain.getLong(1) ? Beside.NO_ENTRY : Beside.NO_ROW;
+
+            int number() {
+                return whole(columns[1]);
+            }
+
+            String hash() {
+                return columns[12];
+            }
         }
 
-        private void together(ResultSet entry, ResultSet chain) throws SQLException {
-            String id = entry.getString(1);
-            int number = entry.getInt(2);
-            if (!id.equals(chain.getString(2)) || number != chain.getInt(3)) {
-                flaw(id, number, "entry", "stands in the shop chain as " + where(chain.getString(2), chain.getInt(3)));
+        private static int whole(String number) {
+            try {
+                return Integer.parseInt(number);
+            } catch (NumberFormatException changed) {
+                return -1;
             }
-            if (!entry.getString(13).equals(chain.getString(4))) {
-                flaw(id, number, "hash", "is another one in the shop chain");
+        }
+
+        /** Puts each row of the chain beside its entry, where one or the other may be missing. */
+        private final class Walk {
+            private final Deque<Row> waitingEntries = new ArrayDeque<>();
+            private final Deque<String[]> waitingRows = new ArrayDeque<>();
+            private long next = 1;
+
+            void take(Read read) {
+                if (read.entry() != null) {
+                    waitingEntries.add(new Row(split(read.entry(), ENTRY.size()), read.bytes(), read.hashOfBytes()));
+                }
+                if (read.chain() != null) {
+                    waitingRows.add(split(read.chain(), CHAIN.size()));
+                }
+                while (!waitingEntries.isEmpty() && !waitingRows.isEmpty()) {
+                    step();
+                }
             }
-            if (entry.getLong(3) != chain.getLong(1)) {
-                flaw(id, number, "position", "is another one in the shop chain");
+
+            void end() {
+                waitingEntries.forEach(this::alone);
+                waitingRows.forEach(this::gone);
+            }
+
+            private void step() {
+                Row entry = waitingEntries.peek();
+                String[] row = waitingRows.peek();
+                boolean same = entry.hash().equals(row[3]) || entry.id().equals(row[1]) && entry.columns()[1].equals(row[2])
+                        || entry.columns()[2].equals(row[0]);
+                if (same) {
+                    next = row(row, next);
+                    entry(entry);
+                    together(waitingEntries.remove(), waitingRows.remove());
+                } else if (whole(entry.columns()[2]) > whole(row[0])) {
+                    gone(waitingRows.remove());
+                } else {
+                    alone(waitingEntries.remove());
+                }
+            }
+
+            private void alone(Row entry) {
+                entry(entry);
+                flaw(entry.id(), entry.number(), "entry", "does not stand in the shop chain");
+            }
+
+            private void gone(String[] row) {
+                next = row(row, next);
+                flaw(row[1], whole(row[2]), "entry", "stands in the shop chain but is gone");
+            }
+        }
+
+        private static String[] split(String joined, int columns) {
+            String[] parts = new String[columns];
+            int from = 0;
+            for (int i = 0; i < columns; i++) {
+                int to = i == columns - 1 ? -1 : joined.indexOf(31, from);
+                parts[i] = to < 0 ? joined.substring(Math.min(from, joined.length())) : joined.substring(from, to);
+                from = to < 0 ? joined.length() : to + 1;
+            }
+            return parts;
+        }
+
+        private void together(Row entry, String[] row) {
+            if (!entry.id().equals(row[1]) || !entry.columns()[1].equals(row[2])) {
+                flaw(entry.id(), entry.number(), "entry", "stands in the shop chain as " + where(row[1], whole(row[2])));
+            }
+            if (!entry.hash().equals(row[3])) {
+                flaw(entry.id(), entry.number(), "hash", "is another one in the shop chain");
+            }
+            if (!entry.columns()[2].equals(row[0])) {
+                flaw(entry.id(), entry.number(), "position", "is another one in the shop chain");
             }
         }
 
         /** Checks a row of the shop chain; gives the position that comes next. */
-        private long row(ResultSet chain, long next) throws SQLException {
-            long position = chain.getLong(1);
-            String id = chain.getString(2);
-            int number = chain.getInt(3);
-            String previous = chain.getString(5);
+        private long row(String[] row, long next) {
+            long position = whole(row[0]);
+            String id = row[1];
+            int number = whole(row[2]);
             if (position != next) {
                 add(new Flaw("shop chain row " + next, "row", "is missing"));
             }
-            if (!previous.equals(head)) {
+            if (!row[4].equals(head)) {
                 add(new Flaw("shop chain row " + position, "previous", "does not name the row before it (" + where(id, number) + ")"));
             }
-            if (!Hashes.ofRow(position, id, number, chain.getString(4), previous).equals(chain.getString(6))) {
+            if (!Hashes.ofRow(position, id, number, row[3], row[4]).equals(row[5])) {
                 add(new Flaw("shop chain row " + position, "row_hash", "does not belong to it (" + where(id, number) + ")"));
             }
-            head = chain.getString(6);
+            head = row[5];
             return position + 1;
         }
 
-        private void entry(ResultSet row) throws SQLException {
-            String id = row.getString(1);
-            int number = row.getInt(2);
-            byte[] bytes = row.getBytes(14);
-            String hash = row.getString(13);
+        private void entry(Row row) {
+            String id = row.id();
+            int number = row.number();
+            String hash = row.hash();
             entries++;
             if (entries % 10_000 == 0) {
                 progress.accept(entries);
@@ -193,29 +305,26 @@ public record Verification(long entries, long attachments, String head, List<Fla
             if (!expected.isEmpty()) {
                 expected.remove(hash);
             }
-            if (!Hashes.of(bytes).equals(hash)) {
+            if (!hash.equals(row.hashOfBytes())) {
                 flaw(id, number, "bytes", "do not have the hash that was recorded");
             }
             String before = lastHash.getOrDefault(id, Hashes.NONE);
             lastHash.put(id, hash);
             EntryHead said;
             try {
-                said = EntryHead.of(bytes);
+                said = EntryHead.of(row.bytes());
             } catch (ReadingException unreadable) {
                 flaw(id, number, "bytes", "cannot be read");
                 return;
             }
-            compare(id, number, "machine_id", id, said.machine());
-            compare(id, number, "number", row.getString(2), said.number());
-            compare(id, number, "stands_at", row.getString(4), said.standsAt() == null ? said.number() : said.standsAt());
-            compare(id, number, "corrects", row.getString(5), said.corrects());
-            compare(id, number, "kind", row.getString(6), said.kind());
-            compare(id, number, "stop", row.getString(7), said.stop());
-            compare(id, number, "verdict", row.getString(8), said.verdict());
-            compare(id, number, "fired", row.getString(9), said.fired() ? "1" : "0");
-            compare(id, number, "initials", row.getString(10), said.by());
-            compare(id, number, "recorded_at", row.getString(11), said.at());
-            compare(id, number, "previous", row.getString(12), said.previous());
+            String[] wanted = {said.machine(), said.number(), row.columns()[2], said.standsAt() == null ? said.number() : said.standsAt(), said.corrects(), said.kind(),
+                said.stop(), said.verdict(), said.fired() ? "1" : "0", said.by(), said.at(), said.previous(), hash};
+            for (int i = 0; i < wanted.length; i++) {
+                String inBytes = wanted[i] == null ? "" : wanted[i];
+                if (!inBytes.equals(row.columns()[i])) {
+                    flaw(id, number, ENTRY.get(i), "is " + row.columns()[i] + " in its column but " + inBytes + " in the entry");
+                }
+            }
             if (!before.equals(said.previous())) {
                 flaw(id, number, "previous", "does not name the entry that stands before it");
             }
@@ -282,12 +391,6 @@ public record Verification(long entries, long attachments, String head, List<Fla
             }
             if (!Hashes.hex(digest.digest()).equals(hash)) {
                 add(new Flaw(of, "bytes", "have been changed"));
-            }
-        }
-
-        private void compare(String id, int number, String part, String column, String inBytes) {
-            if (!Objects.equals(column, inBytes)) {
-                flaw(id, number, part, "is " + column + " in its column but " + inBytes + " in the entry");
             }
         }
 

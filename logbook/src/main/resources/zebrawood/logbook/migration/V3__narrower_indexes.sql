@@ -1,7 +1,7 @@
--- Most entries fired nothing and correct nothing: their indexes hold only those that did. What a gate asks of uses
--- stands in its index whole. Stop and verdict together find the few that failed among millions.
+-- Most entries fired nothing and correct nothing: their indexes hold only those that did. A gate asks for the last
+-- use before a time. Stop and verdict together find the few that failed among millions.
 drop index entry_by_use;
-create index entry_by_use on entry (machine_id, number, recorded_at) where fired = 1 and corrects is null;
+create index entry_by_use on entry (machine_id, recorded_at, number) where fired = 1 and corrects is null;
 drop index entry_by_correction;
 create index entry_by_correction on entry (machine_id, corrects) where corrects is not null;
 create index entry_by_stop_verdict on entry (stop, verdict, position);
