@@ -6,7 +6,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.concurrent.Callable;
-import java.util.stream.Collectors;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -35,15 +34,12 @@ final class Certify implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException {
-        if (!Files.exists(data.folder().resolve("logbook.db"))) {
-            System.err.println("There is no logbook in " + data.folder() + "; name its folder with --data.");
+        if (!data.holdsLogbook()) {
             return Exit.REFUSED;
         }
         try (Logbook logbook = Logbook.open(data.folder(), Catalogue.procedures())) {
-            var found = logbook.findMachine(machine);
+            var found = data.findMachine(logbook, machine);
             if (found.isEmpty()) {
-                System.err.println("There is no machine named " + machine + ". In the shop are: "
-                        + logbook.machines().stream().map(Logbook.MachineName::name).collect(Collectors.joining(", ")) + ".");
                 return Exit.WRONG;
             }
             Path file = out == null ? Path.of(CertificateFile.fileName(found.get().name())) : out;

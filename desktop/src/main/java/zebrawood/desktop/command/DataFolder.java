@@ -1,10 +1,13 @@
 package zebrawood.desktop.command;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import picocli.CommandLine.Option;
+import zebrawood.logbook.store.Logbook;
 
 /** Where the user's logbook stands: where the platform expects, or where {@code --data} says. */
 public final class DataFolder {
@@ -14,6 +17,25 @@ public final class DataFolder {
 
     Path folder() {
         return chosen != null ? chosen : usual(System.getProperty("os.name"), System.getenv(), Path.of(System.getProperty("user.home")));
+    }
+
+    /** Whether a logbook stands there; says so where none does. */
+    boolean holdsLogbook() {
+        if (Files.exists(folder().resolve("logbook.db"))) {
+            return true;
+        }
+        System.err.println("There is no logbook in " + folder() + "; name its folder with --data.");
+        return false;
+    }
+
+    /** The machine of a name; says which there are where there is none. */
+    Optional<Logbook.MachineName> findMachine(Logbook logbook, String name) {
+        Optional<Logbook.MachineName> found = logbook.findMachine(name);
+        if (found.isEmpty()) {
+            System.err.println("There is no machine named " + name + ". In the shop are: "
+                    + logbook.machines().stream().map(Logbook.MachineName::name).limit(20).collect(Collectors.joining(", ")) + ".");
+        }
+        return found;
     }
 
     Optional<Path> chosen() {

@@ -1,6 +1,5 @@
 package zebrawood.desktop.command;
 
-import java.nio.file.Files;
 import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -22,12 +21,11 @@ final class Verify implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        if (!Files.exists(data.folder().resolve("logbook.db"))) {
-            System.err.println("There is no logbook in " + data.folder() + "; name its folder with --data.");
+        if (!data.holdsLogbook()) {
             return Exit.REFUSED;
         }
         try (Logbook logbook = Logbook.open(data.folder(), Catalogue.procedures())) {
-            Verification found = logbook.verify(expected);
+            Verification found = logbook.verify(expected, Progress.onError("checked"));
             found.flaws().forEach(System.out::println);
             System.out.println(found.holds()
                     ? "Whole: " + found.entries() + " entries, " + found.attachments() + " attachments. The shop chain ends on " + found.head() + "."

@@ -14,6 +14,7 @@ import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.HelpCommand;
 import picocli.CommandLine.Mixin;
+import zebrawood.logbook.store.DamagedLogbookException;
 import zebrawood.logbook.store.LogbookException;
 
 /** The one entry to the program; its words are the commands. */
@@ -22,8 +23,9 @@ import zebrawood.logbook.store.LogbookException;
         description = "For those who commission laser machines: measure once, turn once, check once, and it is written down.",
         version = "Zebrawood " + Version.TEXT,
         mixinStandardHelpOptions = true,
-        subcommands = {Demo.class, Solve.class, Verify.class, Certify.class, Shots.class, HelpCommand.class},
-        footer = {"", "./zebrawood test    runs every test", "./zebrawood bench   measures: focus, solve"})
+        subcommands = {Demo.class, Solve.class, Record.class, Verify.class, ExportBundle.class, ImportBundle.class, RestoreBackup.class, Certify.class,
+            Shots.class, HelpCommand.class},
+        footer = {"", "./zebrawood test    runs every test", "./zebrawood bench   measures what the README states; alone it says what there is"})
 public final class Zebrawood implements Callable<Integer> {
 
     /** held, so that its level is; it warns of the class path, which is meant */
@@ -56,6 +58,9 @@ public final class Zebrawood implements Callable<Integer> {
         CommandLine line = new CommandLine(new Zebrawood());
         line.setExecutionExceptionHandler((exception, command, parsed) -> {
             System.err.println(sentence(exception));
+            if (exception instanceof DamagedLogbookException) {
+                System.err.println("./zebrawood restore says what a backup can bring back.");
+            }
             return exception instanceof LogbookException ? Exit.WRONG : Exit.REFUSED;
         });
         return line.execute(arguments);

@@ -342,11 +342,11 @@ public final class Logbook implements AutoCloseable {
                 .orElse(new Head(0, Hashes.NONE)));
     }
 
-    /** Every entry as it is stored, in the order of the shop chain; for long work, on a connection of its own. */
-    public void stored(long after, Consumer<StoredEntry> taken) {
+    /** Entries as they are stored, up to a position of the shop chain and in its order; for long work, on a connection of its own. */
+    public void stored(long upTo, Consumer<StoredEntry> taken) {
         apart(handle -> {
-            handle.createQuery("select position, hash, bytes from entry where position > ? order by position")
-                    .bind(0, after)
+            handle.createQuery("select position, hash, bytes from entry where position <= ? order by position")
+                    .bind(0, upTo)
                     .map((row, context) -> new StoredEntry(row.getLong(1), row.getString(2), row.getBytes(3)))
                     .forEach(taken);
             return folder;

@@ -11,22 +11,22 @@ import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 
 /** Lines of UTF-8 text, each at most 8 MiB; a longer or undecodable one is told, not read. */
-final class Lines {
+public final class Lines {
 
     static final int LONGEST_BYTES = 8 * 1024 * 1024;
 
     /** A line, or why it cannot be read. */
-    record Line(String text, Optional<String> problem) {}
+    public record Line(String text, Optional<String> problem) {}
 
     private final InputStream in;
     private boolean first = true;
 
-    Lines(InputStream in) {
+    public Lines(InputStream in) {
         this.in = new BufferedInputStream(in, 1 << 16);
     }
 
     /** The next line; empty at the end. The line end after the last line is no line of its own. */
-    Optional<Line> next() throws IOException {
+    public Optional<Line> next() throws IOException {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream(512);
         boolean tooLong = false;
         int read = in.read();

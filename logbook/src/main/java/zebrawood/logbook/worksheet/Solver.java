@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Instruction;
 import zebrawood.core.procedure.Outcome;
 import zebrawood.core.procedure.Procedure;
@@ -21,6 +22,7 @@ import zebrawood.core.units.UnitChoice;
 import zebrawood.logbook.json.Binder;
 import zebrawood.logbook.json.RecordWriter;
 import zebrawood.logbook.json.StrictJson;
+import zebrawood.logbook.store.LogbookException;
 
 /**
  * Answers worksheets {@code {"procedure": id, "readings": {...}}}, one JSON object a line, with one JSON object a
@@ -30,11 +32,26 @@ import zebrawood.logbook.json.StrictJson;
 public final class Solver {
 
     private final Map<String, Procedure<?, ?>> procedures;
+    private final Optional<Keeper> keeper;
+
+    /** Keeps what was found before it is answered. */
+    interface Keeper {
+        /**
+         * @return where its entry stands, once it is safe
+         * @throws ReadingException where it may not be recorded, as for a worksheet that is refused
+         */
+        <R extends Record, F extends Record> Entry.Place keep(Procedure<R, F> procedure, R readings, Outcome<F> outcome);
+    }
 
     /** What came of one line: the bytes of the answer, without line end, and whether it was refused. */
     public record Answer(byte[] json, boolean refused) {}
 
     public Solver(List<Procedure<?, ?>> procedures) {
+        this(procedures, Optional.empty());
+    }
+
+    Solver(List<Procedure<?, ?>> procedures, Optional<Keeper> keeper) {
+        this.keeper = keeper;
         this.procedures = procedures.stream().collect(Collectors.toMap(p -> p.card().id(), Function.identity()));
     }
 
@@ -52,6 +69,9 @@ public final class Solver {
                     : answer(line.get().text());
             answers.write(answer.json());
             answers.write('\n');
+            if (keeper.isPresent()) {
+                answers.flush();
+            }
             refused += answer.refused() ? 1 : 0;
         }
         answers.flush();
@@ -82,7 +102,7 @@ public final class Solver {
         return solve(procedure, id, tree.root().get("readings"), refusals);
     }
 
-    private static <R extends Record, F extends Record> Answer solve(
+    private <R extends Record, F extends Record> Answer solve(
             Procedure<R, F> procedure, Optional<String> id, JsonNode readings, List<Refusal> refusals) {
         if (readings == null) {
             refusals.add(new Refusal("readings", "is missing", Refusal.Kind.MISSING));
@@ -105,14 +125,27 @@ public final class Solver {
     }
 
     /** A number so extreme that a finding overflows is refused like any other; the rest of the file goes on. */
-    private static <R extends Record, F extends Record> Answer evaluated(Procedure<R, F> procedure, String id, R readings) {
+    private <R extends Record, F extends Record> Answer evaluated(Procedure<R, F> procedure, String id, R readings) {
+        Outcome<F> outcome;
+        Answer answer;
         try {
-            return solved(id, procedure.evaluate(readings));
+            outcome = procedure.evaluate(readings);
+            answer = solved(id, outcome, Optional.empty());
         } catch (ReadingException refused) {
             throw refused;
         } catch (IllegalArgumentException | ArithmeticException overflow) {
             return refused(Optional.of(id), List.of(new Refusal("readings",
                     "these numbers are too large or too small to compute with", Refusal.Kind.TIED)));
+        }
+        return keeper.isEmpty() ? answer : kept(keeper.get(), procedure, readings, outcome);
+    }
+
+    private static <R extends Record, F extends Record> Answer kept(Keeper keeper, Procedure<R, F> procedure, R readings, Outcome<F> outcome) {
+        String id = procedure.card().id();
+        try {
+            return solved(id, outcome, Optional.of(keeper.keep(procedure, readings, outcome)));
+        } catch (LogbookException unrecorded) {
+            return refused(Optional.of(id), List.of(new Refusal("entry", unrecorded.getMessage(), Refusal.Kind.TIED)));
         }
     }
 
@@ -133,7 +166,7 @@ public final class Solver {
         return unknown;
     }
 
-    private static Answer solved(String id, Outcome<?> outcome) {
+    private static Answer solved(String id, Outcome<?> outcome, Optional<Entry.Place> place) {
         List<String> sentences = outcome.instructions().stream()
                 .map((Instruction instruction) -> instruction.sentence(UnitChoice.METRIC))
                 .toList();
@@ -143,6 +176,12 @@ public final class Solver {
             records.field("verdict", outcome.verdict());
             records.field("finding", outcome.finding());
             records.field("instructions", sentences);
+            if (place.isPresent()) {
+                json.writeObjectFieldStart("entry");
+                json.writeNumberField("number", place.get().number());
+                json.writeStringField("hash", place.get().hash());
+                json.writeEndObject();
+            }
             json.writeEndObject();
         }), false);
     }
