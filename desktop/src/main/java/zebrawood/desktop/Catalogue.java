@@ -42,6 +42,8 @@ public final class Catalogue {
             case "first-light" -> "First light";
             case "plate" -> "Plate";
             case "event" -> "Event";
+            case "work" -> "Work result";
+            case "point" -> "Open point";
             default -> findStop(stop).map(s -> s.procedure().card().title()).orElse(stop);
         };
     }

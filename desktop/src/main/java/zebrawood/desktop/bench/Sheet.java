@@ -89,6 +89,15 @@ public final class Sheet {
         }
     }
 
+    /** Makes parts of the record that are there even when nothing in them is known. */
+    public void objects(String... paths) {
+        for (String path : paths) {
+            if (readings.get(path) == null) {
+                readings.putObject(path);
+            }
+        }
+    }
+
     /** Puts a number that nobody typed. */
     public void number(String path, double value) {
         put(path, NODES.numberNode(value));

@@ -18,6 +18,7 @@ import zebrawood.core.procedure.Change;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.LogbookException;
+import zebrawood.logbook.store.NewAttachment;
 
 /**
  * Two years of the invented Fernhollow Instrument Works, placed back in time from today. The same day always gives
@@ -58,8 +59,8 @@ public final class DemoShop {
         try {
             Files.createDirectories(folder);
             List<Path> inside;
-            try (Stream<Path> files = Files.list(folder)) {
-                inside = files.toList();
+            try (Stream<Path> files = Files.walk(folder)) {
+                inside = files.filter(file -> !file.equals(folder)).sorted(Comparator.reverseOrder()).toList();
             }
             if (!inside.isEmpty() && !Files.exists(folder.resolve(MARKER))) {
                 throw new LogbookException("the folder " + folder + " is neither empty nor a demo's own; name another one with --data");
@@ -117,6 +118,13 @@ public final class DemoShop {
         wren.plan(5, LocalTime.of(16, 20), "LO", () -> wren.climate("21.4", "46"));
         wren.plan(3, LocalTime.of(10, 52), "RV", () -> wren.ramp("last", beam, crept(3), 0, Optional.empty()));
         wren.plan(1, LocalTime.of(10, 31), "LO", () -> wren.settings(text("wren").replace("$20=1", "$20=0")));
+        for (int day : new int[] {37, 21}) {
+            wren.cleaned(day, LocalTime.of(7, 45), "LO", "mirror 2", "thin brown film");
+        }
+        everyFew(wren, 330, 14, 9, day -> wren.work(day, LocalTime.of(13, 5), day % 2 == 0 ? "LO" : "RV", Works.ply("clean, through", 8 + day % 3, "B-2207", "low", 35 + day % 20), List.of()));
+        wren.work(6, LocalTime.of(11, 20), "LO", Works.ply("clean, through", 9, "B-2207", "low", 42), List.of());
+        wren.work(2, LocalTime.of(15, 40), "RV", Works.ply("charred edge, not through", 3, "B-2207", "off", 38), List.of(photo("charred-edge.jpg")));
+        wren.point(2, LocalTime.of(16, 5), "RV", "Air assist hose is split at the nozzle: fit a new one", "LO", 12);
     }
 
     /** Wren's true best gap: crept from 6.9 to 6.8 mm in two years. */
@@ -138,6 +146,7 @@ public final class DemoShop {
         dunlin.newPlate(4, Plates.dunlin("clean room"));
         dunlin.plan(3, LocalTime.of(9, 12), "LO", () -> dunlin.climate("21.0", "44"));
         dunlin.gate(1, LocalTime.of(10, 12), "LO", 3);
+        dunlin.point(4, LocalTime.of(9, 5), "GA", "Earth of the new outlet to be tested", "TN, licensed electrician", 4);
     }
 
     /** In order; its ramp is due on Monday where today is a Friday. */
@@ -161,6 +170,7 @@ public final class DemoShop {
         heron.gate(DAYS - 20, MORNING, "LO", 20);
         everyFew(heron, DAYS - 27, 4, 6, day -> heron.climate(day, 0, 0));
         everyFew(heron, DAYS - 21, 12, 16, day -> heron.planSome(day, () -> heron.ramp("ramp " + day, beam, 182.4, 0, Optional.empty())));
+        everyFew(heron, 200, 10, 12, day -> heron.work(day, LocalTime.of(14, 25), "RV", Works.serial("sharp", 8 + day % 2, 28 + day % 5), List.of()));
         heron.happened(221, LocalTime.of(7, 40), "RV", Change.LENS_CHANGED, "to 200 and back to field 290");
     }
 
@@ -198,6 +208,10 @@ public final class DemoShop {
         for (int day = from; day >= until; day -= Math.max(1, days + life.random().nextInt(days / 3 * 2 + 1) - days / 3)) {
             deed.plan(day);
         }
+    }
+
+    private static NewAttachment photo(String name) {
+        return new NewAttachment(name, () -> DemoShop.class.getResourceAsStream("/zebrawood/desktop/demo/" + name));
     }
 
     /** The settings of a machine as its controller prints them. */

@@ -9,6 +9,7 @@ import java.time.LocalTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -16,6 +17,7 @@ import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import java.util.UUID;
 import java.util.random.RandomGenerator;
+import java.util.stream.Stream;
 import zebrawood.core.controller.ControllerSettings;
 import zebrawood.core.controller.SettingsReadings;
 import zebrawood.core.entry.Body;
@@ -30,8 +32,11 @@ import zebrawood.core.safety.FirstLight;
 import zebrawood.core.site.ClimateReadings;
 import zebrawood.core.site.SiteClimate;
 import zebrawood.core.units.UnitChoice;
+import zebrawood.core.work.TakenAlong;
+import zebrawood.core.work.WorkResult;
 import zebrawood.desktop.machine.PlateField;
 import zebrawood.logbook.store.Logbook;
+import zebrawood.logbook.store.NewAttachment;
 
 /** What happens to one machine, planned day by day; lived through by the shop in the order of time. */
 final class Life {
@@ -49,6 +54,7 @@ final class Life {
     private final List<Deed> deeds = new ArrayList<>();
     private final Map<String, Integer> numbers = new HashMap<>();
     private final Map<String, OptionalDouble> before = new HashMap<>();
+    private final Map<String, TakenAlong.Known> along = new LinkedHashMap<>();
     private Plate plate;
     private Entry.Stamp stamp;
     private int newest;
@@ -99,6 +105,26 @@ final class Life {
             plate = now;
             append(new Body.PlateSet(plate, PlateField.texts(plate)));
         });
+    }
+
+    /** A surface cleaned. */
+    void cleaned(int daysAgo, LocalTime at, String by, String surface, String residue) {
+        plan(daysAgo, at, by, () -> {
+            newest = logbook.append(id, new Body.Happened(Change.CLEANED, "", Optional.of(new Body.Cleaning(surface, residue, "", false))), stamp).number();
+            along.put("cleaning", new TakenAlong.Known("cleaning", surface, newest, stamp.at()));
+        });
+    }
+
+    /** Work done, with what was known of the machine. */
+    void work(int daysAgo, LocalTime at, String by, WorkResult result, List<NewAttachment> photos) {
+        plan(daysAgo, at, by, () -> {
+            List<String> missing = Stream.of("climate", "settings", "focus", "level", "power", "cleaning").filter(what -> !along.containsKey(what)).toList();
+            logbook.append(id, new Body.Worked(result, Map.of(), new TakenAlong(List.copyOf(along.values()), missing)), Optional.empty(), photos, stamp);
+        });
+    }
+
+    void point(int daysAgo, LocalTime at, String by, String what, String who, int dueInDays) {
+        plan(daysAgo, at, by, () -> append(new Body.PointOpened(what, who, Optional.of(today.plusDays(dueInDays)))));
     }
 
     void happened(int daysAgo, LocalTime at, String by, Change change, String remark) {
@@ -174,6 +200,12 @@ final class Life {
             Procedure<R, F> procedure, R readings, Map<String, String> asTyped, Optional<Logbook.Correcting> replaces) {
         Body.Measured body = Body.Measured.of(procedure, readings, asTyped, procedure.evaluate(readings), UnitChoice.METRIC);
         newest = logbook.append(id, body, replaces, List.of(), stamp).number();
+        String what = switch (body.procedure()) {
+            case "site-climate" -> "climate";
+            case "controller-settings" -> "settings";
+            default -> "focus";
+        };
+        along.put(what, new TakenAlong.Known(what, body.shown().keyFigure(), newest, stamp.at()));
         return body;
     }
 

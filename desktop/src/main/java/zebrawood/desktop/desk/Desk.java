@@ -13,8 +13,10 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
@@ -26,13 +28,18 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
+import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Procedure;
+import zebrawood.core.route.Along;
+import zebrawood.core.route.History;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.Route;
 import zebrawood.core.units.UnitChoice;
+import zebrawood.core.work.TakenAlong;
 import zebrawood.desktop.theme.Ground;
 import zebrawood.desktop.theme.Look;
+import zebrawood.logbook.store.Backups;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.LogbookException;
 
@@ -41,6 +48,8 @@ import zebrawood.logbook.store.LogbookException;
  * on the interface thread. The time is handed in.
  */
 public final class Desk implements AutoCloseable {
+
+    private static final int SEARCH_STEP = 500;
 
     private final Logbook logbook;
     private final Path folder;
@@ -51,6 +60,11 @@ public final class Desk implements AutoCloseable {
     private final String program;
     private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
         Thread thread = new Thread(work, "logbook");
+        thread.setDaemon(true);
+        return thread;
+    });
+    private final ScheduledExecutorService aside = Executors.newSingleThreadScheduledExecutor(work -> {
+        Thread thread = new Thread(work, "aside");
         thread.setDaemon(true);
         return thread;
     });
@@ -164,6 +178,64 @@ public final class Desk implements AutoCloseable {
         return logbook.histories().stream().map(history -> route.status(history, now, offset)).toList();
     }
 
+    /** What would follow from something that happened, in words; asked on the logbook's thread. */
+    public List<String> consequences(String machineId, Body.Happened happened) {
+        Instant now = now();
+        return route.consequences(logbook.history(machineId), happened, now, zone.getRules().getOffset(now));
+    }
+
+    /** What goes along with a work result of a machine; asked on the logbook's thread. */
+    public TakenAlong takenAlong(String machineId) {
+        Instant now = now();
+        History history = logbook.history(machineId);
+        return Along.of(route.status(history, now, zone.getRules().getOffset(now)), history, units.get());
+    }
+
+    /**
+     * Looks now and then whether another program has recorded something, and if so reads anew; makes the day's backup
+     * and prepares the search while nothing else is to do.
+     */
+    public void watch() {
+        aside.scheduleWithFixedDelay(this::lookForOthers, 1, 1, TimeUnit.SECONDS);
+        aside.schedule(this::backUp, 20, TimeUnit.SECONDS);
+        aside.scheduleWithFixedDelay(this::prepareSearch, 3, 1, TimeUnit.SECONDS);
+    }
+
+    private void lookForOthers() {
+        if (pending.get() > 0) {
+            return;
+        }
+        try {
+            Logbook.Head there = logbook.head();
+            if (!there.equals(head.get())) {
+                refresh(() -> { });
+            }
+        } catch (LogbookException unread) {
+            // whoever reads next is told
+        }
+    }
+
+    private void backUp() {
+        if (logbook.whyReadOnly().isPresent()) {
+            return;
+        }
+        try {
+            new Backups(folder).daily(now());
+        } catch (LogbookException failed) {
+            Platform.runLater(() -> tell(Character.toUpperCase(failed.getMessage().charAt(0)) + failed.getMessage().substring(1) + "."));
+        }
+    }
+
+    private void prepareSearch() {
+        try {
+            while (pending.get() == 0 && !aside.isShutdown() && logbook.prepareSearch(SEARCH_STEP) > 0) {
+                Thread.onSpinWait();
+            }
+        } catch (LogbookException later) {
+            // a search says it
+        }
+    }
+
     /** Work on the logbook's thread; its result is handed back on the interface thread. */
     public <T> void later(Callable<T> work, Consumer<T> then) {
         later(work, then, failed -> tell(failed.getMessage() + "."));
@@ -182,6 +254,27 @@ public final class Desk implements AutoCloseable {
                 Platform.runLater(() -> hand(() -> otherwise.accept(new LogbookException(unexpected(unexpected), unexpected))));
             }
         });
+    }
+
+    /** Long work that must not keep others from the logbook; what it throws is told. */
+    public <T> void apart(Callable<T> work, Consumer<T> then) {
+        pending.incrementAndGet();
+        Thread thread = new Thread(() -> {
+            try {
+                T done = work.call();
+                Platform.runLater(() -> hand(() -> then.accept(done)));
+            } catch (CancellationException ended) {
+                Platform.runLater(() -> hand(() -> tell("Ended; nothing was changed.")));
+            } catch (LogbookException refused) {
+                Platform.runLater(() -> hand(() -> tell(Character.toUpperCase(refused.getMessage().charAt(0)) + refused.getMessage().substring(1) + ".")));
+            } catch (IOException e) {
+                Platform.runLater(() -> hand(() -> tell("The file could not be written there; choose another folder, or free some space.")));
+            } catch (Exception unexpected) {
+                Platform.runLater(() -> hand(() -> unexpected(unexpected)));
+            }
+        }, "apart");
+        thread.setDaemon(true);
+        thread.start();
     }
 
     private void hand(Runnable result) {
@@ -217,6 +310,7 @@ public final class Desk implements AutoCloseable {
 
     @Override
     public void close() {
+        aside.shutdownNow();
         worker.shutdown();
         try {
             worker.awaitTermination(10, TimeUnit.SECONDS);

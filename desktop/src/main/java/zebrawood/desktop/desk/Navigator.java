@@ -1,5 +1,6 @@
 package zebrawood.desktop.desk;
 
+import java.util.Optional;
 import javafx.scene.Node;
 import zebrawood.core.entry.Entry;
 import zebrawood.logbook.store.TapeFilter;
@@ -18,6 +19,18 @@ public interface Navigator {
 
     /** Opens the bench of a reading's stop filled with it, to be replaced. */
     void correct(Entry entry);
+
+    /** Asks what happened to a machine. */
+    void event(String machineId);
+
+    /** Opens an empty open point on a machine. */
+    void point(String machineId);
+
+    /** Opens the page on which a work result is typed. */
+    void work(String machineId);
+
+    /** Shows what was different between an entry and another one of its machine; the one before it where none is given. */
+    void difference(Entry entry, Optional<Entry> other);
 
     void addMachine();
 

@@ -5,6 +5,7 @@ import java.io.Reader;
 import java.io.Writer;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.Properties;
 import zebrawood.core.units.UnitChoice;
@@ -42,6 +43,15 @@ public final class Preferences {
         } catch (IllegalArgumentException unknown) {
             return Ground.LIGHT;
         }
+    }
+
+    /** The paper that certificates and prints are on. */
+    public Paper paper() {
+        return "letter".equals(values.getProperty("paper")) ? Paper.LETTER : Paper.A4;
+    }
+
+    public void paper(Paper paper) {
+        values.setProperty("paper", paper.name().toLowerCase(Locale.ROOT));
     }
 
     /** The shop's name, as its head says. */

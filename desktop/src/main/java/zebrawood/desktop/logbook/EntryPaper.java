@@ -38,6 +38,7 @@ import zebrawood.desktop.machine.PlateField;
 /** An opened entry, shown from its bytes exactly as it was shown when it was recorded. */
 final class EntryPaper extends BorderPane {
 
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
 
     private final Desk desk;
@@ -46,7 +47,10 @@ final class EntryPaper extends BorderPane {
     private final boolean narrow;
 
     /** What surrounds an entry. */
-    record Around(String machine, Optional<Entry> correctedBy, String previous, boolean narrow, Runnable correct) {}
+    record Around(String machine, Optional<Entry> correctedBy, String previous, boolean narrow, Acts acts) {}
+
+    /** What can be done with an entry. */
+    record Acts(Runnable correct, Runnable difference, Optional<Runnable> close) {}
 
     EntryPaper(Desk desk, Entry entry, Around around) {
         this.desk = desk;
@@ -57,7 +61,11 @@ final class EntryPaper extends BorderPane {
         setId("entry-paper");
         VBox top = new VBox(8, head(), notes(around));
         setTop(top);
-        ScrollPane scroll = new ScrollPane(content());
+        VBox whole = new VBox(18, content());
+        if (!entry.attachments().isEmpty()) {
+            whole.getChildren().add(new Attached(desk, entry.attachments()));
+        }
+        ScrollPane scroll = new ScrollPane(whole);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         setCenter(scroll);
@@ -101,17 +109,35 @@ final class EntryPaper extends BorderPane {
             }
             return box;
         } else if (entry.body() instanceof Body.Happened happened) {
-            return new VBox(10, Words.wrapped(happened.change().title() + (happened.remark().isEmpty() ? "" : ": " + happened.remark()), "act"));
+            VBox box = new VBox(10, Words.wrapped(happened.change().title() + (happened.remark().isEmpty() ? "" : ": " + happened.remark()), "act"));
+            happened.cleaning().ifPresent(cleaning -> box.getChildren().add(narrowed(List.of(new Body.Pair("surface", cleaning.surface()),
+                    new Body.Pair("on it", orNone(cleaning.residue())), new Body.Pair("damage that stays", orNone(cleaning.damage())),
+                    new Body.Pair("out of its seat", cleaning.takenOut() ? "yes" : "no")))));
+            return box;
+        } else if (entry.body() instanceof Body.Worked worked) {
+            return WorkPaper.of(desk, worked, narrow);
+        } else if (entry.body() instanceof Body.PointOpened point) {
+            return new VBox(10, Words.wrapped(point.what(), "act"), Words.wrapped((point.who().isEmpty() ? "" : "To be done by " + point.who() + ". ")
+                    + point.due().map(due -> "By " + DAY.format(due) + ".").orElse("No day was set."), "by-hand"));
+        } else if (entry.body() instanceof Body.PointClosed closed) {
+            return new VBox(10, Words.wrapped(closed.how(), "act"), Words.wrapped("Closes no. " + closed.opened() + ": " + closed.what() + ".", "by-hand"));
         }
         Body.PlateSet plate = (Body.PlateSet) entry.body();
         List<Body.Pair> pairs = new ArrayList<>();
         for (Map.Entry<String, String> typed : new TreeMap<>(plate.asTyped()).entrySet()) {
             pairs.add(new Body.Pair(PlateField.label(typed.getKey()), typed.getValue()));
         }
-        Node typed = Slip.evidence(pairs);
-        VBox box = new VBox(12, Words.wrapped(plate.plate().name() + ", " + plate.plate().line(), "act"), typed);
+        return new VBox(12, Words.wrapped(plate.plate().name() + ", " + plate.plate().line(), "act"), narrowed(pairs));
+    }
+
+    private static Node narrowed(List<Body.Pair> pairs) {
+        VBox box = new VBox(Slip.evidence(pairs));
         box.setMaxWidth(520);
         return box;
+    }
+
+    private static String orNone(String words) {
+        return words.isBlank() ? "none" : words;
     }
 
     private Node measured(Stop<?, ?> stop, Body.Measured measured) {
@@ -167,11 +193,15 @@ final class EntryPaper extends BorderPane {
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox row = new HBox(14, hash, gap, link("Copy", "entry-copy", this::copy), link("Print", "entry-print", () -> Printing.print(this)));
-        boolean correctable = entry.body() instanceof Body.Measured
-                || entry.body() instanceof Body.GateLine line && line.lifted();
-        if (correctable && around.correctedBy().isEmpty()) {
-            row.getChildren().add(link("Correct it", "entry-correct", around.correct()));
+        if (entry.body() instanceof Body.Worked || entry.body() instanceof Body.Measured) {
+            row.getChildren().add(link("What was different?", "entry-difference", around.acts().difference()));
         }
+        boolean correctable = !(entry.body() instanceof Body.PlateSet) && !(entry.body() instanceof Body.PointClosed)
+                && !(entry.body() instanceof Body.GateLine line && !line.lifted());
+        if (correctable && around.correctedBy().isEmpty()) {
+            row.getChildren().add(link("Correct it", "entry-correct", around.acts().correct()));
+        }
+        around.acts().close().ifPresent(close -> row.getChildren().add(link("Close it", "entry-close", close)));
         row.setAlignment(Pos.CENTER_LEFT);
         return new VBox(8, Words.rule(), row);
     }

@@ -20,7 +20,7 @@ final class EntryWords {
         } else if (entry.body() instanceof Body.GateLine line) {
             return line.lifted() ? StopState.PASSED : StopState.FAILED;
         }
-        return StopState.NOTE;
+        return entry.body() instanceof Body.PointOpened ? StopState.OPEN : entry.body() instanceof Body.PointClosed ? StopState.PASSED : StopState.NOTE;
     }
 
     /** The verdict, or what stands for one. */
@@ -29,6 +29,13 @@ final class EntryWords {
             return measured.verdict().name();
         } else if (entry.body() instanceof Body.GateLine line) {
             return line.lifted() ? "LIFTED" : "NOT SO";
+        }
+        if (entry.body() instanceof Body.Worked worked) {
+            return worked.result().outcome().score().isPresent() ? worked.result().outcome().score().getAsInt() + " OF 10" : "WORK";
+        } else if (entry.body() instanceof Body.PointOpened) {
+            return "OPEN";
+        } else if (entry.body() instanceof Body.PointClosed) {
+            return "CLOSED";
         }
         return entry.body() instanceof Body.Happened ? "EVENT" : "PLATE";
     }
@@ -42,7 +49,14 @@ final class EntryWords {
         } else if (entry.body() instanceof Body.GateLine line) {
             return line.title() + (line.lifted() ? "" : ": not so");
         } else if (entry.body() instanceof Body.Happened happened) {
-            return happened.change().words() + (happened.remark().isEmpty() ? "" : ": " + happened.remark());
+            return happened.change().words() + happened.cleaning().map(cleaning -> " " + cleaning.surface()).orElse("")
+                    + (happened.remark().isEmpty() ? "" : ": " + happened.remark());
+        } else if (entry.body() instanceof Body.Worked worked) {
+            return worked.result().stock().kind() + ": " + worked.result().outcome().word();
+        } else if (entry.body() instanceof Body.PointOpened point) {
+            return point.what();
+        } else if (entry.body() instanceof Body.PointClosed closed) {
+            return closed.what() + ": " + closed.how();
         }
         return "the plate as it is from then on";
     }

@@ -6,7 +6,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import javafx.animation.PauseTransition;
 import javafx.application.Platform;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.WeakChangeListener;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import javafx.geometry.Insets;
@@ -16,11 +19,15 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Verdict;
@@ -29,6 +36,8 @@ import zebrawood.desktop.bench.Slip;
 import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
+import zebrawood.desktop.event.EventSheet;
+import zebrawood.desktop.event.PointSheets;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.TapeFilter;
 import zebrawood.logbook.store.TapeLine;
@@ -48,10 +57,14 @@ public final class LogbookPage extends HBox {
     private final ComboBox<Choice> machine = new ComboBox<>();
     private final ComboBox<Choice> stop = new ComboBox<>();
     private final ComboBox<Choice> verdict = new ComboBox<>();
+    private final TextField search = new TextField();
+    private final PauseTransition pause = new PauseTransition(Duration.millis(120));
+    private final ChangeListener<Logbook.Head> onHead = (value, before, now) -> newer();
     private boolean more;
     private boolean loading;
     private long generation;
     private boolean choosing;
+    private Optional<Entry> opened = Optional.empty();
 
     /** A line of a filter: what it says, and what it stands for; empty stands for all. */
     private record Choice(String words, Optional<String> id) {
@@ -75,7 +88,26 @@ public final class LogbookPage extends HBox {
         });
         filters(filter);
         HBox filters = new HBox(8, machine, stop, verdict);
-        VBox left = new VBox(10, filters, tape);
+        search.setId("search");
+        search.setPromptText("search: maple, gap 6.8, lens out, RV, 2030-11");
+        search.setAccessibleText("search in the logbook");
+        Words.follow(search);
+        search.setText(filter.words().orElse(""));
+        pause.setOnFinished(event -> reload());
+        search.textProperty().addListener((value, before, now) -> pause.playFromStart());
+        search.setOnAction(event -> {
+            pause.stop();
+            reload();
+            tape.requestFocus();
+        });
+        search.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() == KeyCode.DOWN) {
+                tape.requestFocus();
+                event.consume();
+            }
+        });
+        desk.head().addListener(new WeakChangeListener<>(onHead));
+        VBox left = new VBox(10, search, filters, tape);
         left.setPadding(new Insets(14, 12, 8, 24));
         widthProperty().addListener((value, before, now) -> {
             double wanted = now.doubleValue() < 1100 ? 360 : 460;
@@ -95,7 +127,7 @@ public final class LogbookPage extends HBox {
         desk.machines().get().forEach(m -> machines.add(new Choice(m.plate().name(), Optional.of(m.machineId()))));
         List<Choice> stops = new ArrayList<>(List.of(new Choice("every stop", Optional.empty())));
         Catalogue.stops().forEach(s -> stops.add(new Choice(s.procedure().card().title(), Optional.of(s.procedure().card().id()))));
-        for (String other : List.of("first-light", "event", "plate")) {
+        for (String other : List.of("work", "first-light", "event", "point", "plate")) {
             stops.add(new Choice(Catalogue.title(other), Optional.of(other)));
         }
         List<Choice> verdicts = new ArrayList<>(List.of(new Choice("any verdict", Optional.empty())));
@@ -118,7 +150,37 @@ public final class LogbookPage extends HBox {
     }
 
     private TapeFilter filter() {
-        return new TapeFilter(machine.getValue().id(), stop.getValue().id(), verdict.getValue().id().map(Verdict::valueOf));
+        String words = search.getText().strip();
+        return new TapeFilter(machine.getValue().id(), stop.getValue().id(), verdict.getValue().id().map(Verdict::valueOf),
+                words.isEmpty() ? Optional.empty() : Optional.of(search.getText().stripLeading()));
+    }
+
+    /** Puts what was recorded meanwhile, here or elsewhere, on top of the tape. */
+    private void newer() {
+        if (loading || items.isEmpty()) {
+            reload();
+            return;
+        }
+        long newest = items.stream().filter(TapeLine.class::isInstance).mapToLong(line -> ((TapeLine) line).position()).max().orElse(0);
+        long mine = generation;
+        TapeFilter filter = filter();
+        desk.later(() -> desk.logbook().tape(filter, Long.MAX_VALUE, PAGE), lines -> {
+            List<TapeLine> fresh = lines.stream().filter(line -> line.position() > newest).toList();
+            if (mine != generation || fresh.isEmpty()) {
+                return;
+            }
+            if (fresh.stream().anyMatch(line -> line.entry().corrects().isPresent())) {
+                reload();
+                return;
+            }
+            for (int i = fresh.size() - 1; i >= 0; i--) {
+                LocalDate on = fresh.get(i).entry().stamp().local().toLocalDate();
+                if (!on.equals(items.get(0))) {
+                    items.add(0, on);
+                }
+                items.add(1, fresh.get(i));
+            }
+        });
     }
 
     /** Reads the tape anew from its newest entry. */
@@ -159,6 +221,9 @@ public final class LogbookPage extends HBox {
                 }
                 items.add(line);
             }
+            if (first && lines.isEmpty() && filter.words().isPresent()) {
+                tape.setPlaceholder(Words.wrapped("Nothing on record has all of these words. Search takes words, names, initials, verdicts, days and numbers, also when only begun.", "quiet"));
+            }
             if (first && !choosing && !lines.isEmpty()) {
                 tape.getSelectionModel().select(lines.get(0));
             }
@@ -179,19 +244,46 @@ public final class LogbookPage extends HBox {
         Entry entry = line.entry();
         String id = entry.place().machineId();
         record Found(Optional<Entry> correctedBy, String previous) {}
+        opened = Optional.of(entry);
         desk.later(
                 () -> new Found(desk.logbook().findCorrectionOf(entry),
                         desk.logbook().findEntry(id, entry.number() - 1).map(e -> e.place().hash()).orElse("")),
                 found -> {
                     String name = desk.machine(id).map(m -> m.plate().name()).orElse("");
+                    boolean open = desk.machine(id).stream().flatMap(m -> m.points().stream()).anyMatch(point -> point.number() == entry.number());
+                    EntryPaper.Acts acts = new EntryPaper.Acts(() -> correct(entry), () -> navigator.difference(entry, Optional.empty()),
+                            open ? Optional.of(() -> navigator.overlay(PointSheets.close(desk, navigator, entry, this::recorded))) : Optional.empty());
                     paper.getChildren().setAll(new EntryPaper(desk, entry,
-                            new EntryPaper.Around(name, found.correctedBy(), found.previous(), paper.getWidth() < 640, () -> correct(entry))));
+                            new EntryPaper.Around(name, found.correctedBy(), found.previous(), paper.getWidth() < 640, acts)));
                 });
+    }
+
+    /** The entry that is open, for what one may do with it by keys. */
+    public Optional<Entry> opened() {
+        return opened;
+    }
+
+    /** Shows an entry that was recorded from here. */
+    private void recorded(Entry entry) {
+        desk.tell("Recorded as no. " + entry.number() + ".");
+        choosing = true;
+        reload();
+        open(new TapeLine(0, entry, false));
+    }
+
+    /** Puts the focus into the search. */
+    public void search() {
+        search.requestFocus();
+        search.selectAll();
     }
 
     private void correct(Entry entry) {
         if (entry.body() instanceof Body.GateLine line) {
-            navigator.overlay(new GateCorrection(desk, navigator, entry, line, this::reload));
+            navigator.overlay(GateCorrection.of(desk, navigator, entry, line, this::recorded));
+        } else if (entry.body() instanceof Body.Happened) {
+            navigator.overlay(EventSheet.correcting(desk, navigator, entry, this::recorded));
+        } else if (entry.body() instanceof Body.PointOpened) {
+            navigator.overlay(PointSheets.open(desk, navigator, entry.place().machineId(), Optional.of(entry), this::recorded));
         } else {
             navigator.correct(entry);
         }

@@ -15,7 +15,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import zebrawood.core.procedure.Change;
 import zebrawood.core.procedure.Phase;
 import zebrawood.core.route.Gate;
 import zebrawood.core.route.MachineStatus;
@@ -45,7 +44,7 @@ final class RouteColumn extends BorderPane {
     private final VBox rows = new VBox();
 
     /** What can be done with the machine as a whole. */
-    record Whole(Consumer<Change> event, Runnable certificate, Runnable plate) {}
+    record Whole(Runnable work, Runnable event, Runnable point, Runnable certificate, Runnable plate) {}
 
     RouteColumn(Desk desk, Whole whole) {
         this.desk = desk;
@@ -55,16 +54,13 @@ final class RouteColumn extends BorderPane {
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         rows.setPadding(new Insets(8, 0, 8, 0));
         setCenter(scroll);
-        VBox events = new VBox(2, Words.label("Has something happened to it?", "caption"));
-        events.setPadding(new Insets(8, 8, 10, 16));
-        for (Change change : Change.values()) {
-            events.getChildren().add(action(change.title(), "event-" + change.name().toLowerCase(Locale.ROOT), () -> whole.event().accept(change)));
-        }
-        Label paper = Words.label("The machine on paper", "caption");
-        paper.setPadding(new Insets(8, 0, 0, 0));
-        events.getChildren().addAll(paper,
+        VBox events = new VBox(2, Words.label("The machine as a whole", "caption"),
+                action("Work result, Ctrl+R", "work", whole.work()),
+                action("Something happened, Ctrl+E", "event", whole.event()),
+                action("Open a point", "point", whole.point()),
                 action("Certificate, Ctrl+P", "certificate", whole.certificate()),
                 action("Plate", "edit-plate", whole.plate()));
+        events.setPadding(new Insets(8, 8, 10, 16));
         setBottom(events);
     }
 

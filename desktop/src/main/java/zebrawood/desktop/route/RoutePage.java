@@ -3,6 +3,8 @@ package zebrawood.desktop.route;
 import java.util.List;
 import java.util.Optional;
 import javafx.application.Platform;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.WeakChangeListener;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -43,6 +45,7 @@ public final class RoutePage extends HBox {
     private final StackPane bench = new StackPane();
     private final StackPane slip = new StackPane();
     private final Runnable changed;
+    private final ChangeListener<List<MachineStatus>> onMachines = (value, before, now) -> changedElsewhere();
     private String stop = "";
     private Optional<StopView> view = Optional.empty();
     private Optional<String> drafted = Optional.empty();
@@ -54,7 +57,9 @@ public final class RoutePage extends HBox {
         this.machineId = machineId;
         this.changed = changed;
         column = new RouteColumn(desk, new RouteColumn.Whole(
-                change -> navigator.overlay(new EventSheet(desk, navigator, machineId, machine().plate().name(), change, this::refreshAll)),
+                () -> navigator.work(machineId),
+                () -> navigator.event(machineId),
+                () -> navigator.point(machineId),
                 () -> navigator.certificate(machineId),
                 () -> navigator.plate(machineId)));
         column.setMinWidth(216);
@@ -73,6 +78,7 @@ public final class RoutePage extends HBox {
             event.getDragboard().getFiles().stream().findFirst().ifPresent(file -> view.ifPresent(v -> v.take(file)));
             event.setDropCompleted(true);
         });
+        desk.machines().addListener(new WeakChangeListener<>(onMachines));
         widthProperty().addListener((value, before, now) -> {
             boolean narrow = now.doubleValue() < 1100;
             if (narrow != before.doubleValue() < 1100) {
@@ -195,6 +201,13 @@ public final class RoutePage extends HBox {
     private void refreshAll() {
         desk.refresh(() -> {
             drafted = Optional.empty();
+            changedElsewhere();
+        });
+    }
+
+    /** Shows the Route as it stands now, whoever recorded what. */
+    private void changedElsewhere() {
+        if (!stop.isEmpty() && getScene() != null) {
             refreshColumn();
             view.filter(GatePage.class::isInstance).map(GatePage.class::cast).ifPresent(gate -> gate.refresh(machine()));
             boolean shutNow = Catalogue.findStop(stop).filter(s -> s.procedure().card().fires()).isPresent() && !machine().gate().isOpen();
@@ -202,7 +215,7 @@ public final class RoutePage extends HBox {
                 open(stop, Optional.empty());
             }
             changed.run();
-        });
+        }
     }
 
     /** Draws the Route anew; units or ground may have changed. */

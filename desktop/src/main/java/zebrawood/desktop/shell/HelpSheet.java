@@ -13,8 +13,8 @@ import zebrawood.desktop.bench.Words;
 /** What F1 says: what is needed, how to measure, why, cautions; and the keys. */
 final class HelpSheet extends VBox {
 
-    private static final String KEYS = "Enter next field   Ctrl+Enter record   Ctrl+Z, Ctrl+Y undo, redo   Ctrl+K jump   Ctrl+1 Shop"
-            + "   Ctrl+2 Route   Ctrl+3 Logbook   F9 Eyewear view   F1 this help   Escape closes";
+    private static final String KEYS = "Enter next field   Ctrl+Enter record   Ctrl+Z, Ctrl+Y undo, redo   Ctrl+K jump   Ctrl+E something happened"
+            + "   Ctrl+R work result   Ctrl+D what was different   Ctrl+F search   Ctrl+1 Shop   Ctrl+2 Route   Ctrl+3 Logbook   F9 Eyewear view   F1 this help   Escape closes";
 
     HelpSheet(String title, Help help, String caution, Runnable close) {
         getStyleClass().add("over-sheet");

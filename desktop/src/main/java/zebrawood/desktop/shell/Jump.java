@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.application.Platform;
@@ -36,18 +35,29 @@ final class Jump extends VBox {
     private final Desk desk;
     private final Navigator navigator;
     private final List<Target> commands;
+    private final boolean anywhere;
     private final TextField typed = new TextField();
     private final ObservableList<Target> found = FXCollections.observableArrayList();
     private final ListView<Target> list = new ListView<>(found);
 
     Jump(Desk desk, Navigator navigator, List<Target> commands) {
+        this(desk, navigator, commands, "machine, stop, \"Wren 12\" for an entry, or a command", true);
+    }
+
+    /** A choice among a few targets only, with what is asked. */
+    Jump(Desk desk, Navigator navigator, String asked, List<Target> targets) {
+        this(desk, navigator, targets, asked, false);
+    }
+
+    private Jump(Desk desk, Navigator navigator, List<Target> commands, String asked, boolean anywhere) {
         this.desk = desk;
         this.navigator = navigator;
         this.commands = commands;
+        this.anywhere = anywhere;
         getStyleClass().add("over-sheet");
         setMaxSize(560, 460);
         typed.setId("jump-text");
-        typed.setPromptText("machine, stop, \"Wren 12\" for an entry, or a command");
+        typed.setPromptText(asked);
         typed.textProperty().addListener((value, before, now) -> search(now));
         typed.addEventFilter(KeyEvent.KEY_PRESSED, this::keys);
         list.getStyleClass().add("jump-list");
@@ -89,8 +99,10 @@ final class Jump extends VBox {
     private void search(String text) {
         String[] words = text.strip().toLowerCase(Locale.ROOT).split("\\s+");
         List<Target> targets = new ArrayList<>();
-        entry(text, targets);
-        for (Target target : all()) {
+        if (anywhere) {
+            entry(text, targets);
+        }
+        for (Target target : anywhere ? all() : commands) {
             String haystack = (target.words() + " " + target.kind()).toLowerCase(Locale.ROOT);
             if (Arrays.stream(words).allMatch(haystack::contains) && targets.size() < MOST) {
                 targets.add(target);
@@ -131,7 +143,10 @@ final class Jump extends VBox {
             all.add(new Target(name + "  ·  Plate", "edit", () -> navigator.plate(id)));
             all.add(new Target(name + "  ·  Certificate", "PDF", () -> navigator.certificate(id)));
             all.add(new Target(name + "  ·  Logbook", "entries", () -> navigator.logbook(
-                    new TapeFilter(Optional.of(id), Optional.empty(), Optional.empty()))));
+                    TapeFilter.of(id))));
+            all.add(new Target(name + "  ·  Something happened", "event", () -> navigator.event(id)));
+            all.add(new Target(name + "  ·  Work result", "type", () -> navigator.work(id)));
+            all.add(new Target(name + "  ·  Open a point", "type", () -> navigator.point(id)));
         }
         all.addAll(commands);
         return all;

@@ -1,10 +1,12 @@
 package zebrawood.desktop.shell;
 
+import java.io.File;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.value.ChangeListener;
@@ -26,6 +28,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Help;
 import zebrawood.core.route.MachineStatus;
@@ -40,6 +44,10 @@ import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.certificate.CertificateFile;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
+import zebrawood.desktop.desk.Paper;
+import zebrawood.desktop.difference.DifferencePage;
+import zebrawood.desktop.event.EventSheet;
+import zebrawood.desktop.event.PointSheets;
 import zebrawood.desktop.figure.Figure;
 import zebrawood.desktop.figure.Shapes;
 import zebrawood.desktop.logbook.LogbookPage;
@@ -48,6 +56,9 @@ import zebrawood.desktop.route.RoutePage;
 import zebrawood.desktop.shop.ShopPage;
 import zebrawood.desktop.theme.Fonts;
 import zebrawood.desktop.theme.Ground;
+import zebrawood.desktop.work.WorkPage;
+import zebrawood.logbook.bundle.Export;
+import zebrawood.logbook.store.Backups;
 import zebrawood.logbook.store.TapeFilter;
 
 /** The frame round every view: plate bar, places, foot, keys, and the ways from one view to another. */
@@ -119,6 +130,8 @@ public final class Shell implements Navigator {
     public void leave() {
         if (page() instanceof RoutePage route) {
             route.view().ifPresent(StopView::leave);
+        } else if (page() instanceof WorkPage work) {
+            work.leave();
         }
     }
 
@@ -262,7 +275,8 @@ public final class Shell implements Navigator {
     }
 
     private void shopFoot() {
-        footer("Everything here follows from the logbook: " + LogbookPage.count(desk.head().get()) + ".", false,
+        footer(desk.logbook().whyReadOnly().map(why -> "Open for reading only: " + why + ".")
+                        .orElse("Everything here follows from the logbook: " + LogbookPage.count(desk.head().get()) + "."), false,
                 Optional.of(new SimpleStringProperty(TODAY.format(desk.local(desk.now())))));
     }
 
@@ -333,7 +347,83 @@ public final class Shell implements Navigator {
 
     @Override
     public void correct(Entry entry) {
+        if (entry.body() instanceof Body.Worked) {
+            work(entry.place().machineId(), Optional.of(entry));
+            return;
+        }
         routeFor(entry.place().machineId()).open(entry.body().stop(), Optional.of(entry));
+    }
+
+    @Override
+    public void event(String id) {
+        overlay(EventSheet.of(desk, this, id, Optional.empty(), entry -> recorded(entry)));
+    }
+
+    @Override
+    public void point(String id) {
+        overlay(PointSheets.open(desk, this, id, Optional.empty(), entry -> recorded(entry)));
+    }
+
+    private void recorded(Entry entry) {
+        String name = desk.machine(entry.place().machineId()).map(machine -> machine.plate().name()).orElse("");
+        tell("Recorded as no. " + entry.number() + " of " + name + ".");
+        if (page() instanceof RoutePage route) {
+            route.refreshColumn();
+        }
+    }
+
+    @Override
+    public void work(String id) {
+        work(id, Optional.empty());
+    }
+
+    private void work(String id, Optional<Entry> correcting) {
+        machineId = Optional.of(id);
+        put(new WorkPage(desk, this, id, correcting), "Route");
+        MachineStatus machine = desk.machine(id).orElseThrow();
+        heads(machine.plate().name(), machine.plate().line(), "Work result");
+        footer("One person stays with a running machine, extraction on, covers shut, eyewear on. Never a material whose fumes you do not know.", true, Optional.empty());
+    }
+
+    @Override
+    public void difference(Entry entry, Optional<Entry> other) {
+        String id = entry.place().machineId();
+        machineId = Optional.of(id);
+        DifferencePage page = new DifferencePage(desk, this, entry, other);
+        put(page, "Logbook");
+        MachineStatus machine = desk.machine(id).orElseThrow();
+        heads(machine.plate().name(), machine.plate().line(), "What was different?");
+        footer("Computed from the entries alone; old findings are taken as they were recorded.", false,
+                Optional.of(new SimpleStringProperty("each number opens the entry behind it")));
+        page.begin();
+    }
+
+    /** Asks for the machine first where none is at hand. */
+    private void forMachine(String what, Consumer<String> then) {
+        Optional<String> at = machineId.filter(id -> desk.machine(id).isPresent());
+        if (at.isPresent() && !(page() instanceof ShopPage)) {
+            then.accept(at.get());
+        } else if (desk.machines().get().isEmpty()) {
+            tell("Add a machine first.");
+        } else if (desk.machines().get().size() == 1) {
+            then.accept(desk.machines().get().get(0).machineId());
+        } else {
+            overlay(new Jump(desk, this, what, desk.machines().get().stream()
+                    .map(machine -> new Jump.Target(machine.plate().name(), machine.plate().family().words() + machine.plate().place().map(place -> ", " + place).orElse(""),
+                            () -> then.accept(machine.machineId())))
+                    .toList()));
+        }
+    }
+
+    /** What was different between the entry that is open, or the newest work result, and the one before it. */
+    private void difference() {
+        if (page() instanceof LogbookPage logbook && logbook.opened().isPresent()) {
+            difference(logbook.opened().get(), Optional.empty());
+            return;
+        }
+        forMachine("Of which machine?", id -> desk.later(() -> desk.logbook().findNewest(id, "work"), newest -> newest.ifPresentOrElse(
+                entry -> difference(entry, Optional.empty()),
+                () -> tell("No work result stands on record for this machine yet; Ctrl+R types one."))));
     }
 
     @Override
@@ -407,6 +497,14 @@ public final class Shell implements Navigator {
                 new Jump.Target("Eyewear view", "F9", this::eyewear),
                 new Jump.Target("Millimetres or inches", "command", lengths::fire),
                 new Jump.Target("Celsius or Fahrenheit", "command", temperatures::fire),
+                new Jump.Target("Something happened", "Ctrl+E", () -> forMachine("On which machine did something happen?", this::event)),
+                new Jump.Target("Work result", "Ctrl+R", () -> forMachine("With which machine was work done?", this::work)),
+                new Jump.Target("What was different?", "Ctrl+D", this::difference),
+                new Jump.Target("Open a point", "command", () -> forMachine("On which machine?", this::point)),
+                new Jump.Target("Search the logbook", "Ctrl+F", this::search),
+                new Jump.Target("Paper: A4 or letter", "command", this::paper),
+                new Jump.Target("Back up now", "command", this::backUp),
+                new Jump.Target("Export the whole logbook", "zip", this::export),
                 new Jump.Target("Help", "F1", this::help),
                 new Jump.Target("Check that the logbook is whole", "command", this::verify)));
         machineId.flatMap(desk::machine).ifPresent(machine -> {
@@ -426,11 +524,42 @@ public final class Shell implements Navigator {
         return commands;
     }
 
+    private void paper() {
+        Paper other = desk.preferences().paper() == Paper.A4 ? Paper.LETTER : Paper.A4;
+        desk.preferences().paper(other);
+        tell("Certificates and prints are on " + other.words() + " from now on.");
+    }
+
+    private void backUp() {
+        tell("Making a backup and checking it ...");
+        desk.apart(() -> new Backups(desk.logbook().folder()).make(desk.now()),
+                made -> tell((made.whole() ? "A whole backup stands in " : "The logbook is not whole; a copy as it is stands in ") + made.file() + "."));
+    }
+
+    private void export() {
+        FileChooser chooser = new FileChooser();
+        chooser.setInitialFileName("logbook-" + desk.local(desk.now()).toLocalDate() + ".zip");
+        File file = chooser.showSaveDialog(scene.getWindow());
+        if (file == null) {
+            return;
+        }
+        LongWork work = new LongWork("Exporting the logbook", desk.head().get().entries(), this::closeOverlay);
+        overlay(work);
+        desk.apart(() -> Export.to(file.toPath(), desk.logbook(), "window", desk.now(), work::reached), bundle -> {
+            closeOverlay();
+            tell("Exported " + bundle.entries() + " entries to " + file + ".");
+        });
+    }
+
     private void verify() {
-        tell("Checking every entry ...");
-        desk.later(() -> desk.logbook().verify(List.of()), found -> tell(found.holds()
-                ? "The logbook is whole: " + found.entries() + " entries checked."
-                : "The logbook is not whole: " + found.flaws().get(0) + "."));
+        LongWork work = new LongWork("Checking every entry", desk.head().get().entries(), this::closeOverlay);
+        overlay(work);
+        desk.apart(() -> desk.logbook().verify(List.of(), work::reached), found -> {
+            closeOverlay();
+            tell(found.holds()
+                    ? "The logbook is whole: " + found.entries() + " entries checked."
+                    : "The logbook is not whole: " + found.flaws().get(0) + ".");
+        });
     }
 
     private void help() {
@@ -471,6 +600,8 @@ public final class Shell implements Navigator {
     private void shortcut(KeyEvent event) {
         Optional<StopView> view = page() instanceof RoutePage route ? route.view() : Optional.empty();
         Optional<PlatePage> plate = page() instanceof PlatePage page ? Optional.of(page) : Optional.empty();
+        Optional<WorkPage> work = page() instanceof WorkPage page ? Optional.of(page) : Optional.empty();
+        Optional<DifferencePage> difference = page() instanceof DifferencePage page ? Optional.of(page) : Optional.empty();
         switch (event.getCode()) {
             case K -> take(event, this::jump);
             case DIGIT1, NUMPAD1 -> take(event, this::shop);
@@ -479,21 +610,29 @@ public final class Shell implements Navigator {
             case ENTER -> take(event, () -> {
                 view.ifPresent(StopView::record);
                 plate.ifPresent(PlatePage::record);
+                work.ifPresent(WorkPage::record);
             });
             case Z -> take(event, () -> {
                 if (event.isShiftDown()) {
                     view.ifPresent(StopView::redo);
                     plate.ifPresent(PlatePage::redo);
+                    work.ifPresent(WorkPage::redo);
                 } else {
                     view.ifPresent(StopView::undo);
                     plate.ifPresent(PlatePage::undo);
+                    work.ifPresent(WorkPage::undo);
                 }
             });
             case Y -> take(event, () -> {
                 view.ifPresent(StopView::redo);
                 plate.ifPresent(PlatePage::redo);
+                work.ifPresent(WorkPage::redo);
             });
             case P -> take(event, () -> machineId.ifPresent(this::certificate));
+            case E -> take(event, () -> forMachine("On which machine did something happen?", this::event));
+            case R -> take(event, () -> forMachine("With which machine was work done?", this::work));
+            case D -> take(event, this::difference);
+            case F -> take(event, this::search);
             case V -> {
                 if (!(scene.getFocusOwner() instanceof TextInputControl)) {
                     take(event, () -> view.ifPresent(StopView::paste));
@@ -501,11 +640,24 @@ public final class Shell implements Navigator {
             }
             case C -> {
                 if (!(scene.getFocusOwner() instanceof TextInputControl)) {
-                    take(event, () -> view.ifPresent(StopView::copy));
+                    take(event, () -> {
+                        view.ifPresent(StopView::copy);
+                        difference.ifPresent(DifferencePage::copy);
+                    });
                 }
             }
             default -> { }
         }
+    }
+
+    private void search() {
+        if (page() instanceof ShopPage shop && shop.search()) {
+            return;
+        }
+        if (!(page() instanceof LogbookPage)) {
+            logbook(TapeFilter.ALL);
+        }
+        ((LogbookPage) page()).search();
     }
 
     private static void take(KeyEvent event, Runnable action) {

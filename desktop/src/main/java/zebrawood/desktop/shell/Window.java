@@ -47,6 +47,7 @@ public final class Window {
         desk.refresh(() -> {
             shell.shop();
             then.run();
+            desk.watch();
         });
     }
 

@@ -1,7 +1,10 @@
 package zebrawood.desktop.shop;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Stream;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
 import javafx.geometry.Insets;
@@ -32,28 +35,36 @@ import zebrawood.desktop.figure.Stroke;
 import zebrawood.desktop.theme.Lettering;
 import zebrawood.desktop.theme.Tone;
 
-/** All machines on one floor at one scale, and under them what to do next, most urgent first. */
-public final class ShopPage extends VBox {
+/**
+ * All machines on one floor at one scale, and under them what to do next, most urgent first. A large shop has a list
+ * beside the floor, to search and filter; the floor then shows the most urgent of those that are left.
+ */
+public final class ShopPage extends HBox {
 
     private static final double FLOOR = 210;
     private static final double LARGEST_SCALE = 0.108;
     private static final double SMALLEST_SCALE = 0.05;
     private static final double STAND_GAP = 16;
+    private static final int FEW = 14;
+    private static final int ON_FLOOR = 24;
+    private static final int ROWS = 60;
 
     private final Desk desk;
     private final Navigator navigator;
+    private final MachineList list;
     private final Floor floor;
     private final ScrollPane floorScroll = new ScrollPane();
     private final VBox next = new VBox();
     private final Label heading = Words.label("", "title");
     private final Button add = new Button("Add a machine");
-    private final ChangeListener<List<MachineStatus>> onMachines = (value, before, now) -> show();
-    private final ChangeListener<UnitChoice> onUnits = (value, before, now) -> show();
+    private final ChangeListener<List<MachineStatus>> onMachines = (value, before, now) -> showAll();
+    private final ChangeListener<UnitChoice> onUnits = (value, before, now) -> showAll();
 
     public ShopPage(Desk desk, Navigator navigator) {
         this.desk = desk;
         this.navigator = navigator;
         this.floor = new Floor();
+        this.list = new MachineList(desk, this::show, machine -> navigator.stop(machine.machineId(), Floor.start(machine)));
         add.setId("add-machine");
         add.getStyleClass().setAll("button", "outline");
         add.setOnAction(event -> navigator.addMachine());
@@ -77,10 +88,33 @@ public final class ShopPage extends VBox {
         nextScroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         nextScroll.setFocusTraversable(false);
         VBox.setVgrow(nextScroll, Priority.ALWAYS);
-        getChildren().addAll(head, floorScroll, nextScroll);
+        VBox page = new VBox(head, floorScroll, nextScroll);
+        page.setMinWidth(300);
+        HBox.setHgrow(page, Priority.ALWAYS);
+        getChildren().addAll(list, page);
         desk.machines().addListener(new WeakChangeListener<>(onMachines));
         desk.units().addListener(new WeakChangeListener<>(onUnits));
-        show();
+        showAll();
+    }
+
+    /** Puts the focus into the search, where the shop is large enough to have one. */
+    public boolean search() {
+        if (list.isVisible()) {
+            list.search();
+        }
+        return list.isVisible();
+    }
+
+    private void showAll() {
+        List<MachineStatus> machines = desk.machines().get();
+        boolean many = machines.size() > FEW;
+        list.setVisible(many);
+        list.setManaged(many);
+        if (many) {
+            list.show(machines);
+        } else {
+            show(machines);
+        }
     }
 
     /** Puts the focus on the most urgent line. */
@@ -90,14 +124,13 @@ public final class ShopPage extends VBox {
         next.getChildren().stream().filter(Button.class::isInstance).findFirst().orElse(add).requestFocus();
     }
 
-    private void show() {
-        List<MachineStatus> machines = desk.machines().get();
+    private void show(List<MachineStatus> machines) {
         long waiting = machines.stream().filter(machine -> machine.state() != MachineState.IN_ORDER).count();
         heading.setText(machines.isEmpty() ? "No machine stands here yet"
                 : waiting == 0 ? "All machines are in order"
                 : waiting == 1 ? "One machine is waiting for you" : waiting + " machines are waiting for you");
-        floor.show(machines);
         List<Todo> todo = Route.next(machines);
+        floor.show(machines.size() <= FEW ? machines : urgent(machines, todo));
         next.getChildren().clear();
         if (machines.isEmpty()) {
             Button begin = new Button("Add the first machine");
@@ -115,10 +148,21 @@ public final class ShopPage extends VBox {
             VBox.setMargin(next.getChildren().get(0), new Insets(0, 0, 8, 0));
         }
         boolean first = true;
-        for (Todo item : todo) {
+        for (Todo item : todo.subList(0, Math.min(ROWS, todo.size()))) {
             next.getChildren().add(row(item, first));
             first = false;
         }
+        if (todo.size() > ROWS) {
+            next.getChildren().add(Words.label("and " + (todo.size() - ROWS) + " more; search or filter to see them", "quiet"));
+        }
+    }
+
+    /** Those with the most urgent work, so many as the floor takes. */
+    private static List<MachineStatus> urgent(List<MachineStatus> machines, List<Todo> todo) {
+        Map<String, MachineStatus> byId = new LinkedHashMap<>();
+        machines.forEach(machine -> byId.put(machine.machineId(), machine));
+        Stream<String> ids = Stream.concat(todo.stream().map(Todo::machineId), byId.keySet().stream());
+        return ids.distinct().limit(ON_FLOOR).map(byId::get).toList();
     }
 
     private Button row(Todo item, boolean first) {
@@ -153,7 +197,7 @@ public final class ShopPage extends VBox {
         row.setMaxWidth(Double.MAX_VALUE);
         row.setAccessibleText(item.machine() + ": " + sentence.getText());
         content.prefWidthProperty().bind(row.widthProperty().subtract(12));
-        row.setOnAction(event -> navigator.stop(item.machineId(), item.stop()));
+        row.setOnAction(event -> item.entry().ifPresentOrElse(entry -> navigator.entry(item.machineId(), entry), () -> navigator.stop(item.machineId(), item.stop())));
         return row;
     }
 

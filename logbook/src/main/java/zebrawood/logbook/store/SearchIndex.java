@@ -111,9 +111,10 @@ final class SearchIndex implements AutoCloseable {
                 forgetUnlessOf(handle.getConnection());
             }
             while (taken < most) {
-                int batch = batch(handle.getConnection());
+                long wanted = Math.min(BATCH, most - taken);
+                int batch = batch(handle.getConnection(), wanted);
                 taken += batch;
-                if (batch < BATCH) {
+                if (batch < wanted) {
                     break;
                 }
             }
@@ -147,9 +148,9 @@ final class SearchIndex implements AutoCloseable {
         }
     }
 
-    private int batch(Connection logbook) throws SQLException {
+    private int batch(Connection logbook, long wanted) throws SQLException {
         int taken = 0;
-        try (PreparedStatement entries = logbook.prepareStatement("select position, machine_id, stop, verdict, bytes from entry where position > ? order by position limit " + BATCH)) {
+        try (PreparedStatement entries = logbook.prepareStatement("select position, machine_id, stop, verdict, bytes from entry where position > ? order by position limit " + wanted)) {
             entries.setLong(1, reached);
             long block = -1;
             PreparedStatement words = null;

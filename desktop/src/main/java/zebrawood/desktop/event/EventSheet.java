@@ -1,0 +1,196 @@
+package zebrawood.desktop.event;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.TilePane;
+import javafx.scene.layout.VBox;
+import zebrawood.core.entry.Body;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.procedure.Change;
+import zebrawood.desktop.bench.AttachBox;
+import zebrawood.desktop.bench.OverSheet;
+import zebrawood.desktop.bench.Words;
+import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.desk.Navigator;
+import zebrawood.logbook.store.Logbook;
+
+/** Records that something happened to a machine: which of eight, a few words, photos; what follows is said before. */
+public final class EventSheet {
+
+    private final Desk desk;
+    private final String machineId;
+    private final Optional<Entry> correcting;
+    private final OverSheet sheet;
+    private final ToggleGroup kinds = new ToggleGroup();
+    private final List<ToggleButton> buttons = new ArrayList<>();
+    private final TextField remark = OverSheet.field("event-remark", "what is to be known about it");
+    private final TextField surface = OverSheet.field("event-surface", "which surface: lens, window, mirror 2");
+    private final TextField residue = OverSheet.field("event-residue", "what was on it");
+    private final TextField damage = OverSheet.field("event-damage", "damage that stays: burn, scratch, coating");
+    private final TextField why = OverSheet.field("event-why", "why the old entry is replaced");
+    private final CheckBox takenOut = new CheckBox("The lens came out of its seat for it");
+    private final VBox cleaning;
+    private final VBox follows = new VBox(4);
+    private final AttachBox files;
+    private long generation;
+
+    private EventSheet(Desk desk, Navigator navigator, String machineId, Optional<Entry> correcting, Consumer<Entry> recorded) {
+        this.desk = desk;
+        this.machineId = machineId;
+        this.correcting = correcting;
+        this.files = new AttachBox(desk);
+        String machine = desk.machine(machineId).orElseThrow().plate().name();
+        sheet = new OverSheet(desk, navigator, correcting.isPresent() ? "Correct no. " + correcting.get().number() + " of " + machine : "What happened to " + machine + "?",
+                "Record it", "event-record").wide(660, 620);
+        TilePane choice = new TilePane(8, 8);
+        choice.setPrefColumns(4);
+        for (Change change : Change.values()) {
+            choice.getChildren().add(kind(change));
+        }
+        takenOut.setId("event-out");
+        follows.setId("event-follows");
+        HBox both = new HBox(10, residue, damage);
+        HBox.setHgrow(residue, Priority.ALWAYS);
+        HBox.setHgrow(damage, Priority.ALWAYS);
+        cleaning = new VBox(8, surface, both, takenOut);
+        shown(cleaning, false);
+        shown(why, correcting.isPresent());
+        sheet.with(choice, cleaning, remark, why, follows, files);
+        sheet.records(this::recording, recorded);
+        sheet.addEventFilter(KeyEvent.KEY_PRESSED, this::digits);
+        kinds.selectedToggleProperty().addListener((value, before, now) -> chosen());
+        takenOut.setOnAction(event -> follow());
+        surface.setOnAction(event -> residue.requestFocus());
+        residue.setOnAction(event -> damage.requestFocus());
+        damage.setOnAction(event -> remark.requestFocus());
+        remark.setOnAction(event -> {
+            if (correcting.isPresent()) {
+                why.requestFocus();
+            } else {
+                sheet.goOn();
+            }
+        });
+        why.setOnAction(event -> sheet.goOn());
+        follow();
+        correcting.map(entry -> (Body.Happened) entry.body()).ifPresent(this::fill);
+    }
+
+    /** The sheet for a machine; {@code kind} is chosen already where it is known. */
+    public static Node of(Desk desk, Navigator navigator, String machineId, Optional<Change> kind, Consumer<Entry> recorded) {
+        EventSheet made = new EventSheet(desk, navigator, machineId, Optional.empty(), recorded);
+        kind.ifPresent(change -> made.kinds.selectToggle(made.buttons.get(change.ordinal())));
+        return made.sheet;
+    }
+
+    /** The sheet filled with an entry that is to be replaced. */
+    public static Node correcting(Desk desk, Navigator navigator, Entry entry, Consumer<Entry> recorded) {
+        return new EventSheet(desk, navigator, entry.place().machineId(), Optional.of(entry), recorded).sheet;
+    }
+
+    private ToggleButton kind(Change change) {
+        ToggleButton button = new ToggleButton((change.ordinal() + 1) + "  " + change.title());
+        button.setId("event-" + change.name().toLowerCase(Locale.ROOT));
+        button.getStyleClass().setAll("toggle-button", "kind");
+        button.setMaxWidth(Double.MAX_VALUE);
+        button.setUserData(change);
+        button.setToggleGroup(kinds);
+        buttons.add(button);
+        return button;
+    }
+
+    /** A digit chooses, unless something is being typed. */
+    private void digits(KeyEvent event) {
+        String text = event.getText();
+        boolean typing = event.getTarget() instanceof TextField;
+        if (!typing && text.length() == 1 && text.charAt(0) >= '1' && text.charAt(0) < '1' + buttons.size()) {
+            kinds.selectToggle(buttons.get(text.charAt(0) - '1'));
+            event.consume();
+        }
+    }
+
+    private Optional<Change> change() {
+        return Optional.ofNullable(kinds.getSelectedToggle()).map(toggle -> (Change) toggle.getUserData());
+    }
+
+    private void chosen() {
+        boolean cleaned = change().filter(change -> change == Change.CLEANED).isPresent();
+        shown(cleaning, cleaned);
+        change().ifPresent(change -> remark.setPromptText(change.asks()));
+        sheet.tell("");
+        follow();
+        (cleaned ? surface : remark).requestFocus();
+    }
+
+    private static void shown(Node node, boolean shown) {
+        node.setVisible(shown);
+        node.setManaged(shown);
+    }
+
+    private void fill(Body.Happened happened) {
+        kinds.selectToggle(buttons.get(happened.change().ordinal()));
+        remark.setText(happened.remark());
+        happened.cleaning().ifPresent(cleaned -> {
+            surface.setText(cleaned.surface());
+            residue.setText(cleaned.residue());
+            damage.setText(cleaned.damage());
+            takenOut.setSelected(cleaned.takenOut());
+        });
+    }
+
+    private Body.Happened happened(Change change) {
+        Optional<Body.Cleaning> cleaned = change == Change.CLEANED
+                ? Optional.of(new Body.Cleaning(surface.getText().strip(), residue.getText().strip(), damage.getText().strip(), takenOut.isSelected()))
+                : Optional.empty();
+        return new Body.Happened(change, remark.getText().strip(), cleaned);
+    }
+
+    /** Says what would follow, as it will be computed from the entry. */
+    private void follow() {
+        long mine = ++generation;
+        if (change().isEmpty()) {
+            follows.getChildren().setAll(Words.wrapped("Choose what happened; what follows from it is said before anything is recorded.", "quiet"));
+            return;
+        }
+        Body.Happened happened = happened(change().get());
+        desk.later(() -> desk.consequences(machineId, happened), sentences -> {
+            if (mine == generation) {
+                follows.getChildren().setAll(Words.label("What follows", "bold"));
+                for (String sentence : sentences) {
+                    Label label = Words.wrapped(sentence, "by-hand");
+                    follows.getChildren().add(label);
+                }
+            }
+        });
+    }
+
+    private Optional<OverSheet.Recording> recording() {
+        if (change().isEmpty()) {
+            sheet.tell("Choose what happened: a number from 1 to " + buttons.size() + ", or press its button.");
+            return Optional.empty();
+        }
+        if (change().get() == Change.CLEANED && surface.getText().isBlank()) {
+            sheet.tell("Say which surface was cleaned.");
+            surface.requestFocus();
+            return Optional.empty();
+        }
+        if (correcting.isPresent() && why.getText().isBlank()) {
+            sheet.tell("Say in a few words why the old entry is replaced.");
+            why.requestFocus();
+            return Optional.empty();
+        }
+        Optional<Logbook.Correcting> replaces = correcting.map(entry -> new Logbook.Correcting(entry.number(), why.getText().strip()));
+        return Optional.of(new OverSheet.Recording(machineId, happened(change().get()), replaces, files.files()));
+    }
+}

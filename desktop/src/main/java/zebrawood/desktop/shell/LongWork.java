@@ -1,0 +1,53 @@
+package zebrawood.desktop.shell;
+
+import java.util.concurrent.CancellationException;
+import javafx.application.Platform;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.layout.VBox;
+import zebrawood.desktop.bench.Words;
+
+/** How far long work has come, and a way to end it. */
+final class LongWork extends VBox {
+
+    private static final long OFTEN_NS = 100_000_000;
+
+    private final ProgressBar bar = new ProgressBar(0);
+    private final Label count = Words.label("", "quiet");
+    private final long whole;
+    private volatile boolean ended;
+    private long last;
+
+    LongWork(String title, long whole, Runnable close) {
+        super(12);
+        this.whole = Math.max(1, whole);
+        getStyleClass().add("over-sheet");
+        setMaxSize(420, USE_PREF_SIZE);
+        bar.setMaxWidth(Double.MAX_VALUE);
+        Button end = new Button("End it");
+        end.setId("end-work");
+        end.getStyleClass().setAll("button", "outline");
+        end.setOnAction(event -> {
+            ended = true;
+            close.run();
+        });
+        getChildren().addAll(Words.label(title, "title"), bar, count, end);
+        Platform.runLater(end::requestFocus);
+    }
+
+    /** Hears from the working thread how many are done; ends the work where that is wanted. */
+    void reached(long done) {
+        if (ended) {
+            throw new CancellationException();
+        }
+        long now = System.nanoTime();
+        if (now - last > OFTEN_NS) {
+            last = now;
+            Platform.runLater(() -> {
+                bar.setProgress((double) done / whole);
+                Words.set(count, done + " of " + whole + " entries");
+            });
+        }
+    }
+}

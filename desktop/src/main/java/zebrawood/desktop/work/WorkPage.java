@@ -1,0 +1,494 @@
+package zebrawood.desktop.work;
+
+import java.io.File;
+import java.time.Instant;
+import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import javafx.application.Platform;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.ContentDisplay;
+import javafx.scene.control.Control;
+import javafx.scene.control.Hyperlink;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.input.DragEvent;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import zebrawood.core.entry.Body;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.machine.Plate;
+import zebrawood.core.route.MachineStatus;
+import zebrawood.core.route.StopState;
+import zebrawood.core.safety.FirstLight;
+import zebrawood.core.units.Quantity;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.core.work.TakenAlong;
+import zebrawood.core.work.WorkResult;
+import zebrawood.desktop.bench.AttachBox;
+import zebrawood.desktop.bench.Draft;
+import zebrawood.desktop.bench.DraftKeeper;
+import zebrawood.desktop.bench.DrawingSurface;
+import zebrawood.desktop.bench.ReadingField;
+import zebrawood.desktop.bench.Sheet;
+import zebrawood.desktop.bench.Slip;
+import zebrawood.desktop.bench.Words;
+import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.desk.Navigator;
+import zebrawood.desktop.figure.Figure;
+import zebrawood.logbook.store.Logbook;
+import zebrawood.logbook.store.NewAttachment;
+
+/** A work result being typed: everything repeats from the last one, so that only how it came out need be typed. */
+public final class WorkPage extends HBox {
+
+    private static final String STOP = "work";
+    private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH);
+
+    private final Desk desk;
+    private final Navigator navigator;
+    private final String machineId;
+    private final Optional<Entry> correcting;
+    private final Draft draft = new Draft();
+    private final DraftKeeper keeper;
+    private final List<Control> order = new ArrayList<>();
+    private final List<ReadingField> amounts = new ArrayList<>();
+    private final Map<String, Label> under = new HashMap<>();
+    private final DrawingSurface drawing;
+    private final Slip slip;
+    private final AttachBox files;
+    private final TextField initials = new TextField();
+    private final TextField why = new TextField();
+    private final List<Button> scores = new ArrayList<>();
+    private Optional<Entry> last = Optional.empty();
+    private Map<String, Draft.Text> repeated = Map.of();
+    private Optional<TakenAlong> along = Optional.empty();
+    private Optional<WorkResult> result = Optional.empty();
+    private Sheet sheet = Sheet.of(draft);
+    private String told = "";
+    private boolean recording;
+    private boolean filled;
+
+    /** @param correcting an entry that is to be replaced, where there is one */
+    public WorkPage(Desk desk, Navigator navigator, String machineId, Optional<Entry> correcting) {
+        this.desk = desk;
+        this.navigator = navigator;
+        this.machineId = machineId;
+        this.correcting = correcting;
+        this.slip = new Slip(desk.look());
+        this.drawing = new DrawingSurface(desk.look()).withMenu();
+        this.files = new AttachBox(desk);
+        this.keeper = new DraftKeeper(desk, machineId, correcting.map(entry -> STOP + "-" + entry.number()).orElse(STOP), draft, said -> { });
+        initials.setId("initials");
+        initials.setPromptText("your initials");
+        initials.setOnAction(event -> record());
+        why.setId("why");
+        why.setPromptText("why it is replaced");
+        why.setOnAction(event -> record());
+        drawing.setMinHeight(168);
+        drawing.setPrefHeight(168);
+        VBox page = new VBox(14, outcome(), drawing, done());
+        page.setPadding(new Insets(14, 20, 20, 28));
+        ScrollPane scroll = new ScrollPane(page);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setFocusTraversable(false);
+        HBox.setHgrow(scroll, Priority.ALWAYS);
+        HBox.setMargin(slip, new Insets(12, 16, 12, 8));
+        getChildren().addAll(scroll, slip);
+        addEventHandler(DragEvent.DRAG_OVER, event -> {
+            if (event.getDragboard().hasFiles()) {
+                event.acceptTransferModes(TransferMode.COPY);
+            }
+        });
+        addEventHandler(DragEvent.DRAG_DROPPED, event -> {
+            event.getDragboard().getFiles().forEach(this::take);
+            event.setDropCompleted(true);
+        });
+        draft.onChange(() -> {
+            if (filled) {
+                keeper.typed();
+                told = "";
+            }
+            changed();
+        });
+        changed();
+        load();
+    }
+
+    private record Found(Optional<Entry> last, TakenAlong along, Optional<Logbook.Draft> kept) {}
+
+    private void load() {
+        String stop = correcting.map(entry -> STOP + "-" + entry.number()).orElse(STOP);
+        desk.later(() -> new Found(desk.logbook().findNewest(machineId, STOP), desk.takenAlong(machineId), desk.logbook().findDraft(machineId, stop)), found -> {
+            last = found.last();
+            along = Optional.of(found.along());
+            Optional<Entry> from = correcting.isPresent() ? correcting : last;
+            Map<String, Draft.Text> texts = new HashMap<>(from.map(entry -> WorkField.texts((Body.Worked) entry.body())).orElseGet(this::fromPlate));
+            if (correcting.isEmpty()) {
+                WorkField.all().stream().filter(WorkField::isOutcome).forEach(field -> texts.remove(field.path()));
+            }
+            repeated = Map.copyOf(texts);
+            draft.fill(found.kept().map(kept -> Draft.fromJson(kept.content())).orElse(texts));
+            filled = true;
+            changed();
+            begin();
+        });
+    }
+
+    /** What the plate knows, for the very first result. */
+    private Map<String, Draft.Text> fromPlate() {
+        Map<String, Draft.Text> texts = new HashMap<>();
+        Plate plate = machine().plate();
+        plate.optics().ifPresent(optics -> {
+            optics.lenses().stream().findFirst().ifPresent(lens -> texts.put("setup.lens", new Draft.Text(lens.name(), UnitChoice.METRIC)));
+            optics.makersGapMm().ifPresent(gap -> texts.put("setup.gapMm", Draft.retyped(null, gap, Quantity.LENGTH)));
+        });
+        return texts;
+    }
+
+    private MachineStatus machine() {
+        return desk.machine(machineId).orElseThrow();
+    }
+
+    private Node outcome() {
+        VBox box = new VBox(8, Words.label(correcting.isPresent() ? "How did it truly come out?" : "How did it come out? Failures too", "head"));
+        HBox fields = new HBox(14);
+        for (WorkField field : WorkField.of(machine().plate().family())) {
+            if (field.isOutcome()) {
+                Node node = field(field);
+                fields.getChildren().add(node);
+                if (field.path().equals("outcome.word")) {
+                    HBox.setHgrow(node, Priority.ALWAYS);
+                    ((VBox) node).setPrefWidth(320);
+                    ((VBox) node).setMaxWidth(520);
+                }
+            }
+        }
+        HBox row = new HBox(4);
+        row.setAlignment(Pos.CENTER_LEFT);
+        for (int i = 0; i <= 10; i++) {
+            int score = i;
+            Button button = new Button(String.valueOf(i));
+            button.setId("score-" + i);
+            button.getStyleClass().setAll("button", "score");
+            button.setFocusTraversable(false);
+            button.setAccessibleText("score " + i);
+            button.setOnAction(event -> draft.type("outcome.score", String.valueOf(score), UnitChoice.METRIC));
+            scores.add(button);
+            row.getChildren().add(button);
+        }
+        Label worst = Words.label("nothing to use", "caption");
+        Label best = Words.label("could not be better", "caption");
+        worst.setPadding(new Insets(0, 6, 0, 0));
+        best.setPadding(new Insets(0, 0, 0, 6));
+        row.getChildren().add(0, worst);
+        row.getChildren().add(best);
+        box.getChildren().addAll(fields, row);
+        return box;
+    }
+
+    private Node done() {
+        FlowPane groups = new FlowPane(28, 16);
+        for (WorkField.Group group : List.of(WorkField.Group.STOCK, WorkField.Group.SETUP, WorkField.Group.RECIPE)) {
+            FlowPane fields = new FlowPane(10, 8);
+            fields.setPrefWrapLength(262);
+            WorkField.of(machine().plate().family()).stream().filter(field -> field.group() == group).forEach(field -> fields.getChildren().add(field(field)));
+            VBox box = new VBox(6, Words.label(group.title(), "head"), fields);
+            box.setPrefWidth(264);
+            box.setMaxWidth(264);
+            groups.getChildren().add(box);
+        }
+        return groups;
+    }
+
+    private Node field(WorkField field) {
+        VBox box = new VBox(2, Words.label(field.label(), "small"));
+        box.setPrefWidth(126);
+        box.setMaxWidth(126);
+        Label was = Words.label("", "caption");
+        under.put(field.path(), was);
+        if (field.kind() == WorkField.Kind.AMOUNT) {
+            ReadingField amount = new ReadingField(field.path(), field.label(), field.quantity());
+            amount.tie(draft, desk.units());
+            amounts.add(amount);
+            box.getChildren().add(amount);
+            goesOn(amount.field());
+        } else if (field.kind() == WorkField.Kind.WORDS) {
+            TextField words = new TextField();
+            words.setId(field.path());
+            words.setAccessibleText(field.label());
+            Words.follow(words);
+            words.textProperty().addListener((value, before, now) -> draft.type(field.path(), now, UnitChoice.METRIC));
+            words.focusedProperty().addListener((value, before, now) -> draft.endStep());
+            draft.onChange(() -> {
+                if (!words.getText().equals(draft.text(field.path()))) {
+                    words.setText(draft.text(field.path()));
+                }
+            });
+            box.getChildren().add(words);
+            goesOn(words);
+        } else {
+            ComboBox<String> choice = new ComboBox<>();
+            choice.setId(field.path());
+            choice.getStyleClass().add("field");
+            choice.setAccessibleText(field.label());
+            choice.setMaxWidth(Double.MAX_VALUE);
+            choice.getItems().setAll(field.kind() == WorkField.Kind.STROKES ? List.of("", "line", "fill") : List.of("", "yes", "no"));
+            draft.onChange(() -> choice.setValue(draft.text(field.path())));
+            choice.setOnAction(event -> draft.type(field.path(), choice.getValue() == null ? "" : choice.getValue(), UnitChoice.METRIC));
+            box.getChildren().add(choice);
+            goesOn(choice);
+        }
+        box.getChildren().add(was);
+        return box;
+    }
+
+    /** Enter goes to the next field. */
+    private void goesOn(Control control) {
+        order.add(control);
+        control.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            boolean open = control instanceof ComboBox<?> box && box.isShowing();
+            if (event.getCode() == KeyCode.ENTER && !event.isControlDown() && !open) {
+                order.get((order.indexOf(control) + 1) % order.size()).requestFocus();
+                event.consume();
+            }
+        });
+    }
+
+    private void changed() {
+        sheet = Sheet.of(draft);
+        sheet.objects("stock", "setup", "recipe", "outcome");
+        for (WorkField field : WorkField.all()) {
+            String text = draft.text(field.path()).strip();
+            switch (field.kind()) {
+                case AMOUNT -> sheet.amount(field.path(), field.quantity());
+                case WORDS -> sheet.words(field.path());
+                case STROKES -> {
+                    if (!text.isEmpty()) {
+                        sheet.word(field.path(), text);
+                    }
+                }
+                case TRUTH -> {
+                    if (!text.isEmpty()) {
+                        sheet.truth(field.path(), text.equals("yes"));
+                    }
+                }
+            }
+        }
+        result = sheet.bind(WorkResult.class);
+        UnitChoice units = desk.units().get();
+        amounts.forEach(field -> field.tell(Optional.ofNullable(sheet.problems().get(field.name())), sheet.understood(field.name()), draft.typed(field.name()), units));
+        under.forEach((path, label) -> {
+            String was = repeated.containsKey(path) ? repeated.get(path).text() : "";
+            boolean other = last.isPresent() && correcting.isEmpty() && !path.startsWith("outcome.") && !was.equals(draft.text(path));
+            label.setText(other ? was.isEmpty() ? "not said last time" : "was " + was : "");
+            label.setManaged(other);
+        });
+        String score = draft.text("outcome.score").strip();
+        scores.forEach(button -> {
+            button.getStyleClass().remove("chosen");
+            if (button.getText().equals(score)) {
+                button.getStyleClass().add("chosen");
+            }
+        });
+        drawing.show(result.or(this::unfinished).map(shown -> WorkFigure.of(shown, units)).orElse(Figure.EMPTY), "the work from the side, to scale");
+        showSlip();
+    }
+
+    /** What can be drawn before the outcome is typed. */
+    private Optional<WorkResult> unfinished() {
+        Sheet half = Sheet.of(draft);
+        half.objects("stock", "setup", "recipe", "outcome");
+        WorkField.all().stream().filter(field -> field.kind() == WorkField.Kind.AMOUNT && !field.isOutcome()).forEach(field -> half.amount(field.path(), field.quantity()));
+        half.word("stock.kind", draft.text("stock.kind").isBlank() ? "stock" : draft.text("stock.kind"));
+        half.word("outcome.word", "not typed yet");
+        half.words("stock.under");
+        return half.bind(WorkResult.class);
+    }
+
+    private boolean isShut() {
+        return !machine().gate().isOpen() && correcting.isEmpty();
+    }
+
+    private void showSlip() {
+        List<Node> parts = new ArrayList<>();
+        boolean shut = isShut();
+        parts.add(slip.verdict(shut ? StopState.SHUT : result.isPresent() ? StopState.NOTE : StopState.OPEN, shut ? "SHUT" : result.isPresent() ? "READY" : "TO TYPE"));
+        parts.add(Slip.act(act(shut), Optional.of(shut
+                ? "Work fires the laser: the gate opens when its last bar is lifted, " + machine().gate().lifted() + " of " + machine().gate().bars().size() + " are."
+                : last.isPresent() && correcting.isEmpty()
+                        ? "All else is as no. " + last.get().number() + " of " + WHEN.format(last.get().stamp().local()) + "; change what differs."
+                        : "Material and a word are enough; what else is known helps to answer why another day differed.")));
+        along.ifPresent(known -> parts.add(along(known)));
+        if (!draft.texts().equals(repeated) && filled) {
+            Hyperlink away = new Hyperlink("Put away");
+            away.setId("put-away");
+            away.setOnAction(event -> {
+                keeper.drop();
+                draft.fill(repeated);
+                files.clear();
+                begin();
+            });
+            parts.add(away);
+        }
+        slip.show(parts);
+        slip.bottom(bottom(shut).toArray(new Node[0]));
+    }
+
+    private String act(boolean shut) {
+        if (shut) {
+            return "First light comes first.";
+        } else if (!sheet.problems().isEmpty()) {
+            return "Put right what is marked.";
+        } else if (result.isPresent()) {
+            return "Record it.";
+        }
+        return draft.text("outcome.word").isBlank() ? "Type how it came out, in a word." : draft.text("stock.kind").isBlank() ? "Type what material it was." : "Put right what is marked.";
+    }
+
+    private Node along(TakenAlong known) {
+        Instant now = desk.now();
+        List<Body.Pair> pairs = known.known().stream().map(one -> new Body.Pair(one.what(), one.figure() + ", " + age(one.since(), now))).toList();
+        VBox box = new VBox(6, Words.label("Goes along by itself", "bold"), Slip.evidence(pairs));
+        if (!known.notOnRecord().isEmpty()) {
+            box.getChildren().add(Words.wrapped("Not on record: " + String.join(", ", known.notOnRecord()) + ".", "quiet"));
+        }
+        return box;
+    }
+
+    private static String age(Instant since, Instant now) {
+        long days = ChronoUnit.DAYS.between(since, now);
+        return days <= 0 ? "today" : days + " d";
+    }
+
+    private List<Node> bottom(boolean shut) {
+        List<Node> bottom = new ArrayList<>();
+        if (!told.isEmpty()) {
+            Label label = Words.wrapped(told, "small");
+            label.setId("told");
+            bottom.add(label);
+        }
+        if (shut) {
+            Button go = new Button("Go to the gate");
+            go.setId("opens");
+            go.getStyleClass().setAll("button", "strong");
+            go.setMaxWidth(Double.MAX_VALUE);
+            go.setOnAction(event -> navigator.stop(machineId, FirstLight.ID));
+            bottom.add(go);
+            return bottom;
+        }
+        bottom.add(files);
+        if (correcting.isPresent()) {
+            bottom.add(why);
+        }
+        if (result.isPresent() && desk.initials().get().isBlank()) {
+            bottom.add(initials);
+        }
+        Button record = new Button("Record");
+        record.setId("record");
+        record.getStyleClass().setAll("button", "strong");
+        record.setGraphic(Words.label("Ctrl+Enter", "small"));
+        record.setContentDisplay(ContentDisplay.RIGHT);
+        record.setGraphicTextGap(12);
+        record.setMaxWidth(Double.MAX_VALUE);
+        record.setDisable(result.isEmpty());
+        record.setOnAction(event -> record());
+        bottom.add(record);
+        return bottom;
+    }
+
+    /** Records it; with Ctrl+Enter too. */
+    public void record() {
+        if (recording || isShut()) {
+            return;
+        }
+        if (result.isEmpty()) {
+            tell("Nothing is recorded yet: " + act(false));
+        } else if (desk.initials().get().isBlank() && initials.getText().isBlank()) {
+            tell("Your initials, once for this sitting:");
+            Platform.runLater(initials::requestFocus);
+        } else if (correcting.isPresent() && why.getText().isBlank()) {
+            tell("Say in a few words why no. " + correcting.get().number() + " is replaced.");
+            Platform.runLater(why::requestFocus);
+        } else {
+            if (desk.initials().get().isBlank()) {
+                desk.initials().set(initials.getText().strip().toUpperCase(Locale.ROOT));
+            }
+            append();
+        }
+    }
+
+    private void append() {
+        recording = true;
+        keeper.stop();
+        WorkResult done = result.orElseThrow();
+        Map<String, String> asTyped = sheet.asTyped();
+        Entry.Stamp stamp = desk.stamp();
+        List<NewAttachment> photos = files.files();
+        Optional<Logbook.Correcting> replaces = correcting.map(entry -> new Logbook.Correcting(entry.number(), why.getText().strip()));
+        desk.later(() -> {
+            Body.Worked body = new Body.Worked(done, asTyped, desk.takenAlong(machineId));
+            Entry entry = desk.logbook().append(machineId, body, replaces, photos, stamp);
+            desk.logbook().dropDraft(machineId, correcting.map(old -> STOP + "-" + old.number()).orElse(STOP));
+            return entry;
+        }, entry -> desk.refresh(() -> {
+            desk.tell("Recorded as no. " + entry.number() + ". Ctrl+R types the next one, Ctrl+D asks what was different.");
+            navigator.entry(machineId, entry.number());
+        }), refused -> {
+            recording = false;
+            tell(Words.sentence(refused.getMessage()));
+        });
+    }
+
+    private void tell(String sentence) {
+        told = sentence;
+        showSlip();
+    }
+
+    /** Takes a photo or file along. */
+    public void take(File file) {
+        files.take(file.toPath());
+    }
+
+    public void undo() {
+        draft.undo();
+    }
+
+    public void redo() {
+        draft.redo();
+    }
+
+    /** Keeps what is half typed; called before the page goes. */
+    public void leave() {
+        keeper.stop();
+        if (filled && !recording && !draft.texts().equals(repeated)) {
+            keeper.keep();
+        }
+    }
+
+    /** Puts the focus where one begins: how it came out. */
+    public void begin() {
+        Platform.runLater(() -> {
+            applyCss();
+            layout();
+            Node gate = slip.lookup("#opens");
+            (isShut() && gate != null ? gate : order.get(0)).requestFocus();
+        });
+    }
+}
