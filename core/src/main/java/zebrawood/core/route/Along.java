@@ -37,7 +37,7 @@ public final class Along {
         });
         newest(history, true).ifPresentOrElse(entry -> known.add(known("cleaning",
                 ((Body.Happened) entry.body()).cleaning().map(Body.Cleaning::surface).orElse("cleaned"), entry)), () -> missing.add("cleaning"));
-        newest(history, false).ifPresent(entry -> known.add(known("last happened", ((Body.Happened) entry.body()).change().words(), entry)));
+        newest(history, false).ifPresent(entry -> known.add(known("event", ((Body.Happened) entry.body()).change().words(), entry)));
         return new TakenAlong(known, missing);
     }
 

@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -62,7 +63,13 @@ public final class OverSheet extends VBox {
         leave.setId("over-leave");
         leave.getStyleClass().setAll("button", "outline");
         leave.setOnAction(event -> navigator.closeOverlay());
-        getChildren().addAll(Words.wrapped(title, "title"), content, new HBox(12, record, leave, initials), told);
+        getChildren().addAll(Words.wrapped(title, "title"), content, buttons(leave), told);
+    }
+
+    private Node buttons(Button leave) {
+        HBox row = new HBox(12, record, leave, initials);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
     }
 
     /** Room for more: as wide as this, and scrolled where the window is too low. */

@@ -12,6 +12,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.SplittableRandom;
+import java.util.random.RandomGenerator;
 import java.util.stream.Stream;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Change;
@@ -121,7 +123,7 @@ public final class DemoShop {
         for (int day : new int[] {37, 21}) {
             wren.cleaned(day, LocalTime.of(7, 45), "LO", "mirror 2", "thin brown film");
         }
-        everyFew(wren, 330, 14, 9, day -> wren.work(day, LocalTime.of(13, 5), day % 2 == 0 ? "LO" : "RV", Works.ply("clean, through", 8 + day % 3, "B-2207", "low", 35 + day % 20), List.of()));
+        everyFew(new SplittableRandom(3), 330, 14, 9, day -> wren.work(day, LocalTime.of(13, 5), day % 2 == 0 ? "LO" : "RV", Works.ply("clean, through", 8 + day % 3, "B-2207", "low", 35 + day % 20), List.of()));
         wren.work(6, LocalTime.of(11, 20), "LO", Works.ply("clean, through", 9, "B-2207", "low", 42), List.of());
         wren.work(2, LocalTime.of(15, 40), "RV", Works.ply("charred edge, not through", 3, "B-2207", "off", 38), List.of(photo("charred-edge.jpg")));
         wren.point(2, LocalTime.of(16, 5), "RV", "Air assist hose is split at the nozzle: fit a new one", "LO", 12);
@@ -170,7 +172,7 @@ public final class DemoShop {
         heron.gate(DAYS - 20, MORNING, "LO", 20);
         everyFew(heron, DAYS - 27, 4, 6, day -> heron.climate(day, 0, 0));
         everyFew(heron, DAYS - 21, 12, 16, day -> heron.planSome(day, () -> heron.ramp("ramp " + day, beam, 182.4, 0, Optional.empty())));
-        everyFew(heron, 200, 10, 12, day -> heron.work(day, LocalTime.of(14, 25), "RV", Works.serial("sharp", 8 + day % 2, 28 + day % 5), List.of()));
+        everyFew(new SplittableRandom(7), 200, 10, 12, day -> heron.work(day, LocalTime.of(14, 25), "RV", Works.serial("sharp", 8 + day % 2, 28 + day % 5), List.of()));
         heron.happened(221, LocalTime.of(7, 40), "RV", Change.LENS_CHANGED, "to 200 and back to field 290");
     }
 
@@ -205,7 +207,11 @@ public final class DemoShop {
 
     /** Every so many days, give or take a third, from one day ago to another. */
     private static void everyFew(Life life, int from, int until, int days, OnDay deed) {
-        for (int day = from; day >= until; day -= Math.max(1, days + life.random().nextInt(days / 3 * 2 + 1) - days / 3)) {
+        everyFew(life.random(), from, until, days, deed);
+    }
+
+    private static void everyFew(RandomGenerator random, int from, int until, int days, OnDay deed) {
+        for (int day = from; day >= until; day -= Math.max(1, days + random.nextInt(days / 3 * 2 + 1) - days / 3)) {
             deed.plan(day);
         }
     }

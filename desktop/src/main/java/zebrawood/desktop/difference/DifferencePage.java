@@ -179,8 +179,9 @@ public final class DifferencePage extends HBox {
         Label why = Words.label(difference.why(), "caption");
         VBox words = new VBox(1, label, why);
         why.setManaged(!difference.why().isEmpty());
+        words.setAlignment(Pos.CENTER_LEFT);
         words.setMinWidth(190);
-        words.setPrefWidth(250);
+        words.setPrefWidth(262);
         Label before = Words.label(difference.before().in(desk.units().get()), "quiet");
         Label after = Words.label(difference.after().in(desk.units().get()), first ? "stand-name" : "bold");
         Region gap = new Region();
@@ -217,8 +218,9 @@ public final class DifferencePage extends HBox {
         Optional<Difference> first = comparison.differences().stream().findFirst().filter(difference -> difference.likelihood() >= Difference.SLIGHT);
         boolean likely = first.filter(difference -> difference.likelihood() >= Difference.LIKELY).isPresent();
         parts.add(slip.verdict(likely ? StopState.NOTE : StopState.UNCLEAR, likely ? "LOOK HERE FIRST" : "NOTHING STANDS OUT"));
-        parts.add(first.map(difference -> Slip.act(Words.sentence(difference.label()), Optional.of("It was " + difference.before().in(desk.units().get()) + ", then "
-                        + difference.after().in(desk.units().get()) + ".")))
+        parts.add(first.map(difference -> Slip.act(said(difference), Optional.of(difference.entryBefore().isPresent()
+                        ? "Put it back as it was if you can, and try again with all else alike."
+                        : "Look at it before anything else is changed.")))
                 .orElseGet(() -> Slip.act("Look at what is not on record.", Optional.empty())));
         long others = comparison.differences().stream().skip(1).filter(difference -> difference.likelihood() >= Difference.LIKELY).count();
         if (others > 0) {
@@ -233,6 +235,12 @@ public final class DifferencePage extends HBox {
         }
         parts.add(missing);
         slip.show(parts);
+    }
+
+    private String said(Difference difference) {
+        return Words.sentence(difference.entryBefore().isEmpty()
+                ? difference.label() + ", " + difference.why()
+                : difference.label() + ": " + difference.before().in(desk.units().get()) + ", then " + difference.after().in(desk.units().get()));
     }
 
     /** Puts the comparison on the clipboard, as a table. */

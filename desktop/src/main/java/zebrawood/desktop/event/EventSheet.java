@@ -38,7 +38,7 @@ public final class EventSheet {
     private final TextField remark = OverSheet.field("event-remark", "what is to be known about it");
     private final TextField surface = OverSheet.field("event-surface", "which surface: lens, window, mirror 2");
     private final TextField residue = OverSheet.field("event-residue", "what was on it");
-    private final TextField damage = OverSheet.field("event-damage", "damage that stays: burn, scratch, coating");
+    private final TextField damage = OverSheet.field("event-damage", "damage that stays, if any");
     private final TextField why = OverSheet.field("event-why", "why the old entry is replaced");
     private final CheckBox takenOut = new CheckBox("The lens came out of its seat for it");
     private final VBox cleaning;
@@ -53,7 +53,7 @@ public final class EventSheet {
         this.files = new AttachBox(desk);
         String machine = desk.machine(machineId).orElseThrow().plate().name();
         sheet = new OverSheet(desk, navigator, correcting.isPresent() ? "Correct no. " + correcting.get().number() + " of " + machine : "What happened to " + machine + "?",
-                "Record it", "event-record").wide(660, 620);
+                "Record it", "event-record").wide(748, 600);
         TilePane choice = new TilePane(8, 8);
         choice.setPrefColumns(4);
         for (Change change : Change.values()) {

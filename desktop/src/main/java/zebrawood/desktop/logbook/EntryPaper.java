@@ -62,7 +62,7 @@ final class EntryPaper extends BorderPane {
         VBox top = new VBox(8, head(), notes(around));
         setTop(top);
         VBox whole = new VBox(18, content());
-        if (!entry.attachments().isEmpty()) {
+        if (!entry.attachments().isEmpty() && !(entry.body() instanceof Body.Worked)) {
             whole.getChildren().add(new Attached(desk, entry.attachments()));
         }
         ScrollPane scroll = new ScrollPane(whole);
@@ -115,7 +115,7 @@ final class EntryPaper extends BorderPane {
                     new Body.Pair("out of its seat", cleaning.takenOut() ? "yes" : "no")))));
             return box;
         } else if (entry.body() instanceof Body.Worked worked) {
-            return WorkPaper.of(desk, worked, narrow);
+            return WorkPaper.of(desk, worked, entry.attachments(), narrow);
         } else if (entry.body() instanceof Body.PointOpened point) {
             return new VBox(10, Words.wrapped(point.what(), "act"), Words.wrapped((point.who().isEmpty() ? "" : "To be done by " + point.who() + ". ")
                     + point.due().map(due -> "By " + DAY.format(due) + ".").orElse("No day was set."), "by-hand"));

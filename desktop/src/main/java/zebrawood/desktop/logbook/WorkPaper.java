@@ -7,6 +7,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import zebrawood.core.entry.Body;
+import zebrawood.core.entry.Entry;
 import zebrawood.desktop.bench.DrawingSurface;
 import zebrawood.desktop.bench.Slip;
 import zebrawood.desktop.bench.Words;
@@ -19,7 +20,7 @@ final class WorkPaper {
 
     private WorkPaper() {}
 
-    static Node of(Desk desk, Body.Worked worked, boolean narrow) {
+    static Node of(Desk desk, Body.Worked worked, List<Entry.Attachment> files, boolean narrow) {
         DrawingSurface drawing = new DrawingSurface(desk.look()).withMenu();
         drawing.show(WorkFigure.of(worked.result(), desk.units().get()), "the work from the side, to scale");
         drawing.setMinHeight(190);
@@ -34,7 +35,11 @@ final class WorkPaper {
         if (!worked.along().notOnRecord().isEmpty()) {
             along.getChildren().add(Words.wrapped("Not on record then: " + String.join(", ", worked.along().notOnRecord()) + ".", "quiet"));
         }
-        VBox left = new VBox(14, Words.wrapped(worked.result().outcome().word(), "act"), drawing, along);
+        VBox left = new VBox(14, Words.wrapped(worked.result().outcome().word(), "act"), drawing);
+        if (!files.isEmpty()) {
+            left.getChildren().add(new Attached(desk, files));
+        }
+        left.getChildren().add(along);
         HBox.setHgrow(left, Priority.ALWAYS);
         left.setPrefWidth(400);
         tables.setMinWidth(210);

@@ -56,7 +56,7 @@ final class RouteColumn extends BorderPane {
         setCenter(scroll);
         VBox events = new VBox(2, Words.label("The machine as a whole", "caption"),
                 action("Work result, Ctrl+R", "work", whole.work()),
-                action("Something happened, Ctrl+E", "event", whole.event()),
+                action("Event, Ctrl+E", "event", whole.event()),
                 action("Open a point", "point", whole.point()),
                 action("Certificate, Ctrl+P", "certificate", whole.certificate()),
                 action("Plate", "edit-plate", whole.plate()));

@@ -177,7 +177,7 @@ public final class ShopPage extends HBox {
         stop.setMinWidth(90);
         stop.visibleProperty().bind(widthProperty().greaterThan(1000));
         stop.managedProperty().bind(stop.visibleProperty());
-        Label minutes = Words.label(item.minutes() + " min", "quiet");
+        Label minutes = Words.label(item.minutes() == 0 ? "" : item.minutes() + " min", "quiet");
         minutes.setMinWidth(60);
         minutes.setAlignment(Pos.CENTER_RIGHT);
         Label when = Words.label(item.when(), "quiet");

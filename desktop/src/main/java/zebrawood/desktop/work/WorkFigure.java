@@ -34,8 +34,8 @@ public final class WorkFigure {
         double top = 30;
         double surface = top + shownGap * scale;
         double bottom = surface + thickness * scale;
-        double left = 130;
-        double right = Math.max(left + 160, width - 190);
+        double left = width < 480 ? 92 : 130;
+        double right = Math.max(left + 160, width - (width < 480 ? 110 : 190));
         double x = (left + right) / 2;
         under(pen, left, right, bottom, bottom + UNDER_MM * scale, result);
         pen.rectangle(left, surface, right - left, Math.max(2, thickness * scale), Tone.WOOD, Stroke.of(Tone.INK, 1.3));
@@ -51,9 +51,11 @@ public final class WorkFigure {
         passes(pen, x, surface, result);
         result.setup().defocusMm().ifPresent(defocus -> {
             pen.line(x + 14, waist, right - 8, waist, Stroke.dashed(Tone.WALNUT, 1.2, 4));
-            pen.text(right - 10, waist - 5, "narrowest here", Lettering.CAPTION, Tone.WALNUT, Anchor.END);
+            if (right - x > 130) {
+                pen.text(right - 10, waist - 5, "narrowest here", Lettering.CAPTION, Tone.WALNUT, Anchor.END);
+            }
         });
-        pen.text(left, height - 4, "from the side, enlarged " + Math.round(scale / 3.78 * 10) / 10.0 + " times, both ways alike"
+        pen.text(width < 480 ? 4 : left, height - 4, "from the side, enlarged " + Math.round(scale / 3.78 * 10) / 10.0 + " times"
                 + (gap > shownGap ? "; the gap is drawn shorter" : ""), Lettering.CAPTION, Tone.QUIET);
     }
 

@@ -50,7 +50,6 @@ import zebrawood.desktop.bench.Slip;
 import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
-import zebrawood.desktop.figure.Figure;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.NewAttachment;
 
@@ -307,7 +306,7 @@ public final class WorkPage extends HBox {
                 button.getStyleClass().add("chosen");
             }
         });
-        drawing.show(result.or(this::unfinished).map(shown -> WorkFigure.of(shown, units)).orElse(Figure.EMPTY), "the work from the side, to scale");
+        result.or(this::unfinished).ifPresent(drawn -> drawing.show(WorkFigure.of(drawn, units), "the work from the side, to scale"));
         showSlip();
     }
 
