@@ -31,6 +31,7 @@ final class LogbookSpeed {
 
     private static final Instant NOW = Instant.parse("2031-03-14T09:30:00Z");
     private static final double MOST_MS = 100;
+    private static final int ROUNDS = 5;
     private static final int BLOCKS = 40;
     private static final int BLOCK = 100;
 
@@ -84,6 +85,7 @@ final class LogbookSpeed {
     private void told(String what, double cold, Timings warm) {
         kept &= warm.percentile(95) < MOST_MS;
         System.out.printf(Locale.ROOT, "%s: cold %.0f ms; warm %s%n", what, cold, warm);
+        System.out.flush();
     }
 
     /** All machines' states; each time some other program has recorded something on one of them. */
@@ -99,62 +101,66 @@ final class LogbookSpeed {
         Timings warm = new Timings();
         try (Logbook other = Logbook.open(folder, Catalogue.procedures())) {
             for (int i = 0; i < 100; i++) {
-                shop.append(other, random.nextInt(shop.machines().size()), LargeShop.stamp(NOW));
+                shop.append(other, random.nextInt(20), LargeShop.stamp(NOW));
                 warm.of(all);
             }
         }
         told("Shop", cold, warm);
     }
 
-    private void route(Logbook logbook) {
-        Route route = new Route(Catalogue.procedures());
+    /** Does each once, cold, then all of them again and again. */
+    private void each(String what, List<Runnable> all) {
         Timings cold = new Timings();
         Timings warm = new Timings();
-        for (int i = 0; i < 300; i++) {
-            String machine = shop.machines().get(random.nextInt(shop.machines().size()));
-            Runnable one = () -> {
-                MachineStatus status = route.status(logbook.history(machine), NOW, ZoneOffset.UTC);
-                String stop = status.stops().get(random.nextInt(status.stops().size())).card().id();
-                logbook.readings(machine, stop, 24);
-                logbook.findDraft(machine, stop);
-            };
-            if (cold.count() == 0) {
-                cold.of(one);
-            } else {
-                warm.of(one);
-            }
+        all.forEach(cold::of);
+        for (int round = 0; round < ROUNDS; round++) {
+            all.forEach(warm::of);
         }
-        told("one Route with a stop's last times", cold.median(), warm);
+        told(what, cold.percentile(95), warm);
+    }
+
+    private void route(Logbook logbook) {
+        Route route = new Route(Catalogue.procedures());
+        List<Runnable> all = new ArrayList<>();
+        for (int i = 0; i < 60; i++) {
+            String machine = shop.machines().get(random.nextInt(shop.machines().size()));
+            int which = random.nextInt(3);
+            all.add(() -> {
+                MachineStatus status = route.status(logbook.history(machine), NOW, ZoneOffset.UTC);
+                String stop = status.stops().get(which % status.stops().size()).card().id();
+                logbook.readings(machine, stop, 12);
+                logbook.findDraft(machine, stop);
+            });
+        }
+        each("one Route with a stop's last times", all);
     }
 
     private void page(Logbook logbook) {
         String[] stops = {"site-climate", "focus-ramp", "controller-settings", "first-light", "event", "work", "point"};
-        Timings cold = new Timings();
-        Timings warm = new Timings();
+        List<Runnable> all = new ArrayList<>();
         long newest = logbook.head().entries();
-        for (int i = 0; i < 400; i++) {
+        for (int i = 0; i < 80; i++) {
             Optional<String> machine = random.nextBoolean() ? Optional.of(shop.machines().get(random.nextInt(shop.machines().size()))) : Optional.empty();
             Optional<String> stop = random.nextBoolean() ? Optional.of(stops[random.nextInt(stops.length)]) : Optional.empty();
             Optional<Verdict> verdict = random.nextInt(3) == 0 ? Optional.of(Verdict.values()[random.nextInt(Verdict.values().length)]) : Optional.empty();
             long from = random.nextBoolean() ? Long.MAX_VALUE : random.nextLong(1, newest);
-            (i == 0 ? cold : warm).of(() -> logbook.tape(new TapeFilter(machine, stop, verdict), from, 80));
+            all.add(() -> logbook.tape(new TapeFilter(machine, stop, verdict), from, 80));
         }
-        told("a Logbook page, any filter, any place", cold.median(), warm);
+        each("a Logbook page, any filter, any place", all);
     }
 
     private void difference(Logbook logbook) {
-        Timings cold = new Timings();
-        Timings warm = new Timings();
-        for (int i = 0; i < 300; i++) {
+        List<Runnable> all = new ArrayList<>();
+        while (all.size() < 60) {
             String machine = shop.machines().get(random.nextInt(shop.machines().size()));
             List<TapeLine> works = logbook.tape(new TapeFilter(Optional.of(machine), Optional.of("work"), Optional.empty()), random.nextLong(1000, logbook.head().entries()), 60);
             if (works.size() > 1) {
                 Entry one = works.get(0).entry();
                 Entry other = works.get(random.nextInt(1, works.size())).entry();
-                (cold.count() == 0 ? cold : warm).of(() -> logbook.compare(one, other));
+                all.add(() -> logbook.compare(one, other));
             }
         }
-        told("What was different?", cold.median(), warm);
+        each("What was different?", all);
     }
 
     private void search(Logbook logbook) {
@@ -164,17 +170,14 @@ final class LogbookSpeed {
         System.out.printf(Locale.ROOT, "search index: %d entries in %.0f s, %.3f ms an entry, apart from recording%n", taken, seconds, 1e3 * seconds / Math.max(1, taken));
         String[] typed = {"gap 6.8", "maple", "unit 017 charred", "birch ply b12", "RV 2029-05", "soot lens", "mirror", "FAIL climate", "perfect 10", "acrylic black 6.5", "B4711", "ticket 99",
             "settings unit 4", "14 mar 2027", "zzz", "order part 7", "not through steel", "2025"};
-        Timings cold = new Timings();
-        Timings warm = new Timings();
-        for (int round = 0; round < 3; round++) {
-            for (String words : typed) {
-                for (int end = 1; end <= words.length(); end++) {
-                    String begun = words.substring(0, end);
-                    (cold.count() == 0 ? cold : warm).of(() -> logbook.tape(new TapeFilter(Optional.empty(), Optional.empty(), Optional.empty(), Optional.of(begun)), Long.MAX_VALUE, 80));
-                }
+        List<Runnable> all = new ArrayList<>();
+        for (String words : typed) {
+            for (int end = 1; end <= words.length(); end++) {
+                Optional<String> begun = Optional.of(words.substring(0, end));
+                all.add(() -> logbook.tape(new TapeFilter(Optional.empty(), Optional.empty(), Optional.empty(), begun), Long.MAX_VALUE, 80));
             }
         }
-        told("search, a keystroke", cold.median(), warm);
+        each("search, a keystroke", all);
     }
 
     /** Ours and bare SQLite in turn, each block the same rows; one durable commit an entry. */

@@ -21,10 +21,6 @@ final class Timings {
         ms.add(time);
     }
 
-    int count() {
-        return ms.size();
-    }
-
     double percentile(double percent) {
         List<Double> sorted = ms.stream().sorted().toList();
         return sorted.get((int) Math.min(sorted.size() - 1, Math.ceil(percent / 100 * sorted.size()) - 1));

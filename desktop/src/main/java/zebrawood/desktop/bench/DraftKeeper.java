@@ -9,10 +9,14 @@ import javafx.util.Duration;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.logbook.store.Logbook;
 
-/** Keeps a draft in the logbook's folder a moment after each keystroke, so that a crash or a kill loses nothing. */
+/**
+ * Keeps a draft in the logbook's folder a moment after a keystroke, and twice a second while one types on and on, so
+ * that a crash or a kill loses no more than the last second.
+ */
 public final class DraftKeeper {
 
     private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm:ss", Locale.ENGLISH);
+    private static final long LONGEST_NS = 500_000_000;
 
     private final Desk desk;
     private final String machineId;
@@ -20,6 +24,8 @@ public final class DraftKeeper {
     private final Draft draft;
     private final Consumer<String> told;
     private final PauseTransition pause = new PauseTransition(Duration.millis(300));
+    private long unkeptSince;
+    private boolean unkept;
 
     /** @param told is told that the draft is kept, and when */
     public DraftKeeper(Desk desk, String machineId, String stop, Draft draft, Consumer<String> told) {
@@ -33,7 +39,16 @@ public final class DraftKeeper {
 
     /** Something was typed. */
     public void typed() {
-        pause.playFromStart();
+        long now = System.nanoTime();
+        if (!unkept) {
+            unkept = true;
+            unkeptSince = now;
+        }
+        if (now - unkeptSince > LONGEST_NS) {
+            keep();
+        } else {
+            pause.playFromStart();
+        }
     }
 
     /** What is being recorded needs no draft any more. */
@@ -53,6 +68,7 @@ public final class DraftKeeper {
     /** Keeps what stands there now; an empty draft is dropped. */
     public void keep() {
         pause.stop();
+        unkept = false;
         Instant at = desk.now();
         if (draft.isEmpty()) {
             drop();

@@ -7,7 +7,9 @@ import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.control.Button;
+import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
@@ -87,6 +89,26 @@ public final class OverSheet extends VBox {
     public OverSheet with(Node... nodes) {
         content.getChildren().addAll(nodes);
         return this;
+    }
+
+    /** Puts the focus where one begins: on the first thing that can be chosen or typed. */
+    public void begin() {
+        applyCss();
+        layout();
+        first(content).ifPresent(Node::requestFocus);
+    }
+
+    private static Optional<Node> first(Parent parent) {
+        for (Node child : parent.getChildrenUnmodifiable()) {
+            if (child instanceof Control control && control.isFocusTraversable() && control.isVisible() && !(control instanceof Label)) {
+                return Optional.of(control);
+            }
+            Optional<Node> inside = child instanceof Parent within && child.isVisible() ? first(within) : Optional.empty();
+            if (inside.isPresent()) {
+                return inside;
+            }
+        }
+        return Optional.empty();
     }
 
     /** What the button does: records what is given; nothing where that is empty, when the sheet was told why. */

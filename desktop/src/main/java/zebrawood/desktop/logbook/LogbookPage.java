@@ -94,7 +94,10 @@ public final class LogbookPage extends HBox {
         Words.follow(search);
         search.setText(filter.words().orElse(""));
         pause.setOnFinished(event -> reload());
-        search.textProperty().addListener((value, before, now) -> pause.playFromStart());
+        search.textProperty().addListener((value, before, now) -> {
+            choosing = false;
+            pause.playFromStart();
+        });
         search.setOnAction(event -> {
             pause.stop();
             reload();

@@ -36,7 +36,7 @@ import zebrawood.logbook.store.Logbook;
 /** One machine: its Route at the left, the stop one is at, and that stop's Slip. */
 public final class RoutePage extends HBox {
 
-    private static final int EARLIER = 24;
+    private static final int EARLIER = 12;
 
     private final Desk desk;
     private final Navigator navigator;

@@ -38,6 +38,7 @@ import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.bench.DrawingSurface;
 import zebrawood.desktop.bench.Notice;
+import zebrawood.desktop.bench.OverSheet;
 import zebrawood.desktop.bench.Printing;
 import zebrawood.desktop.bench.StopView;
 import zebrawood.desktop.bench.Words;
@@ -467,7 +468,9 @@ public final class Shell implements Navigator {
         root.getChildren().get(0).setDisable(true);
         Platform.runLater(() -> {
             Node field = sheet.lookup(".text-field");
-            if (field != null) {
+            if (sheet instanceof OverSheet recording) {
+                recording.begin();
+            } else if (field != null) {
                 field.requestFocus();
             }
         });

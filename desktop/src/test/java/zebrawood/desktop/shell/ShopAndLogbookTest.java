@@ -104,9 +104,7 @@ class ShopAndLogbookTest {
         seat.until("what follows is said", () -> seat.focused("gate-why") && seat.says("the gate shuts until it is lifted anew"));
         seat.type("label was of another machine");
         Seat.onScreen(() -> {
-            seat.desk.initials().set("RV");
-            seat.find("gate-why").getParent().lookupAll(".text-field").stream().skip(1).findFirst()
-                    .ifPresent(field -> ((TextField) field).setText("RV"));
+            ((TextField) seat.find("over-initials")).setText("RV");
             seat.find("gate-take-back").requestFocus();
             return null;
         });
@@ -118,15 +116,14 @@ class ShopAndLogbookTest {
     private static void lensChanged(Seat seat) {
         String kestrel = seat.desk.logbook().findMachine("Kestrel").orElseThrow().id();
         seat.jump("kestrel climate");
-        seat.until("it is open", () -> seat.has("event-lens_changed") && seat.has("again"));
-        Seat.onScreen(() -> {
-            seat.find("event-lens_changed").requestFocus();
-            return null;
-        });
-        seat.enter();
-        seat.until("what follows is said", () -> seat.focused("event-remark") && seat.says("The gate stays as it is."));
+        seat.until("it is open", () -> seat.has("again"));
+        seat.press(KeyCode.CONTROL, KeyCode.E);
+        seat.until("one can say what happened", () -> seat.focused("event-moved"));
+        seat.press(KeyCode.DIGIT3);
+        seat.until("what follows is said", () -> seat.focused("event-remark") && seat.says("Ramp line is to be done again."));
+        assertThat(Seat.<Boolean>onScreen(() -> seat.says("gate shuts"))).as("a lens shuts no gate").isFalse();
         seat.type("cleaned").enter().enter();
         seat.until("the refocus flag is up and the gate open", () -> seat.desk.machine(kestrel).orElseThrow().stop("focus-ramp").state() == StopState.DUE
-                && seat.desk.machine(kestrel).orElseThrow().gate().isOpen() && seat.says("lens changed 14 Mar"));
+                && seat.desk.machine(kestrel).orElseThrow().gate().isOpen() && seat.says("lens out and back 14 Mar"));
     }
 }

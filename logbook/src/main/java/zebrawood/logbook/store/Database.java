@@ -49,7 +49,10 @@ final class Database {
         return source;
     }
 
-    /** What is plainly wrong with a file before it is opened; empty where nothing is. */
+    /**
+     * What is plainly wrong with a file before it is opened; empty where nothing is. A file may be shorter than it says
+     * while the rest of it still stands in the log beside it.
+     */
     static Optional<String> damage(Path file) throws IOException {
         if (!Files.exists(file) || Files.size(file) == 0) {
             return Optional.empty();
@@ -65,7 +68,8 @@ final class Database {
             int changes = bytes.readInt();
             long pages = bytes.readInt() & 0xFFFF_FFFFL;
             bytes.seek(92);
-            boolean counted = bytes.readInt() == changes;
+            Path log = file.resolveSibling(NAME + "-wal");
+            boolean counted = bytes.readInt() == changes && (!Files.exists(log) || Files.size(log) == 0);
             long whole = pages * pageSize;
             return counted && bytes.length() < whole
                     ? Optional.of("it was cut off: " + bytes.length() + " of " + whole + " bytes are there")

@@ -11,6 +11,7 @@ import zebrawood.core.entry.Entry;
 final class Entries {
 
     private static final int KEPT = 4_000;
+    private static final int SOME_CORRECTED = 1;
 
     private final EntryBytes codec;
     private final Map<String, Entry> known = new LinkedHashMap<>(256, 0.75f, true) {
@@ -37,15 +38,25 @@ final class Entries {
 
     /** The newest readings of a stop, of each row of corrections only the newest; the newest place first. */
     List<Entry> counting(Handle handle, String machineId, String stop, int most) {
+        for (int wanted = most + SOME_CORRECTED; ; wanted *= 2) {
+            List<Entry> all = of(handle, "where machine_id = ? and stop = ? order by stands_at desc, number desc limit " + wanted, machineId, stop);
+            List<Entry> counting = counting(all);
+            if (counting.size() >= most || all.size() < wanted) {
+                return counting.subList(0, Math.min(most, counting.size()));
+            }
+        }
+    }
+
+    private static List<Entry> counting(List<Entry> newestFirst) {
         List<Entry> counting = new ArrayList<>();
         int standsAt = Integer.MAX_VALUE;
-        for (Entry entry : of(handle, "where machine_id = ? and stop = ? order by stands_at desc, number desc limit " + 2 * most, machineId, stop)) {
+        for (Entry entry : newestFirst) {
             if (entry.standsAt() != standsAt) {
                 counting.add(entry);
                 standsAt = entry.standsAt();
             }
         }
-        return counting.subList(0, Math.min(most, counting.size()));
+        return counting;
     }
 
     synchronized Entry read(String hash, byte[] bytes) {

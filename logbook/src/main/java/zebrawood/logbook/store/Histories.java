@@ -27,8 +27,9 @@ import zebrawood.core.safety.FirstLight;
  */
 final class Histories {
 
-    private static final int EVENTS = 60;
-    private static final int STEP = 40;
+    private static final int EVENTS = 12;
+    private static final int EVENTS_BEFORE = 60;
+    private static final int STEP = 12;
 
     private final Entries entries;
     private final Collection<String> procedures;
@@ -186,7 +187,7 @@ final class Histories {
             entries.of(handle, "where machine_id = ? and stop = ? and stands_at <= ? order by stands_at desc, number desc limit 1", id, stop, at.standsAt())
                     .forEach(entry -> newest.put(stop, entry));
         }
-        List<Entry> happened = entries.of(handle, "where machine_id = ? and kind = 'event' and number <= ? order by number desc limit " + EVENTS, id, at.standsAt());
+        List<Entry> happened = entries.of(handle, "where machine_id = ? and kind = 'event' and number <= ? order by number desc limit " + EVENTS_BEFORE, id, at.standsAt());
         return new Moment(at, plate, newest, happened);
     }
 
