@@ -18,9 +18,9 @@ import zebrawood.core.safety.FirstLight;
  * The first light gate of one machine at one moment.
  *
  * @param bars every bar with the entry that lifted or failed it since the gate was last shut
- * @param shutBy why it shut after having been open or begun; empty where it never was
+ * @param shutBy why bars that stand were put back in hand; empty where they never were lifted
  * @param shutAt when that was; the time of the entry, or the day the disuse ran out
- * @param openedBy the entry that lifted the last bar when it is open, or did when it last was
+ * @param openedBy the newest answer of its bars when it is open, else the pulse with which it last was
  */
 public record Gate(List<Line> bars, Optional<String> shutBy, Optional<Instant> shutAt, Optional<Entry> openedBy) {
 
@@ -68,10 +68,12 @@ public record Gate(List<Line> bars, Optional<String> shutBy, Optional<Instant> s
         private final Duration disuse;
         private final int days;
         private final Map<String, Entry> answers = new HashMap<>();
+        private final Map<String, PutBack> putBack = new HashMap<>();
         private Optional<Instant> lastUse = Optional.empty();
-        private Optional<String> shutBy = Optional.empty();
-        private Optional<Instant> shutAt = Optional.empty();
-        private Optional<Entry> openedBy = Optional.empty();
+        private Optional<Entry> lastPulse = Optional.empty();
+
+        /** Why and when a bar was put back in hand. */
+        private record PutBack(String why, Instant at) {}
 
         Replay(Plate plate) {
             this.bars = FirstLight.bars(plate);
@@ -91,7 +93,13 @@ public record Gate(List<Line> bars, Optional<String> shutBy, Optional<Instant> s
             }
             unused(now);
             List<Line> lines = bars.stream().map(bar -> new Line(bar, Optional.ofNullable(answers.get(bar.id())))).toList();
-            return new Gate(lines, shutBy, shutAt, openedBy);
+            Optional<PutBack> shut = lines.stream().filter(line -> line.answer().isEmpty())
+                    .flatMap(line -> Optional.ofNullable(putBack.get(line.bar().id())).stream())
+                    .max(Comparator.comparing(PutBack::at));
+            Optional<Entry> opened = lines.stream().allMatch(Line::lifted)
+                    ? lines.stream().flatMap(line -> line.answer().stream()).max(Comparator.comparingInt(Entry::number))
+                    : lastPulse;
+            return new Gate(lines, shut.map(PutBack::why), shut.map(PutBack::at), opened);
         }
 
         private void take(Entry entry) {
@@ -102,35 +110,15 @@ public record Gate(List<Line> bars, Optional<String> shutBy, Optional<Instant> s
                 }
                 if (line.lifted() && line.fired()) {
                     lastUse = Optional.of(entry.since());
-                }
-                if (line.lifted() && isOpen()) {
-                    openedBy = Optional.of(entry);
-                    shutBy = Optional.empty();
-                    shutAt = Optional.empty();
+                    lastPulse = Optional.of(entry);
                 }
             } else if (entry.body() instanceof Body.Happened happened) {
                 if (happened.change().shutsGate()) {
                     shut(happened.change().words(), entry.stamp().at());
                 } else {
-                    putBack(happened, entry.stamp().at());
+                    happened.change().bars().stream().filter(bar -> answers.remove(bar) != null)
+                            .forEach(bar -> putBack.put(bar, new PutBack(happened.change().words(), entry.stamp().at())));
                 }
-            }
-        }
-
-        private boolean isOpen() {
-            return bars.stream().allMatch(bar -> answers.containsKey(bar.id()) && ((Body.GateLine) answers.get(bar.id()).body()).lifted());
-        }
-
-        /** Some bars are in hand again; the others stay as they are. */
-        private void putBack(Body.Happened happened, Instant at) {
-            boolean open = isOpen();
-            boolean any = false;
-            for (String bar : happened.change().bars()) {
-                any |= answers.remove(bar) != null;
-            }
-            if (open && any) {
-                shutBy = Optional.of(happened.change().words());
-                shutAt = Optional.of(at);
             }
         }
 
@@ -144,8 +132,7 @@ public record Gate(List<Line> bars, Optional<String> shutBy, Optional<Instant> s
 
         private void shut(String why, Instant at) {
             if (!answers.isEmpty()) {
-                shutBy = Optional.of(why);
-                shutAt = Optional.of(at);
+                bars.forEach(bar -> putBack.put(bar.id(), new PutBack(why, at)));
             }
             answers.clear();
         }

@@ -273,8 +273,10 @@ public final class Logbook implements AutoCloseable {
         StringBuilder where = new StringBuilder("where position < ?");
         List<Object> bound = new ArrayList<>(List.of(before));
         filter.machineId().ifPresent(id -> add(where, bound, "machine_id = ?", id));
-        filter.stop().ifPresent(stop -> add(where, bound, "stop = ?", stop));
-        filter.verdict().ifPresent(verdict -> add(where, bound, "verdict = ?", verdict.name()));
+        // of one machine, stop and verdict are looked for within its own index, not each by an index of its own
+        String within = filter.machineId().isPresent() ? "+" : "";
+        filter.stop().ifPresent(stop -> add(where, bound, within + "stop = ?", stop));
+        filter.verdict().ifPresent(verdict -> add(where, bound, within + "verdict = ?", verdict.name()));
         return read(handle -> {
             if (filter.words().isEmpty()) {
                 return lines(handle, where + " order by position desc limit " + most, bound);

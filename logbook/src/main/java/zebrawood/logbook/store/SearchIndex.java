@@ -44,6 +44,7 @@ final class SearchIndex implements AutoCloseable {
     private static final Set<String> UNSAID = Set.of("format", "machine", "previous", "hash", "finding", "readings", "instructions", "sha256", "program", "zone",
             "version", "units", "along", "standsAt", "since");
     private static final Pattern TOKEN = Pattern.compile("\\p{N}+(?:[.,]\\p{N}+)*|\\p{L}[\\p{L}\\p{N}]*");
+    private static final Pattern QUANTITY = Pattern.compile("(?:.*\\.)?([a-z]+(?:[A-Z][a-z]+)*?)(?:Mm|MmMin|Pct|C|W|Khz|Ns|S|Kg|Nm|Ma)");
     private static final Pattern NUMBER = Pattern.compile("\\p{N}.*");
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("yyyy-MM-dd d MMM MMMM", Locale.ENGLISH);
 
@@ -211,6 +212,8 @@ final class SearchIndex implements AutoCloseable {
                 if (token == JsonToken.FIELD_NAME && UNSAID.contains(field)) {
                     json.nextToken();
                     json.skipChildren();
+                } else if (token == JsonToken.FIELD_NAME) {
+                    quantity(field, tokens);
                 } else if (token == JsonToken.VALUE_STRING && "at".equals(field)) {
                     add(DAY.format(Instant.parse(json.getText()).atOffset(ZoneOffset.UTC)), tokens);
                 } else if (token == JsonToken.VALUE_STRING) {
@@ -229,6 +232,14 @@ final class SearchIndex implements AutoCloseable {
         }
         add(names.getOrDefault(machine, ""), tokens);
         return tokens;
+    }
+
+    /** What a field with a unit in its name holds: {@code gap} of {@code setup.gapMm}. */
+    private static void quantity(String field, Set<String> tokens) {
+        Matcher named = QUANTITY.matcher(field);
+        if (named.matches()) {
+            add(named.group(1).replaceAll("([A-Z])", " $1"), tokens);
+        }
     }
 
     /** Entries carry no name: an entry is found by the name its machine had then. */
@@ -270,8 +281,12 @@ final class SearchIndex implements AutoCloseable {
         int left = wanted.size();
         for (String word : wanted) {
             left--;
-            match.append(match.length() == 0 ? "" : " AND ").append('"').append(word).append('"')
-                    .append(left == 0 && begun || NUMBER.matcher(word).matches() ? "*" : "");
+            String quoted = "\"" + word + "\"";
+            boolean last = left == 0 && begun;
+            boolean whole = !last && NUMBER.matcher(word).matches() && !word.contains(".");
+            // a whole number is also found with decimals, 12 as 12.0 but not as 1200; what is still being typed is only begun
+            match.append(match.length() == 0 ? "" : " AND ").append(last || NUMBER.matcher(word).matches() && !whole ? quoted + "*"
+                    : whole ? "(" + quoted + " OR \"" + word + ".\"*)" : quoted);
         }
         try {
             for (long block = Math.min(before, reached) / BLOCK; block >= 0 && found.size() < most; block--) {

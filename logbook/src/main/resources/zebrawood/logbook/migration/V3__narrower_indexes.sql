@@ -5,3 +5,7 @@ create index entry_by_use on entry (machine_id, recorded_at, number) where fired
 drop index entry_by_correction;
 create index entry_by_correction on entry (machine_id, corrects) where corrects is not null;
 create index entry_by_stop_verdict on entry (stop, verdict, position);
+
+-- A page of one machine's tape is found in its index alone, whatever stop and verdict are asked for.
+drop index entry_by_machine_position;
+create index entry_by_machine_position on entry (machine_id, position, stop, verdict);

@@ -1,0 +1,147 @@
+package zebrawood.logbook.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.io.RandomAccessFile;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import zebrawood.core.entry.Body;
+import zebrawood.core.procedure.Change;
+
+/** Copies that are checked before they count, and the way back from a damaged file. */
+class BackupTest {
+
+    private static final Instant NOON = Instant.parse("2031-03-14T12:00:00Z");
+
+    @TempDir
+    Path folder;
+
+    private void fill(int works) {
+        try (Logbook logbook = Shop.open(folder)) {
+            Shop.begin(logbook, "plover", "Plover");
+            for (int day = 1; day <= works; day++) {
+                logbook.append("plover", Shop.work("slate", 212, "sharp"), Shop.day(day));
+            }
+        }
+    }
+
+    @Test
+    void oneADayIsMadeWhileTheLogbookIsOpenAndOldOnesAreThinned() {
+        fill(3);
+        Backups backups = new Backups(folder);
+        try (Logbook logbook = Shop.open(folder)) {
+            for (int day = 0; day < 400; day += day < 40 ? 1 : 9) {
+                assertThat(backups.daily(NOON.plus(Duration.ofDays(day)))).hasValueSatisfying(made -> assertThat(made.whole()).isTrue());
+                assertThat(backups.daily(NOON.plus(Duration.ofDays(day)).plusSeconds(3600))).as("not twice a day").isEmpty();
+            }
+            logbook.append("plover", Shop.climate(45), Shop.day(4));
+        }
+        List<Instant> kept = backups.list().stream().map(Backups.Backup::at).toList();
+        assertThat(kept).hasSizeBetween(12, 24).isSortedAccordingTo((one, other) -> other.compareTo(one));
+        assertThat(kept.get(0)).isEqualTo(NOON.plus(Duration.ofDays(400 - 400 % 9 - 5 + 0)).truncatedTo(java.time.temporal.ChronoUnit.DAYS).plus(Duration.ofHours(12)));
+    }
+
+    @Test
+    void aBackupIsMadeBeforeAMigration() throws SQLException, IOException {
+        fill(2);
+        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("logbook.db")); Statement statement = connection.createStatement()) {
+            // as the schema was before
+            statement.execute("drop index entry_by_stop_verdict");
+            statement.execute("delete from flyway_schema_history where version = '3'");
+        }
+        try (Logbook logbook = Shop.open(folder)) {
+            assertThat(logbook.verify(List.of()).holds()).isTrue();
+            assertThat(logbook.count(Optional.of("plover"))).isEqualTo(3);
+        }
+        assertThat(new Backups(folder).list()).singleElement().satisfies(made -> assertThat(made.whole()).isTrue());
+    }
+
+    @Test
+    void aFlawedLogbookIsCopiedAsItIsButNeverPutBack() throws SQLException {
+        fill(3);
+        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("logbook.db")); Statement statement = connection.createStatement()) {
+            statement.execute("drop trigger entry_never_changed");
+            statement.execute("update entry set initials = 'XX' where number = 2");
+        }
+        Backups backups = new Backups(folder);
+        assertThat(backups.make(NOON).whole()).isFalse();
+        assertThat(backups.list()).hasSize(1);
+        assertThat(new Restore(folder, Shop.PROCEDURES).offer()).isEmpty();
+    }
+
+    @Test
+    void aCutFileIsTakenForDamagedAndTheBackupSaysWhatItLacks() throws IOException {
+        fill(40);
+        new Backups(folder).make(NOON);
+        try (Logbook logbook = Shop.open(folder)) {
+            logbook.append("plover", Shop.climate(45), Shop.day(50));
+            logbook.append("plover", Shop.climate(46), Shop.day(51));
+        }
+        try (RandomAccessFile file = new RandomAccessFile(folder.resolve("logbook.db").toFile(), "rw")) {
+            file.setLength(file.length() / 2);
+        }
+        assertThatThrownBy(() -> Shop.open(folder)).isInstanceOf(DamagedLogbookException.class).hasMessageContaining("cut off");
+        Restore restore = new Restore(folder, Shop.PROCEDURES);
+        Restore.Offer offer = restore.offer().orElseThrow();
+        assertThat(offer.inWords(ZoneOffset.UTC)).contains("14 Mar 2031, 12:00").contains("41 entries").containsPattern("lost");
+        Restore.Done done = restore.run(offer, NOON.plusSeconds(60));
+        assertThat(done.damaged().resolve("logbook.db")).exists();
+        try (Logbook logbook = Shop.open(folder)) {
+            assertThat(logbook.head().entries()).isEqualTo(41 + done.back());
+            assertThat(logbook.verify(List.of()).holds()).isTrue();
+            logbook.append("plover", Shop.climate(47), Shop.day(52));
+        }
+    }
+
+    @Test
+    void whatCanStillBeReadOfADamagedFileComesBackTooWithItsFiles() throws IOException, SQLException {
+        fill(5);
+        new Backups(folder).make(NOON);
+        byte[] photo = "a photo".getBytes(StandardCharsets.UTF_8);
+        try (Logbook logbook = Shop.open(folder)) {
+            logbook.append("plover", new Body.Happened(Change.KNOCKED, "trolley"), Optional.empty(), List.of(new NewAttachment("knock.jpg", photo)), Shop.day(50));
+            logbook.append("plover", Shop.climate(45), Shop.day(51));
+            logbook.append("plover", Shop.climate(46), Shop.day(52));
+        }
+        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("logbook.db")); Statement statement = connection.createStatement()) {
+            statement.execute("drop trigger entry_never_changed");
+            statement.execute("update entry set bytes = cast('{}' as blob) where number = 9");
+        }
+        Restore restore = new Restore(folder, Shop.PROCEDURES);
+        Restore.Offer offer = restore.offer().orElseThrow();
+        assertThat(offer.back()).isEqualTo(2);
+        assertThat(offer.lacking()).contains(1L);
+        assertThat(offer.inWords(ZoneOffset.UTC)).contains("2 entries recorded after it").contains("1 entry recorded after it cannot be read any more");
+        restore.run(offer, NOON);
+        try (Logbook logbook = Shop.open(folder)) {
+            assertThat(logbook.head().entries()).isEqualTo(8);
+            assertThat(logbook.verify(List.of()).holds()).isTrue();
+            assertThat(logbook.attachment(logbook.entry("plover", 7).attachments().get(0).sha256())).isEqualTo(photo);
+        }
+    }
+
+    @Test
+    void aFullDiskIsToldAndNothingIsLost() throws SQLException {
+        fill(2);
+        try (Logbook logbook = Shop.open(folder); Connection other = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("logbook.db"))) {
+            assertThat(Database.inWords(new org.sqlite.SQLiteException("full", org.sqlite.SQLiteErrorCode.SQLITE_FULL))).contains("the disk is full");
+            assertThat(Database.inWords(new org.sqlite.SQLiteException("busy", org.sqlite.SQLiteErrorCode.SQLITE_BUSY))).contains("another program");
+            assertThat(Database.isDamage(new org.sqlite.SQLiteException("x", org.sqlite.SQLiteErrorCode.SQLITE_CORRUPT))).isTrue();
+            assertThat(logbook.head().entries()).isEqualTo(3);
+        }
+    }
+}

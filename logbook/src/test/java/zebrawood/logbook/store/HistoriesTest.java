@@ -1,0 +1,140 @@
+package zebrawood.logbook.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.SplittableRandom;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import zebrawood.core.entry.Body;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.procedure.Change;
+import zebrawood.core.route.Gate;
+import zebrawood.core.route.History;
+import zebrawood.core.route.MachineStatus;
+import zebrawood.core.route.Route;
+import zebrawood.core.safety.Bar;
+import zebrawood.core.safety.FirstLight;
+
+/** What is left out of a history when it is read changes nothing of what follows from it. */
+class HistoriesTest {
+
+    @TempDir
+    Path folder;
+
+    @Test
+    void aMachineStandsTheSameByWhatIsReadAsByAllItsEntries() {
+        Route route = new Route(Shop.PROCEDURES);
+        try (Logbook logbook = Shop.open(folder)) {
+            for (int seed = 0; seed < 40; seed++) {
+                String id = "machine-" + seed;
+                Shop.begin(logbook, id, "Unit " + seed);
+                double day = live(logbook, id, new SplittableRandom(seed));
+                History whole = whole(logbook, id);
+                for (double later : new double[] {0, 5, 61, 200}) {
+                    Instant now = Shop.day(day + later).at();
+                    MachineStatus read = route.status(logbook.history(id), now, ZoneOffset.UTC);
+                    MachineStatus all = route.status(whole, now, ZoneOffset.UTC);
+                    assertThat(read.state()).as("seed %d, %s days later", seed, later).isEqualTo(all.state());
+                    assertThat(read.stops()).as("seed %d, %s days later", seed, later).isEqualTo(all.stops());
+                    assertThat(read.points()).isEqualTo(all.points());
+                    assertThat(read.todo()).isEqualTo(all.todo());
+                    assertThat(gate(read.gate())).as("seed %d, %s days later", seed, later).isEqualTo(gate(all.gate()));
+                }
+            }
+        }
+    }
+
+    private static List<Object> gate(Gate gate) {
+        return List.of(gate.bars(), gate.openedBy(), gate.shutBy(), gate.shutAt());
+    }
+
+    /** Whatever can happen to a machine, at any rhythm; the day on which it ends. */
+    private static double live(Logbook logbook, String id, SplittableRandom random) {
+        double day = 1;
+        List<Bar> bars = FirstLight.bars(Shop.plate("any"));
+        int gateLines = 0;
+        for (int i = 0; i < 160; i++) {
+            day += random.nextInt(20) == 0 ? 30 + random.nextInt(60) : random.nextDouble() * 3;
+            Entry.Stamp stamp = Shop.day(day);
+            int what = random.nextInt(100);
+            if (what < 12) {
+                double from = day;
+                for (int bar = 0; bar < bars.size() - random.nextInt(2); bar++) {
+                    Bar each = bars.get(bar);
+                    logbook.append(id, new Body.GateLine(each.id(), each.title(), random.nextInt(30) > 0, each.fires(), ""), Shop.day(from + bar / 1000.0));
+                    gateLines++;
+                }
+            } else if (what < 15 && gateLines > 0) {
+                takeBack(logbook, id, random, stamp);
+            } else if (what < 25) {
+                logbook.append(id, new Body.Happened(Change.values()[random.nextInt(Change.values().length)], ""), stamp);
+            } else if (what < 35) {
+                logbook.append(id, Shop.climate(random.nextInt(4) == 0 ? 80 : 45), stamp);
+            } else if (what < 45) {
+                logbook.append(id, Shop.ramp(90), stamp);
+            } else if (what < 48) {
+                logbook.append(id, new Body.PointOpened("part " + i, "", Optional.empty()), stamp);
+            } else {
+                logbook.append(id, Shop.work("slate", 212, "sharp"), stamp);
+            }
+        }
+        return day;
+    }
+
+    private static void takeBack(Logbook logbook, String id, SplittableRandom random, Entry.Stamp stamp) {
+        List<Entry> lines = all(logbook, id).stream().filter(entry -> entry.body() instanceof Body.GateLine line && line.lifted() && entry.corrects().isEmpty()).toList();
+        if (!lines.isEmpty()) {
+            Entry entry = lines.get(random.nextInt(lines.size()));
+            Body.GateLine line = (Body.GateLine) entry.body();
+            logbook.append(id, new Body.GateLine(line.bar(), line.title(), false, false, ""), Optional.of(new Logbook.Correcting(entry.number(), "not so")), List.of(), stamp);
+        }
+    }
+
+    private static List<Entry> all(Logbook logbook, String id) {
+        List<Entry> all = new ArrayList<>();
+        for (int number = 1; number <= logbook.count(Optional.of(id)); number++) {
+            all.add(logbook.entry(id, number));
+        }
+        return all;
+    }
+
+    /** Every entry, as the rules say it and nothing left out. */
+    private static History whole(Logbook logbook, String id) {
+        List<Entry> all = all(logbook, id);
+        Map<String, List<Entry>> readings = new HashMap<>();
+        for (Entry entry : all) {
+            if (entry.body() instanceof Body.Measured measured) {
+                List<Entry> list = readings.computeIfAbsent(measured.procedure(), stop -> new ArrayList<>());
+                list.removeIf(earlier -> earlier.standsAt() == entry.standsAt());
+                list.add(entry);
+            }
+        }
+        readings.values().forEach(list -> list.sort(Comparator.comparingInt(Entry::standsAt).reversed()));
+        List<Entry> gate = all.stream().filter(entry -> entry.body() instanceof Body.GateLine || entry.body() instanceof Body.Happened).toList();
+        List<History.Use> uses = all.stream()
+                .filter(entry -> entry.corrects().isEmpty() && (entry.body() instanceof Body.Worked || entry.body() instanceof Body.Measured measured && measured.fired()))
+                .map(entry -> new History.Use(entry.number(), entry.stamp().at()))
+                .toList();
+        return new History(id, all.get(0), gate, readings, uses, all.stream().filter(entry -> entry.body().stop().equals("point")).toList());
+    }
+
+    @Test
+    void aHistoryThatIsKeptIsReadAnewWhenSomebodyElseRecords() {
+        try (Logbook one = Shop.open(folder); Logbook other = Shop.open(folder)) {
+            Shop.begin(one, "plover", "Plover");
+            assertThat(one.history("plover").of("site-climate")).isEmpty();
+            other.append("plover", Shop.climate(45), Shop.day(1));
+            assertThat(one.history("plover").of("site-climate")).hasSize(1);
+            assertThat(one.histories()).singleElement().isEqualTo(other.history("plover"));
+        }
+    }
+}
