@@ -38,9 +38,13 @@ final class Child implements AutoCloseable {
 
     /** Starts a main class on this benchmark's own class path. */
     static Child start(Map<String, String> environment, String main, String... arguments) throws IOException {
+        String archive = System.getenv().getOrDefault("ZEBRAWOOD_ARCHIVE", "");
         List<String> command = new ArrayList<>(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Xmx256m", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-Xshare:auto",
                 "-Dprism.order=sw", "-Dfile.encoding=UTF-8", "-cp", System.getProperty("java.class.path").replace(File.pathSeparator + File.pathSeparator, File.pathSeparator), main));
+        if (!archive.isEmpty()) {
+            command.add(1, "-XX:SharedArchiveFile=" + archive);
+        }
         command.addAll(Arrays.asList(arguments));
         ProcessBuilder builder = new ProcessBuilder(command);
         builder.environment().putAll(environment);

@@ -131,7 +131,7 @@ final class WatchedLog {
         private byte[] durable;
 
         Image(byte[] durable) {
-            this.durable = durable;
+            this.durable = durable.clone();
         }
 
         void settle() {

@@ -1,10 +1,12 @@
 package zebrawood.desktop.bench;
 
 import javafx.print.PageLayout;
+import javafx.print.PageOrientation;
 import javafx.print.Printer;
 import javafx.print.PrinterJob;
 import javafx.scene.Node;
 import javafx.scene.transform.Scale;
+import zebrawood.desktop.desk.Paper;
 
 /** Prints a part of the window, scaled to the page. */
 public final class Printing {
@@ -17,6 +19,10 @@ public final class Printing {
         if (job == null) {
             Notice.show(node, "There is no printer here. The certificate makes a PDF, and a drawing can be saved as SVG.");
             return;
+        }
+        if (Paper.LETTER == node.getScene().getRoot().getProperties().get(Paper.class)) {
+            job.getJobSettings().setPageLayout(job.getPrinter().createPageLayout(
+                    javafx.print.Paper.NA_LETTER, PageOrientation.PORTRAIT, Printer.MarginType.DEFAULT));
         }
         if (job.showPrintDialog(node.getScene().getWindow())) {
             PageLayout page = job.getJobSettings().getPageLayout();

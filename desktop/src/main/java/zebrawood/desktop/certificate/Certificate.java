@@ -30,6 +30,7 @@ import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.bench.Exhibit;
 import zebrawood.desktop.bench.Stop;
+import zebrawood.desktop.desk.Paper;
 import zebrawood.desktop.figure.Anchor;
 import zebrawood.desktop.figure.Figure;
 import zebrawood.desktop.figure.Path;
@@ -63,25 +64,26 @@ public final class Certificate {
      * @param at the moment
      * @param zone the offset in which days are told
      * @param units the units in which lengths and temperatures are told
+     * @param paper what it is printed on
      */
     public record Subject(
-            String shop, MachineStatus machine, Entry last, Logbook.Head head, Instant at, ZoneOffset zone, UnitChoice units) {
+            String shop, MachineStatus machine, Entry last, Logbook.Head head, Instant at, ZoneOffset zone, UnitChoice units, Paper paper) {
 
         /** Gathers it from the logbook. */
         public static Subject of(String shop, Logbook logbook, String machineId, Moment moment) {
             History history = logbook.history(machineId);
             MachineStatus status = new Route(Catalogue.procedures()).status(history, moment.at(), moment.zone());
             int newest = (int) logbook.count(Optional.of(machineId));
-            return new Subject(shop, status, logbook.entry(machineId, newest), logbook.head(), moment.at(), moment.zone(), moment.units());
+            return new Subject(shop, status, logbook.entry(machineId, newest), logbook.head(), moment.at(), moment.zone(), moment.units(), moment.paper());
         }
     }
 
-    /** When and in which units it is made out. */
-    public record Moment(Instant at, ZoneOffset zone, UnitChoice units) {}
+    /** When, in which units and on which paper it is made out. */
+    public record Moment(Instant at, ZoneOffset zone, UnitChoice units, Paper paper) {}
 
     private Certificate(Subject subject, PDDocument document) {
         this.subject = subject;
-        this.sheets = new Sheets(document, subject.machine().plate().name());
+        this.sheets = new Sheets(document, subject.machine().plate().name(), subject.paper());
     }
 
     /** Writes the PDF. */
@@ -150,7 +152,7 @@ public final class Certificate {
     private List<Point> points() {
         List<Point> points = new ArrayList<>();
         for (Todo todo : subject.machine().todo()) {
-            boolean counts = todo.urgency() != Todo.Urgency.DUE_SOON;
+            boolean counts = todo.urgency() != Todo.Urgency.DUE_SOON && todo.urgency() != Todo.Urgency.POINT;
             points.add(new Point(todo.stopTitle() + ": " + todo.action().in(subject.units()), todo.when(), counts));
             // a failed stop's further instructions are other ways to the same end
             if (todo.urgency() == Todo.Urgency.ADJUST || todo.urgency() == Todo.Urgency.UNCLEAR) {
@@ -252,7 +254,7 @@ public final class Certificate {
 
     private void signatures() throws IOException {
         sheets.need(120);
-        double y = Math.max(sheets.y() + 34, Math.min(Sheets.BOTTOM - 78, 990));
+        double y = Math.max(sheets.y() + 34, sheets.bottom() - 84);
         Stroke line = Stroke.of(Tone.INK, 1);
         sheets.pen().line(Sheets.LEFT, y, Sheets.LEFT + 180, y, line);
         sheets.pen().line(Sheets.LEFT + 206, y, Sheets.LEFT + 386, y, line);

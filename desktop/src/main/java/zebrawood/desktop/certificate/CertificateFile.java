@@ -25,7 +25,7 @@ public final class CertificateFile {
         if (file == null) {
             return;
         }
-        Certificate.Moment moment = new Certificate.Moment(desk.now(), desk.zone(), desk.units().get());
+        Certificate.Moment moment = new Certificate.Moment(desk.now(), desk.zone(), desk.units().get(), desk.preferences().paper());
         desk.later(() -> {
             try (OutputStream out = Files.newOutputStream(file.toPath())) {
                 Certificate.write(Certificate.Subject.of(shop, desk.logbook(), machineId, moment), out);

@@ -10,6 +10,7 @@ import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.util.Matrix;
 import zebrawood.core.route.StopState;
+import zebrawood.desktop.desk.Paper;
 import zebrawood.desktop.figure.Anchor;
 import zebrawood.desktop.figure.Figure;
 import zebrawood.desktop.figure.Shapes;
@@ -19,16 +20,17 @@ import zebrawood.desktop.theme.Lettering;
 import zebrawood.desktop.theme.Look;
 import zebrawood.desktop.theme.Tone;
 
-/** A4 sheets that fill from the top; measured in px of 1/96 inch. */
+/** Sheets of A4 or letter paper that fill from the top; measured in px of 1/96 inch. */
 final class Sheets {
 
     static final double LEFT = 58;
     static final double WIDTH = 678;
-    static final double BOTTOM = 1075;
+    private static final double FOOT = 48;
     private static final float POINTS_PER_PX = 0.75f;
     private static final double LINE = 17;
 
     private final PDDocument document;
+    private final PDRectangle size;
     private final PdfFonts fonts;
     private final String title;
     private final List<PDPageContentStream> pages = new ArrayList<>();
@@ -36,18 +38,19 @@ final class Sheets {
     private PdfPen pen;
     private double y;
 
-    Sheets(PDDocument document, String title) {
+    Sheets(PDDocument document, String title, Paper paper) {
         this.document = document;
+        this.size = paper == Paper.LETTER ? PDRectangle.LETTER : PDRectangle.A4;
         this.title = title;
         this.fonts = new PdfFonts(document);
     }
 
     /** Goes on on a new sheet. */
     void start() throws IOException {
-        PDPage page = new PDPage(PDRectangle.A4);
+        PDPage page = new PDPage(size);
         document.addPage(page);
         PDPageContentStream stream = new PDPageContentStream(document, page);
-        stream.transform(new Matrix(POINTS_PER_PX, 0, 0, -POINTS_PER_PX, 0, PDRectangle.A4.getHeight()));
+        stream.transform(new Matrix(POINTS_PER_PX, 0, 0, -POINTS_PER_PX, (size.getWidth() - PDRectangle.A4.getWidth()) / 2, size.getHeight()));
         pages.add(stream);
         pen = new PdfPen(stream, fonts, look);
         y = 60;
@@ -55,6 +58,11 @@ final class Sheets {
             text(LEFT, 60, title, Lettering.HEAD, Tone.INK, Anchor.START);
             y = 92;
         }
+    }
+
+    /** Down to where a sheet may be filled, px. */
+    double bottom() {
+        return size.getHeight() / POINTS_PER_PX - FOOT;
     }
 
     PdfPen pen() {
@@ -75,7 +83,7 @@ final class Sheets {
 
     /** Goes on on a new sheet when less than this is left. */
     void need(double px) throws IOException {
-        if (y + px > BOTTOM) {
+        if (y + px > bottom()) {
             start();
         }
     }
@@ -131,7 +139,7 @@ final class Sheets {
         List<String> limits = wrapped(judged, 146, Lettering.SMALL);
         List<String> whos = List.of(who.split(", (?=no\\.)"));
         int lines = Math.max(Math.max(names.size(), whos.size()), Math.max(finds.size(), limits.size()));
-        if (y + lines * LINE + 12 > BOTTOM) {
+        if (y + lines * LINE + 12 > bottom()) {
             try {
                 start();
             } catch (IOException e) {
@@ -174,7 +182,7 @@ final class Sheets {
         int done = 0;
         while (done < perColumn) {
             need(3 * LINE);
-            int fit = (int) Math.max(1, Math.min(perColumn - done, (BOTTOM - y - 4) / LINE - 1));
+            int fit = (int) Math.max(1, Math.min(perColumn - done, (bottom() - y - 4) / LINE - 1));
             double top = y;
             column(heads, rows.subList(done, done + fit), LEFT, width);
             if (two) {

@@ -13,11 +13,12 @@ import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.certificate.Certificate;
 import zebrawood.desktop.certificate.CertificateFile;
+import zebrawood.desktop.desk.Paper;
 import zebrawood.desktop.desk.Preferences;
 import zebrawood.logbook.store.Logbook;
 
 /** A machine's certificate as PDF. */
-@Command(name = "certificate", description = "Writes the certificate of one machine as PDF (A4).")
+@Command(name = "certificate", description = "Writes the certificate of one machine as PDF.")
 final class Certify implements Callable<Integer> {
 
     @Mixin
@@ -28,6 +29,9 @@ final class Certify implements Callable<Integer> {
 
     @Option(names = "--machine", required = true, paramLabel = "NAME", description = "the machine's name")
     private String machine;
+
+    @Option(names = "--paper", paramLabel = "A4|LETTER", description = "what it is printed on; as in the window where not given")
+    private Paper paper;
 
     @Option(names = "--out", paramLabel = "FILE", description = "where it goes; certificate-NAME.pdf here where not given")
     private Path out;
@@ -46,7 +50,7 @@ final class Certify implements Callable<Integer> {
             Instant now = moment.clock().get();
             try (OutputStream pdf = Files.newOutputStream(file)) {
                 Certificate.write(Certificate.Subject.of(Preferences.in(data.folder()).shop(), logbook, found.get().id(),
-                        new Certificate.Moment(now, moment.zone().getRules().getOffset(now), UnitChoice.METRIC)), pdf);
+                        new Certificate.Moment(now, moment.zone().getRules().getOffset(now), UnitChoice.METRIC, paper == null ? Preferences.in(data.folder()).paper() : paper)), pdf);
             }
             System.out.println(file);
             return Exit.DONE;

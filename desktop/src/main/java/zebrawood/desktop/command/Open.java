@@ -8,8 +8,11 @@ import javafx.application.Platform;
 import javafx.stage.Stage;
 import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.shell.RestoreView;
 import zebrawood.desktop.shell.Window;
+import zebrawood.logbook.store.DamagedLogbookException;
 import zebrawood.logbook.store.Logbook;
+import zebrawood.logbook.store.Restore;
 
 /** Opens the window on a logbook; the logbook is opened beside the toolkit's start. */
 final class Open {
@@ -33,14 +36,17 @@ final class Open {
         started.await();
         Logbook logbook;
         try {
-            logbook = opening.join();
-        } catch (CompletionException e) {
+            logbook = opened(opening);
+        } catch (DamagedLogbookException damaged) {
+            logbook = restored(folder, moment, damaged);
+        } catch (RuntimeException e) {
             Platform.exit();
-            throw e.getCause() instanceof RuntimeException cause ? cause : e;
+            throw e;
         }
+        Logbook ready = logbook;
         CountDownLatch closed = new CountDownLatch(1);
         Platform.runLater(() -> {
-            Desk desk = new Desk(folder, logbook, Catalogue.procedures(), new Desk.Sitting(moment.clock(), moment.zone(), Version.TEXT));
+            Desk desk = new Desk(folder, ready, Catalogue.procedures(), new Desk.Sitting(moment.clock(), moment.zone(), Version.TEXT));
             Stage stage = new Stage();
             Window window = new Window(desk, desk.preferences().shop(), stage);
             stage.setOnHidden(event -> closed.countDown());
@@ -48,5 +54,34 @@ final class Open {
         });
         closed.await();
         Platform.exit();
+    }
+
+    private static Logbook opened(CompletableFuture<Logbook> opening) {
+        try {
+            return opening.join();
+        } catch (CompletionException e) {
+            throw e.getCause() instanceof RuntimeException cause ? cause : e;
+        }
+    }
+
+    /** Offers to restore a damaged logbook; the logbook once that is done. */
+    private static Logbook restored(Path folder, Moment moment, DamagedLogbookException damaged) {
+        CompletableFuture<Boolean> answered = new CompletableFuture<>();
+        Platform.runLater(() -> {
+            Stage stage = new Stage();
+            stage.setTitle("Zebrawood");
+            stage.setScene(new RestoreView(new Restore(folder, Catalogue.procedures()), damaged.getMessage(),
+                    new Desk.Sitting(moment.clock(), moment.zone(), Version.TEXT), done -> {
+                        answered.complete(done);
+                        stage.hide();
+                    }).scene());
+            stage.setOnHidden(event -> answered.complete(false));
+            stage.show();
+        });
+        if (!answered.join()) {
+            Platform.exit();
+            throw damaged;
+        }
+        return Logbook.open(folder, Catalogue.procedures());
     }
 }

@@ -110,6 +110,7 @@ public final class Shell implements Navigator {
         frame.setCenter(center);
         frame.setBottom(footBar());
         root.getChildren().add(frame);
+        root.getProperties().put(Paper.class, desk.preferences().paper());
         scene = new Scene(root, width, height);
         scene.getStylesheets().addAll(desk.ground().get().stylesheet(), Ground.class.getResource("frame.css").toExternalForm());
         desk.ground().addListener((value, old, now) -> scene.getStylesheets().set(0, now.stylesheet()));
@@ -530,6 +531,7 @@ public final class Shell implements Navigator {
     private void paper() {
         Paper other = desk.preferences().paper() == Paper.A4 ? Paper.LETTER : Paper.A4;
         desk.preferences().paper(other);
+        root.getProperties().put(Paper.class, other);
         tell("Certificates and prints are on " + other.words() + " from now on.");
     }
 

@@ -158,7 +158,7 @@ public final class Tour {
     private void certificate() {
         ByteArrayOutputStream pdf = new ByteArrayOutputStream();
         try {
-            Certificate.Moment moment = new Certificate.Moment(desk.now(), desk.zone(), desk.units().get());
+            Certificate.Moment moment = new Certificate.Moment(desk.now(), desk.zone(), desk.units().get(), desk.preferences().paper());
             Certificate.write(Certificate.Subject.of(desk.preferences().shop(), desk.logbook(), machine("Wren"), moment), pdf);
             try (PDDocument document = Loader.loadPDF(pdf.toByteArray())) {
                 PDFRenderer renderer = new PDFRenderer(document);

@@ -23,13 +23,14 @@ import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.Catalogue;
+import zebrawood.desktop.desk.Paper;
 import zebrawood.desktop.demo.DemoShop;
 import zebrawood.logbook.store.Logbook;
 
 class CertificateTest {
 
     private static final Certificate.Moment MOMENT =
-            new Certificate.Moment(Instant.parse("2031-03-14T09:30:00Z"), ZoneOffset.ofHours(1), UnitChoice.METRIC);
+            new Certificate.Moment(Instant.parse("2031-03-14T09:30:00Z"), ZoneOffset.ofHours(1), UnitChoice.METRIC, Paper.A4);
 
     @TempDir
     Path folder;

@@ -22,6 +22,7 @@ import zebrawood.core.route.MachineState;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.bench.Clip;
 import zebrawood.desktop.certificate.Certificate;
+import zebrawood.desktop.desk.Paper;
 import zebrawood.desktop.theme.Ground;
 
 /** One machine commissioned from end to end in the real window, by keyboard only. */
@@ -192,7 +193,7 @@ class CommissioningTest {
         String id = seat.desk.logbook().findMachine("Wren").orElseThrow().id();
         ByteArrayOutputStream pdf = new ByteArrayOutputStream();
         Certificate.write(Certificate.Subject.of("Fernhollow Instrument Works", seat.desk.logbook(), id,
-                new Certificate.Moment(seat.desk.now(), seat.desk.zone(), UnitChoice.METRIC)), pdf);
+                new Certificate.Moment(seat.desk.now(), seat.desk.zone(), UnitChoice.METRIC, Paper.A4)), pdf);
         try (PDDocument document = Loader.loadPDF(pdf.toByteArray())) {
             String text = new PDFTextStripper().getText(document);
             String hash = seat.desk.logbook().entry(id, (int) seat.desk.logbook().count(Optional.of(id))).place().hash();

@@ -33,6 +33,9 @@ import zebrawood.core.route.History;
  */
 public final class Logbook implements AutoCloseable {
 
+    /** left beside a file that was found damaged while it was open */
+    static final String FOUND_DAMAGED = "found-damaged.txt";
+
     private final Path folder;
     private final List<Procedure<?, ?>> procedures;
     private final EntryBytes codec;
@@ -80,7 +83,7 @@ public final class Logbook implements AutoCloseable {
         Path file = folder.resolve(Database.NAME);
         try {
             boolean writable = mayWrite(folder, file);
-            Optional<String> damage = Database.damage(file);
+            Optional<String> damage = Files.exists(folder.resolve(FOUND_DAMAGED)) ? Optional.of("parts of its file could not be read last time") : Database.damage(file);
             if (damage.isPresent()) {
                 throw new DamagedLogbookException("the logbook in " + folder + " is damaged: " + damage.get(), null);
             }
@@ -442,10 +445,16 @@ public final class Logbook implements AutoCloseable {
         }
     }
 
-    private static LogbookException unread(JdbiException e) {
-        return Database.isDamage(e)
-                ? new DamagedLogbookException("the logbook's file is damaged; close the program and start it again to restore it from a backup", e)
-                : new LogbookException("the logbook cannot be read: " + Database.inWords(e), e);
+    private LogbookException unread(JdbiException e) {
+        if (!Database.isDamage(e)) {
+            return new LogbookException("the logbook cannot be read: " + Database.inWords(e), e);
+        }
+        try {
+            Files.writeString(folder.resolve(FOUND_DAMAGED), "The logbook's file was found damaged: " + e.getMessage() + "\n");
+        } catch (IOException unmarked) {
+            e.addSuppressed(unmarked);
+        }
+        return new DamagedLogbookException("the logbook's file is damaged; close the program and start it again to restore it from a backup", e);
     }
 
     @Override

@@ -1,9 +1,9 @@
 package zebrawood.logbook.store;
 
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.SequenceInputStream;
-import java.io.ByteArrayInputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -140,6 +140,7 @@ public final class Restore {
                 }
             }
             Files.move(fresh, folder.resolve(Database.NAME), StandardCopyOption.ATOMIC_MOVE);
+            Files.deleteIfExists(folder.resolve(Logbook.FOUND_DAMAGED));
         } catch (IOException e) {
             throw new LogbookException("the backup could not be put back: is there room on the disk, and may " + folder + " be written to?", e);
         }

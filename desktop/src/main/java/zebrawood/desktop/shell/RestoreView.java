@@ -1,0 +1,100 @@
+package zebrawood.desktop.shell;
+
+import java.time.Instant;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import zebrawood.core.route.StopState;
+import zebrawood.desktop.bench.Slip;
+import zebrawood.desktop.bench.Words;
+import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.theme.Fonts;
+import zebrawood.desktop.theme.Ground;
+import zebrawood.desktop.theme.Look;
+import zebrawood.logbook.store.LogbookException;
+import zebrawood.logbook.store.Restore;
+
+/** Before a damaged logbook: what was found, what a backup brings back and what it lacks, and the button that does it. */
+public final class RestoreView {
+
+    private final Restore restore;
+    private final Desk.Sitting sitting;
+    private final Consumer<Boolean> done;
+    private final Label offer = Words.wrapped("Looking what the backups hold ...", "by-hand");
+    private final Button yes = new Button("Restore it");
+    private final Button no = new Button("Leave everything as it is");
+    private final Scene scene;
+
+    /**
+     * @param found what was found, as a sentence
+     * @param done hears whether the logbook was restored
+     */
+    public RestoreView(Restore restore, String found, Desk.Sitting sitting, Consumer<Boolean> done) {
+        Fonts.load();
+        this.restore = restore;
+        this.sitting = sitting;
+        this.done = done;
+        offer.setId("offer");
+        yes.setId("restore");
+        yes.getStyleClass().setAll("button", "strong");
+        yes.setDisable(true);
+        no.setId("leave");
+        no.getStyleClass().setAll("button", "outline");
+        no.setOnAction(event -> done.accept(false));
+        HBox head = new HBox(14, Slip.mark(new ReadOnlyObjectWrapper<>(Look.of(Ground.LIGHT)), StopState.FAILED, 34), Words.label("The logbook is damaged", "act"));
+        head.setAlignment(Pos.CENTER_LEFT);
+        VBox page = new VBox(18, head, Words.wrapped(Words.sentence(found), "by-hand"), offer,
+                Words.wrapped("The damaged file is not deleted: it is put aside in a folder beside it, for who can read more of it.", "quiet"), new HBox(12, yes, no));
+        page.setPadding(new Insets(48));
+        page.setMaxWidth(760);
+        scene = new Scene(page, 860, 520);
+        scene.getStylesheets().addAll(Ground.LIGHT.stylesheet(), Ground.class.getResource("frame.css").toExternalForm());
+        apart(restore::offer, this::offered);
+    }
+
+    public Scene scene() {
+        return scene;
+    }
+
+    private void offered(Optional<Restore.Offer> found) {
+        if (found.isEmpty()) {
+            Words.set(offer, "There is no whole backup beside it. Put a copy of logbook.db from elsewhere in its place, or start in another folder with --data.");
+            no.requestFocus();
+            return;
+        }
+        Instant now = sitting.clock().get();
+        Words.set(offer, found.get().inWords(sitting.zone().getRules().getOffset(now)));
+        yes.setDisable(false);
+        yes.requestFocus();
+        yes.setOnAction(event -> {
+            yes.setDisable(true);
+            Words.set(offer, "Restoring ...");
+            apart(() -> restore.run(found.get(), now), made -> done.accept(true));
+        });
+    }
+
+    private interface Work<T> {
+        T run();
+    }
+
+    private <T> void apart(Work<T> work, Consumer<T> then) {
+        Thread thread = new Thread(() -> {
+            try {
+                T made = work.run();
+                Platform.runLater(() -> then.accept(made));
+            } catch (LogbookException refused) {
+                Platform.runLater(() -> Words.set(offer, Words.sentence(refused.getMessage())));
+            }
+        }, "restore");
+        thread.setDaemon(true);
+        thread.start();
+    }
+}
