@@ -11,13 +11,25 @@ public final class Bench {
         switch (word) {
             case "focus" -> kept = FocusCoverage.run();
             case "solve" -> kept = HostileLines.run();
+            case "bundle" -> kept = BundleTrip.run(words);
+            case "difference" -> kept = DifferencePairs.run();
+            case "flips" -> kept = FlippedBytes.run(words);
+            case "start" -> kept = StartSpeed.run(words);
+            case "keystroke" -> kept = KeystrokeSpeed.run(words);
             case "durability" -> kept = Durability.run(words);
             case "logbook" -> kept = LogbookSpeed.run(words);
             default -> {
-                System.out.println("bench focus   how often the stated interval of a ramp holds the true best gap");
-                System.out.println("bench durability programs killed while recording, power cuts, failing disks (--runs N, --windows N, --cuts N)");
-                System.out.println("bench logbook a shop of 500 machines and 5,000,000 entries (--entries N, --machines N, --keep DIR)");
-                System.out.println("bench solve   hostile and plain worksheets: answers, memory, speed");
+                System.out.print("""
+                        bench bundle      export, import, verify: the demo, and 100,000 entries with 2 GB of attachments
+                        bench difference  how often the planted cause of a difference comes first
+                        bench durability  programs killed while recording, power cuts, failing disks (--runs N, --windows N, --cuts N)
+                        bench flips       one byte flipped in the file at 2,000 places; a chain rewritten as a whole
+                        bench focus       how often the stated interval of a ramp holds the true best gap
+                        bench keystroke   the interface thread's work for a keystroke, and until the picture has changed
+                        bench logbook     a shop of 500 machines and 5,000,000 entries (--entries N, --machines N, --keep DIR)
+                        bench solve       hostile and plain worksheets: answers, memory, speed
+                        bench start       from launch to the frame that shows the machines, beside a bare window
+                        """);
                 kept = word.isEmpty();
             }
         }

@@ -38,9 +38,18 @@ final class Child implements AutoCloseable {
 
     /** Starts a main class on this benchmark's own class path. */
     static Child start(Map<String, String> environment, String main, String... arguments) throws IOException {
+        return start("-Xmx256m", environment, main, arguments);
+    }
+
+    /** The same with the memory that the window is given. */
+    static Child window(Map<String, String> environment, String main, String... arguments) throws IOException {
+        return start("-Xmx768m", environment, main, arguments);
+    }
+
+    private static Child start(String heap, Map<String, String> environment, String main, String... arguments) throws IOException {
         String archive = System.getenv().getOrDefault("ZEBRAWOOD_ARCHIVE", "");
         List<String> command = new ArrayList<>(List.of(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Xmx256m", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-Xshare:auto",
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(), heap, "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-Xshare:auto",
                 "-Dprism.order=sw", "-Dfile.encoding=UTF-8", "-cp", System.getProperty("java.class.path").replace(File.pathSeparator + File.pathSeparator, File.pathSeparator), main));
         if (!archive.isEmpty()) {
             command.add(1, "-XX:SharedArchiveFile=" + archive);

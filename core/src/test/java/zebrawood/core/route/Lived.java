@@ -1,6 +1,7 @@
 package zebrawood.core.route;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -30,6 +31,8 @@ final class Lived {
 
     static final Instant DAY_0 = Instant.parse("2031-01-01T09:00:00Z");
     private static final ClimateLimits LIMITS = new ClimateLimits(10, 32, OptionalDouble.of(10), 75);
+
+    private static final Route ROUTE = new Route(List.of(new FocusRamp(), new SiteClimate(), new ControllerSettings()));
 
     private final List<Entry> entries = new ArrayList<>();
     private final Plate plate;
@@ -71,6 +74,21 @@ final class Lived {
         return this;
     }
 
+    Lived cleaned(int day, boolean takenOut) {
+        add(day, new Body.Happened(Change.CLEANED, "", Optional.of(new Body.Cleaning("lens", "soot", "", takenOut))), Optional.empty());
+        return this;
+    }
+
+    Lived point(int day, String what, Optional<LocalDate> due) {
+        add(day, new Body.PointOpened(what, "LO", due), Optional.empty());
+        return this;
+    }
+
+    Lived closed(int day, int opened) {
+        add(day, new Body.PointClosed(opened, "it", "done"), Optional.empty());
+        return this;
+    }
+
     Lived climate(int day, double humidity) {
         measure(day, new SiteClimate(), new ClimateReadings(21, humidity, LIMITS), Optional.empty());
         return this;
@@ -106,6 +124,15 @@ final class Lived {
     }
 
     MachineStatus at(int day) {
+        return ROUTE.status(history(), day(day), ZoneOffset.UTC);
+    }
+
+    /** What would follow, said before it is recorded. */
+    List<String> follows(int day, Body.Happened happened) {
+        return ROUTE.consequences(history(), happened, day(day), ZoneOffset.UTC);
+    }
+
+    private History history() {
         List<Entry> gate = entries.stream().filter(e -> e.body() instanceof Body.GateLine || e.body() instanceof Body.Happened).toList();
         Map<String, List<Entry>> readings = new HashMap<>();
         for (Entry entry : entries) {
@@ -123,8 +150,6 @@ final class Lived {
                 .filter(e -> e.corrects().isEmpty() && e.body() instanceof Body.Measured m && m.fired())
                 .map(e -> new History.Use(e.number(), e.stamp().at()))
                 .toList();
-        History history = new History("heron", entries.get(0), gate, readings, uses,
-                entries.stream().filter(e -> e.body().stop().equals("point")).toList());
-        return new Route(List.of(new FocusRamp(), new SiteClimate(), new ControllerSettings())).status(history, day(day), ZoneOffset.UTC);
+        return new History("heron", entries.get(0), gate, readings, uses, entries.stream().filter(e -> e.body().stop().equals("point")).toList());
     }
 }

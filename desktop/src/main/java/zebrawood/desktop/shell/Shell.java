@@ -137,6 +137,11 @@ public final class Shell implements Navigator {
         }
     }
 
+    /** The id of a machine that stands in the shop. */
+    public String machine(String name) {
+        return desk.machines().get().stream().filter(machine -> machine.plate().name().equals(name)).findFirst().orElseThrow().machineId();
+    }
+
     /** What is shown in the middle. */
     public Node page() {
         return center.getChildren().isEmpty() ? null : center.getChildren().get(0);

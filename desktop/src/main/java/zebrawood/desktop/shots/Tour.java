@@ -12,7 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
+import javafx.scene.control.ButtonBase;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.PDFRenderer;
@@ -75,6 +75,19 @@ public final class Tour {
         shot("logbook", () -> go().logbook(new TapeFilter(Optional.of(machine("Wren")), Optional.empty(), Optional.empty())), () -> { });
         shot("entry", () -> go().entry(machine("Wren"), corrected()), () -> { });
         shot("plate", () -> go().plate(machine("Wren")), () -> { });
+        shot("event", () -> {
+            go().stop(machine("Kestrel"), "focus-ramp");
+            go().event(machine("Kestrel"));
+        }, this::moved);
+        shot("work", () -> {
+            go().closeOverlay();
+            go().work(machine("Wren"));
+        }, this::worked);
+        shot("work-eyewear", () -> desk.ground().set(Ground.EYEWEAR), () -> { });
+        shot("difference", () -> {
+            desk.ground().set(Ground.LIGHT);
+            go().difference(desk.logbook().findNewest(machine("Wren"), "work").orElseThrow(), Optional.empty());
+        }, () -> { });
     }
 
     private void shot(String name, Runnable go, Runnable there) {
@@ -98,8 +111,19 @@ public final class Tour {
         Nodes.find(root(), "widths[8]").ifPresent(Node::requestFocus);
     }
 
+    private void moved() {
+        press("event-moved");
+        Nodes.type(root(), "event-remark", "to the loft");
+    }
+
+    private void worked() {
+        Nodes.type(root(), "outcome.word", "clean, through");
+        Nodes.type(root(), "setup.air", "low");
+        press("score-9");
+    }
+
     private void press(String id) {
-        ((Button) Nodes.find(root(), id).orElseThrow(() -> new IllegalStateException("no button " + id))).fire();
+        ((ButtonBase) Nodes.find(root(), id).orElseThrow(() -> new IllegalStateException("no button " + id))).fire();
     }
 
     /** The number of Wren's correcting entry. */

@@ -212,11 +212,9 @@ class CommissioningTest {
         seat.until("the stop is explained", () -> seat.says("Back to work"));
         seat.press(KeyCode.ESCAPE).press(KeyCode.F9);
         seat.until("it is in Eyewear view", () -> seat.desk.ground().get() == Ground.EYEWEAR && !seat.says("Back to work"));
-        Seat.onScreen(() -> {
-            seat.find("event-moved").requestFocus();
-            return null;
-        });
-        seat.enter();
+        seat.press(KeyCode.CONTROL, KeyCode.E);
+        seat.until("one can say what happened", () -> seat.focused("event-moved"));
+        seat.press(KeyCode.DIGIT1);
         seat.until("what follows is said before", () -> seat.focused("event-remark") && seat.says("The first light gate shuts"));
         seat.type("to the loft").enter().enter();
         seat.until("the gate is shut again", () -> !seat.desk.machines().get().get(0).gate().isOpen());

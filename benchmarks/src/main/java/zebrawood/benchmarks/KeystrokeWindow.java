@@ -1,0 +1,163 @@
+package zebrawood.benchmarks;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import javafx.animation.AnimationTimer;
+import javafx.event.Event;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import zebrawood.desktop.command.FirstFrame;
+import zebrawood.desktop.shell.Window;
+import zebrawood.desktop.shots.Nodes;
+import zebrawood.logbook.store.TapeFilter;
+
+/**
+ * Types into a field of each bench, a keystroke every few frames, and times the interface thread's work for it (event,
+ * evaluation, layout, drawing) and how long it takes until the picture has changed: until the pulse after the one that
+ * drew it begins.
+ */
+public final class KeystrokeWindow {
+
+    private static final int FIRST = 50;
+    private static final double WORK_MS = 16;
+    private static final double PICTURE_MS = 50;
+    private static final int FRAMES_APART = 4;
+    private static final double MEMORY_MB = 450;
+
+    private final Window window;
+    private final int keys;
+    private boolean kept = true;
+    private long layoutBegan;
+    private double layoutMs;
+
+    /** Where one types: a name, how to get there, the field, and what is typed again and again. */
+    private record Place(String name, Consumer<Window> go, String field, String letters) {}
+
+    private KeystrokeWindow(Window window, int keys) {
+        this.window = window;
+        this.keys = keys;
+    }
+
+    public static void main(String[] arguments) throws InterruptedException {
+        FirstFrame.of(Path.of(arguments[0]), window -> new KeystrokeWindow(window, Integer.parseInt(arguments[1])).run());
+    }
+
+    private void run() {
+        Scene scene = window.shell().scene();
+        scene.addPreLayoutPulseListener(() -> layoutBegan = System.nanoTime());
+        scene.addPostLayoutPulseListener(() -> layoutMs += (System.nanoTime() - layoutBegan) / 1e6);
+        List<Place> places = List.of(
+                new Place("Climate", w -> stop(w, "Wren", "site-climate"), "airTemperatureC", "21.4"),
+                new Place("Settings", w -> stop(w, "Wren", "controller-settings"), "settingsText", "$32=1\n"),
+                new Place("Ramp line", w -> stop(w, "Wren", "focus-ramp"), "widths[4]", "0.21"),
+                new Place("Work result", w -> w.shell().work(w.shell().machine("Wren")), "setup.gapMm", "6.8"),
+                new Place("Plate", w -> w.shell().plate(w.shell().machine("Wren")), "bed.xMm", "700"),
+                new Place("Search", w -> w.shell().logbook(TapeFilter.ALL), "search", "maple "));
+        next(places.iterator());
+    }
+
+    private static void stop(Window window, String machine, String stop) {
+        window.shell().stop(window.shell().machine(machine), stop);
+    }
+
+    private void next(Iterator<Place> left) {
+        if (!left.hasNext()) {
+            double mb = peakMb();
+            kept &= mb < MEMORY_MB;
+            System.out.printf(Locale.ROOT, "peak resident memory of the window on the demo, all of this done: %.0f MB%n", mb);
+            System.out.flush();
+            Runtime.getRuntime().halt(kept ? 0 : 1);
+        }
+        Place place = left.next();
+        place.go().accept(window);
+        BareWindow.afterFrames(40, () -> {
+            find("again").ifPresent(again -> ((ButtonBase) again).fire());
+            BareWindow.afterFrames(20, () -> type(place, () -> next(left)));
+        });
+    }
+
+    private Optional<Node> find(String id) {
+        return Nodes.find(window.shell().scene().getRoot(), id);
+    }
+
+    private void type(Place place, Runnable then) {
+        TextInputControl field = (TextInputControl) find(place.field()).orElseThrow(() -> new IllegalStateException("no field " + place.field()));
+        field.requestFocus();
+        Timings firstWork = new Timings();
+        Timings work = new Timings();
+        Timings firstPicture = new Timings();
+        Timings picture = new Timings();
+        new AnimationTimer() {
+            private int typed;
+            private int frame;
+            private long at;
+            private double eventMs;
+
+            @Override
+            public void handle(long now) {
+                int step = frame++ % FRAMES_APART;
+                if (step == 0) {
+                    if (typed == keys) {
+                        stop();
+                        told(place.name(), firstWork, work, firstPicture, picture);
+                        then.run();
+                        return;
+                    }
+                    layoutMs = 0;
+                    at = System.nanoTime();
+                    key(field, place.letters(), typed);
+                    eventMs = (System.nanoTime() - at) / 1e6;
+                } else if (step == 1) {
+                    // the pulse that drew it is over
+                    (typed < FIRST ? firstWork : work).add(eventMs + layoutMs);
+                    (typed < FIRST ? firstPicture : picture).add((System.nanoTime() - at) / 1e6);
+                    typed++;
+                }
+            }
+        }.start();
+    }
+
+    /** A letter typed; when the word is whole it is taken out again. */
+    private static void key(TextInputControl field, String letters, int typed) {
+        int at = typed % (letters.length() + 1);
+        if (at == letters.length()) {
+            field.clear();
+        } else {
+            String letter = letters.substring(at, at + 1);
+            field.end();
+            if (letter.equals("\n")) {
+                field.appendText(letter);
+            } else {
+                Event.fireEvent(field, new KeyEvent(KeyEvent.KEY_TYPED, letter, letter, KeyCode.UNDEFINED, false, false, false, false));
+            }
+        }
+    }
+
+    private void told(String name, Timings firstWork, Timings work, Timings firstPicture, Timings picture) {
+        kept &= work.percentile(95) < WORK_MS && picture.percentile(95) < PICTURE_MS;
+        System.out.printf(Locale.ROOT, "%s: interface thread p95 %.1f ms (first %d: %.1f), to the changed picture p95 %.1f ms (first %d: %.1f)%n", name,
+                work.percentile(95), FIRST, firstWork.percentile(95), picture.percentile(95), FIRST, firstPicture.percentile(95));
+        System.out.flush();
+    }
+
+    private static double peakMb() {
+        try {
+            Matcher peak = Pattern.compile("VmHWM:\\s+(\\d+) kB").matcher(Files.readString(Path.of("/proc/self/status")));
+            return peak.find() ? Double.parseDouble(peak.group(1)) / 1e3 : 0;
+        } catch (IOException elsewhere) {
+            return 0;
+        }
+    }
+}

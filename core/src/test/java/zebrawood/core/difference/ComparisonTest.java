@@ -1,0 +1,136 @@
+package zebrawood.core.difference;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import org.junit.jupiter.api.Test;
+import zebrawood.core.entry.Body;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.machine.ClimateLimits;
+import zebrawood.core.machine.Family;
+import zebrawood.core.machine.Plate;
+import zebrawood.core.procedure.Change;
+import zebrawood.core.procedure.Procedure;
+import zebrawood.core.procedure.Trait;
+import zebrawood.core.site.ClimateReadings;
+import zebrawood.core.site.SiteClimate;
+import zebrawood.core.units.Said;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.core.work.TakenAlong;
+import zebrawood.core.work.WorkResult;
+
+class ComparisonTest {
+
+    private static final List<Procedure<?, ?>> PROCEDURES = List.of(new SiteClimate());
+
+    private int number;
+
+    private Entry entry(int day, Body body) {
+        number++;
+        return new Entry(new Entry.Place("wren", number, "hash" + number), new Entry.Stamp(Instant.parse("2031-01-01T09:00:00Z").plusSeconds(86_400L * day), ZoneOffset.UTC, "LO", "test"),
+                body, Optional.empty(), List.of());
+    }
+
+    private static Body plate(Family family) {
+        return new Body.PlateSet(new Plate("Wren", family, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(),
+                Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty()), Map.of());
+    }
+
+    private static Body climate(double temperature) {
+        SiteClimate procedure = new SiteClimate();
+        ClimateReadings readings = new ClimateReadings(temperature, 45, new ClimateLimits(10, 35, OptionalDouble.of(10), 80));
+        return Body.Measured.of(procedure, readings, Map.of(), procedure.evaluate(readings), UnitChoice.METRIC);
+    }
+
+    private static Body work(double power, double gap, Optional<String> air) {
+        return new Body.Worked(new WorkResult(
+                new WorkResult.Stock("birch ply", OptionalDouble.of(4), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty()),
+                new WorkResult.Setup(Optional.empty(), Optional.empty(), OptionalDouble.of(gap), OptionalDouble.empty(), air, OptionalDouble.empty()),
+                new WorkResult.Recipe(OptionalDouble.of(power), OptionalDouble.empty(), OptionalDouble.empty(), Optional.empty(), OptionalInt.empty(), OptionalDouble.empty(),
+                        OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty()),
+                new WorkResult.Outcome("so", OptionalInt.empty(), OptionalDouble.empty())), Map.of(), new TakenAlong(List.of(), List.of()));
+    }
+
+    @Test
+    void theLargeChangeInWhatMattersComesFirstAndSmallOnesAreSaidToo() {
+        Entry plate = entry(0, plate(Family.GANTRY_CO2));
+        Entry cool = entry(0, climate(19));
+        Entry first = entry(1, work(60, 6.8, Optional.of("low")));
+        Entry warm = entry(2, climate(20.5));
+        Entry second = entry(3, work(61, 6.9, Optional.of("off")));
+        Comparison found = Comparison.of(new Moment(second, plate, Map.of("site-climate", warm), List.of()),
+                new Moment(first, plate, Map.of("site-climate", cool), List.of()), List.of(), PROCEDURES);
+
+        assertThat(found.earlier().at()).as("put in the order of the chain").isEqualTo(first);
+        assertThat(found.differences()).extracting(Difference::label).startsWith("air").contains("power", "gap", "air temperature");
+        Difference air = found.differences().get(0);
+        assertThat(air.likelihood()).isGreaterThan(Difference.LIKELY);
+        assertThat(air.before().words()).isEqualTo("low");
+        assertThat(air.entryAfter()).hasValue(second.number());
+        assertThat(found.differences()).filteredOn(d -> d.label().equals("power")).singleElement().satisfies(power -> {
+            assertThat(power.why()).isEqualTo("within what repeats");
+            assertThat(power.likelihood()).isLessThan(Difference.SLIGHT);
+        });
+        assertThat(found.differences()).filteredOn(d -> d.label().equals("air temperature")).singleElement()
+                .satisfies(warmer -> assertThat(warmer.entryAfter()).as("the entry behind it").hasValue(warm.number()));
+    }
+
+    @Test
+    void whatHappenedInBetweenIsSaidAndCountsLessOnceItWasCheckedAgain() {
+        Entry plate = entry(0, plate(Family.GANTRY_CO2));
+        Entry first = entry(1, work(60, 6.8, Optional.empty()));
+        Entry moved = entry(2, new Body.Happened(Change.MOVED, "to the hall"));
+        Entry after = entry(3, climate(20));
+        Entry second = entry(4, work(60, 6.8, Optional.empty()));
+        Moment before = new Moment(first, plate, Map.of(), List.of());
+        Comparison unchecked = Comparison.of(before, new Moment(second, plate, Map.of(), List.of(moved)), List.of(moved), PROCEDURES);
+        Comparison checked = Comparison.of(before, new Moment(second, plate, Map.of("site-climate", after), List.of(moved)), List.of(moved), PROCEDURES);
+
+        assertThat(unchecked.differences()).singleElement().satisfies(d -> {
+            assertThat(d.label()).isEqualTo("moved");
+            assertThat(d.after().words()).isEqualTo("to the hall");
+            assertThat(d.why()).isEqualTo("2 days before");
+        });
+        assertThat(checked.differences().get(0).likelihood()).isLessThan(unchecked.differences().get(0).likelihood());
+        assertThat(checked.differences().get(0).why()).contains("checked again since");
+    }
+
+    @Test
+    void whatIsNotOnRecordIsSaid() {
+        Entry plate = entry(0, plate(Family.GANTRY_CO2));
+        Entry same = entry(0, climate(20));
+        Entry first = entry(1, work(60, 6.8, Optional.empty()));
+        Entry second = entry(40, work(60, 6.8, Optional.of("low")));
+        Map<String, Entry> newest = Map.of("site-climate", same);
+        Comparison found = Comparison.of(new Moment(first, plate, newest, List.of()), new Moment(second, plate, newest, List.of()), List.of(), PROCEDURES);
+
+        assertThat(found.differences()).isEmpty();
+        assertThat(found.notOnRecord()).contains("air at no. 3", "climate in between: last seen 40 days before the later one", "when anything was cleaned");
+    }
+
+    @Test
+    void aDifferenceWeighsMoreTheFurtherItIsOutOfItsTolerance() {
+        Trait power = Trait.amount("power", Said.of("60 %"), 60, 3, 1);
+        double before = 0;
+        for (double x : new double[] {0.5, 1, 1.5, 2, 4, 100}) {
+            double weight = power.weight(Trait.amount("power", Said.of("more"), 60 + 3 * x, 3, 1));
+            assertThat(weight).isGreaterThan(before).isLessThanOrEqualTo(1);
+            before = weight;
+        }
+        assertThat(power.weight(Trait.amount("power", Said.of("60 %"), 61.5, 3, 1))).as("half a tolerance hardly counts").isLessThan(0.06);
+        assertThat(power.weight(power)).isZero();
+    }
+
+    @Test
+    void whatAResultDependsOnIsOfItsFamily() {
+        Body.Worked low = (Body.Worked) work(60, 6.8, Optional.of("low"));
+        assertThat(low.result().traits(Family.SHEET_FIBRE)).filteredOn(t -> t.label().equals("air")).singleElement().satisfies(t -> assertThat(t.matters()).isEqualTo(1));
+        assertThat(low.result().traits(Family.GALVO_UV)).filteredOn(t -> t.label().equals("air")).singleElement().satisfies(t -> assertThat(t.matters()).isLessThan(0.2));
+    }
+}

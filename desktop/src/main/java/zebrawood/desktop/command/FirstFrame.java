@@ -1,0 +1,17 @@
+package zebrawood.desktop.command;
+
+import java.nio.file.Path;
+import java.util.function.Consumer;
+import picocli.CommandLine;
+import zebrawood.desktop.shell.Window;
+
+/** Opens the window as the commands do, for whoever measures how long that takes. */
+public final class FirstFrame {
+
+    private FirstFrame() {}
+
+    /** @param filled runs on the interface thread when the Shop page shows its machines */
+    public static void of(Path folder, Consumer<Window> filled) throws InterruptedException {
+        Open.window(folder, CommandLine.populateCommand(new Moment(), "--today", "2031-03-14"), (window, desk) -> filled.accept(window));
+    }
+}
