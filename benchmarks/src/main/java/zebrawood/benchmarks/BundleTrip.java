@@ -48,8 +48,8 @@ final class BundleTrip {
         new LargeShop(3, 20).fill(folder, entries - files);
         try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
             for (int i = 0; i < files; i++) {
-                int seed = i;
-                NewAttachment scan = new NewAttachment("scan-" + i + ".bin", () -> new Noise(seed, FILE_BYTES));
+                int number = i;
+                NewAttachment scan = new NewAttachment("scan-" + i + ".bin", () -> new Noise(number, FILE_BYTES));
                 logbook.append("machine-0000", new Body.Happened(Change.CLEANED, "scan", Optional.of(new Body.Cleaning("lens", "", "", false))), Optional.empty(), List.of(scan),
                         LargeShop.stamp(Instant.parse("2031-03-14T09:30:00Z")));
             }

@@ -102,7 +102,7 @@ final class DifferencePairs {
         private double pulse = 100;
         private double temperature = 21;
         private double humidity = 45;
-        private double bestGap = 6.8;
+        private double bestGap = 12;
         private double waist = 0.2;
         private String number = "FH-1";
 

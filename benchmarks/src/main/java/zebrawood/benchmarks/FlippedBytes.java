@@ -132,8 +132,10 @@ final class FlippedBytes {
     }
 
     private static void add(List<Place> places, String whole, byte[] row, String named) {
-        int at = whole.indexOf(new String(row, StandardCharsets.ISO_8859_1));
-        if (at >= 0) {
+        String looked = new String(row, StandardCharsets.ISO_8859_1);
+        int at = whole.indexOf(looked);
+        // what stands twice has a stale copy in a page that was divided; which of them counts cannot be told from here
+        if (at >= 0 && whole.indexOf(looked, at + 1) < 0) {
             places.add(new Place(at, row.length, named));
         }
     }

@@ -20,6 +20,7 @@ import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Verdict;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.Route;
+import zebrawood.core.route.Standings;
 import zebrawood.desktop.Catalogue;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.TapeFilter;
@@ -90,9 +91,9 @@ final class LogbookSpeed {
 
     /** All machines' states; each time some other program has recorded something on one of them. */
     private void shop(Logbook logbook) {
-        Route route = new Route(Catalogue.procedures());
+        Standings standings = new Standings(new Route(Catalogue.procedures()));
         Runnable all = () -> {
-            List<MachineStatus> read = logbook.histories().stream().map(history -> route.status(history, NOW, ZoneOffset.UTC)).toList();
+            List<MachineStatus> read = standings.of(logbook.histories(), NOW, ZoneOffset.UTC);
             if (Route.next(read).isEmpty()) {
                 throw new IllegalStateException("nothing to do in a whole shop");
             }

@@ -132,7 +132,7 @@ final class Lived {
         return ROUTE.consequences(history(), happened, day(day), ZoneOffset.UTC);
     }
 
-    private History history() {
+    History history() {
         List<Entry> gate = entries.stream().filter(e -> e.body() instanceof Body.GateLine || e.body() instanceof Body.Happened).toList();
         Map<String, List<Entry>> readings = new HashMap<>();
         for (Entry entry : entries) {

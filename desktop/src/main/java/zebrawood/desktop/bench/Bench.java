@@ -56,9 +56,14 @@ public interface Bench<R extends Record, F extends Record> {
         return "Measure again";
     }
 
-    /** Takes a file dropped on the bench; empty when it does, else why not. */
+    /** Whether readings can come out of a file here; otherwise a file only goes along with the entry. */
+    default boolean takesFiles() {
+        return false;
+    }
+
+    /** Takes readings out of a file dropped on the bench; empty when it does, else why not. */
     default Optional<String> take(File file) {
-        return Optional.of("this stop takes no files; type the readings");
+        return Optional.of("no readings are taken out of files here");
     }
 
     /** Takes what is on the clipboard, where that makes sense here. */

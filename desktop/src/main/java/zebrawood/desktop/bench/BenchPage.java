@@ -59,7 +59,8 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
     private final Slip slip;
     private final Runnable recorded;
     private final ReadOnlyStringWrapper footnote = new ReadOnlyStringWrapper("");
-    private final DraftKeeper keeper;
+    private final AttachBox files;
+    private DraftKeeper keeper;
     private final ChangeListener<UnitChoice> onUnits;
     private final ExecutorService evaluator = Executors.newSingleThreadExecutor(work -> {
         Thread thread = new Thread(work, "evaluate");
@@ -98,6 +99,7 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
         initials.setPromptText("your initials");
         initials.setOnAction(event -> record());
         why.setOnAction(event -> record());
+        files = new AttachBox(desk);
         keeper = new DraftKeeper(desk, machineId, stop.procedure().card().id(), draft, footnote::set);
         draft.onChange(this::changed);
         onUnits = (value, before, chosen) -> evaluate();
@@ -120,11 +122,17 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
         }
     }
 
-    /** Opens filled with an entry that is to be replaced. */
-    public void correct(Entry entry) {
+    /** Opens filled with an entry that is to be replaced, or with the correction of it that was half typed. */
+    public void correct(Entry entry, Optional<Logbook.Draft> kept) {
         correcting = Optional.of(entry);
+        keeper = new DraftKeeper(desk, machineId, draftOf(entry), draft, footnote::set);
         Body.Measured measured = Stop.measured(entry);
-        measure(bench.texts(stop.readings(measured), measured.asTyped(), true));
+        measure(kept.map(half -> Draft.fromJson(half.content())).orElseGet(() -> bench.texts(stop.readings(measured), measured.asTyped(), true)));
+    }
+
+    /** Under which name the half-typed correction of an entry is kept. */
+    public static String draftOf(Entry entry) {
+        return entry.body().stop() + "-" + entry.number();
     }
 
     private void measure(Map<String, Draft.Text> texts) {
@@ -136,7 +144,7 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
 
     private void show(Entry entry) {
         shown = Optional.of(entry);
-        correcting = Optional.empty();
+        endCorrection();
         Body.Measured measured = Stop.measured(entry);
         fill(bench.texts(stop.readings(measured), measured.asTyped(), true));
         evaluate();
@@ -161,9 +169,7 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
     private void changed() {
         if (!restoring) {
             told = "";
-            if (correcting.isEmpty()) {
-                keeper.typed();
-            }
+            keeper.typed();
             evaluate();
         }
     }
@@ -280,15 +286,22 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
         link.setAccessibleText(correcting.isPresent() ? "leave the old entry as it is" : "put these half-done readings away");
         link.setId("put-away");
         link.setOnAction(event -> {
-            if (correcting.isEmpty()) {
-                keeper.drop();
-            }
-            correcting = Optional.empty();
+            keeper.drop();
+            files.clear();
+            endCorrection();
             newest.ifPresentOrElse(this::show, () -> measure(Map.of()));
             recorded.run();
             begin();
         });
         return link;
+    }
+
+    /** What is typed from now on is a reading of its own again. */
+    private void endCorrection() {
+        if (correcting.isPresent()) {
+            correcting = Optional.empty();
+            keeper = new DraftKeeper(desk, machineId, stop.procedure().card().id(), draft, footnote::set);
+        }
     }
 
     private static Optional<String> hand(Instruction instruction, UnitChoice units) {
@@ -314,6 +327,7 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
             nodes.add(again);
             return nodes;
         }
+        nodes.add(files);
         if (correcting.isPresent()) {
             nodes.add(why);
         }
@@ -364,16 +378,18 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
         Body.Measured body = Body.Measured.of(
                 stop.procedure(), now.readings().orElseThrow(), now.sheet().asTyped(), now.outcome().orElseThrow(), desk.units().get());
         Optional<Logbook.Correcting> replaces = correcting.map(entry -> new Logbook.Correcting(entry.number(), why.getText().strip()));
-        List<NewAttachment> files = bench.attachments();
+        List<NewAttachment> along = all();
         Entry.Stamp stamp = desk.stamp();
+        String draftName = correcting.map(BenchPage::draftOf).orElse(stop.procedure().card().id());
         desk.later(
                 () -> {
-                    Entry entry = desk.logbook().append(machineId, body, replaces, files, stamp);
-                    desk.logbook().dropDraft(machineId, stop.procedure().card().id());
+                    Entry entry = desk.logbook().append(machineId, body, replaces, along, stamp);
+                    desk.logbook().dropDraft(machineId, draftName);
                     return entry;
                 },
                 entry -> {
                     recording = false;
+                    files.clear();
                     newest = Optional.of(entry);
                     show(entry);
                     tell("Recorded as no. " + entry.number() + ".");
@@ -383,6 +399,12 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
                     recording = false;
                     tell(Words.sentence(refused.getMessage()));
                 });
+    }
+
+    private List<NewAttachment> all() {
+        List<NewAttachment> all = new ArrayList<>(bench.attachments());
+        all.addAll(files.files());
+        return all;
     }
 
     private void tell(String sentence) {
@@ -467,7 +489,13 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
         if (shown.isPresent()) {
             again();
         }
-        bench.take(file).ifPresent(reason -> tell(Words.sentence(reason)));
+        Optional<String> refused = bench.take(file);
+        if (refused.isPresent() && (!bench.takesFiles() || Thumbnail.isNamedLikeOne(file.getName()))) {
+            files.take(file.toPath());
+            tell(bench.takesFiles() ? Words.sentence(refused.get() + "; it goes along with the entry") : file.getName() + " goes along with the entry.");
+        } else {
+            refused.ifPresent(reason -> tell(Words.sentence(reason)));
+        }
     }
 
     @Override
@@ -498,7 +526,7 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
     public void leave() {
         left = true;
         keeper.stop();
-        if (shown.isEmpty() && correcting.isEmpty() && !draft.isEmpty()) {
+        if (shown.isEmpty() && !draft.isEmpty()) {
             keeper.keep();
         }
         evaluator.shutdown();

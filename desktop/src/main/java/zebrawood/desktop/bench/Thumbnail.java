@@ -29,10 +29,14 @@ public record Thumbnail(Optional<Image> picture, Optional<String> warning) {
     private static final Set<String> PICTURES = Set.of("jpg", "jpeg", "png", "gif", "bmp");
     private static final long MOST_PIXELS = 400_000_000L;
 
-    /** Looks at the bytes, whatever the name says. */
+    /** Whether a file's name ends like that of a picture. */
+    public static boolean isNamedLikeOne(String name) {
+        return PICTURES.contains(name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT));
+    }
+
+    /** Looks at the bytes of what is named like a picture. */
     public static Thumbnail of(String name, NewAttachment.Content content) {
-        boolean named = PICTURES.contains(name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT));
-        if (!named) {
+        if (!isNamedLikeOne(name)) {
             return new Thumbnail(Optional.empty(), Optional.empty());
         }
         Optional<Image> picture = decode(content);

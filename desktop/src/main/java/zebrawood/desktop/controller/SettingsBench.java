@@ -113,6 +113,11 @@ public final class SettingsBench implements Bench<SettingsReadings, SettingsFind
     }
 
     @Override
+    public boolean takesFiles() {
+        return true;
+    }
+
+    @Override
     public Optional<String> take(File file) {
         try {
             SettingsFile.Read read = SettingsFile.read(file);

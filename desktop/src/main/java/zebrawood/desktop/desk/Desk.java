@@ -35,6 +35,7 @@ import zebrawood.core.route.Along;
 import zebrawood.core.route.History;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.Route;
+import zebrawood.core.route.Standings;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.core.work.TakenAlong;
 import zebrawood.desktop.theme.Ground;
@@ -55,6 +56,7 @@ public final class Desk implements AutoCloseable {
     private final Path folder;
     private final Preferences preferences;
     private final Route route;
+    private final Standings standings;
     private final Supplier<Instant> clock;
     private final ZoneId zone;
     private final String program;
@@ -76,6 +78,7 @@ public final class Desk implements AutoCloseable {
     private final ReadOnlyObjectWrapper<List<MachineStatus>> machines = new ReadOnlyObjectWrapper<>(List.of());
     private final ReadOnlyObjectWrapper<Logbook.Head> head = new ReadOnlyObjectWrapper<>(new Logbook.Head(0, ""));
     private Consumer<String> teller = sentence -> {};
+    private boolean read;
 
     /** Time and program of a sitting. */
     public record Sitting(Supplier<Instant> clock, ZoneId zone, String program) {}
@@ -84,6 +87,7 @@ public final class Desk implements AutoCloseable {
         this.folder = folder;
         this.logbook = logbook;
         this.route = new Route(procedures);
+        this.standings = new Standings(route);
         this.clock = sitting.clock();
         this.zone = sitting.zone();
         this.program = sitting.program();
@@ -120,6 +124,11 @@ public final class Desk implements AutoCloseable {
 
     public StringProperty initials() {
         return initials;
+    }
+
+    /** Whether the shop has been read at all. */
+    public boolean isRead() {
+        return read;
     }
 
     /** How all machines stand; set anew by {@link #refresh}. */
@@ -165,9 +174,10 @@ public final class Desk implements AutoCloseable {
     /** Reads anew how all machines stand, then runs {@code then} on the interface thread. */
     public void refresh(Runnable then) {
         record Read(List<MachineStatus> machines, Logbook.Head head) {}
-        later(() -> new Read(statuses(), logbook.head()), read -> {
-            machines.set(read.machines());
-            head.set(read.head());
+        later(() -> new Read(statuses(), logbook.head()), found -> {
+            read = true;
+            machines.set(found.machines());
+            head.set(found.head());
             then.run();
         });
     }
@@ -175,7 +185,7 @@ public final class Desk implements AutoCloseable {
     private List<MachineStatus> statuses() {
         Instant now = now();
         ZoneOffset offset = zone.getRules().getOffset(now);
-        return logbook.histories().stream().map(history -> route.status(history, now, offset)).toList();
+        return standings.of(logbook.histories(), now, offset);
     }
 
     /** What would follow from something that happened, in words; asked on the logbook's thread. */

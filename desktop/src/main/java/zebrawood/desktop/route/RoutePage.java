@@ -130,7 +130,7 @@ public final class RoutePage extends HBox {
             return;
         }
         desk.later(
-                () -> new Opened(desk.logbook().readings(machineId, wanted, EARLIER), desk.logbook().findDraft(machineId, wanted)),
+                () -> new Opened(desk.logbook().readings(machineId, wanted, EARLIER), desk.logbook().findDraft(machineId, correcting.map(BenchPage::draftOf).orElse(wanted))),
                 opened -> opened(found, wanted, opened, correcting));
     }
 
@@ -146,9 +146,9 @@ public final class RoutePage extends HBox {
                 .orElse(opened.earlier());
         BenchPlace place = new BenchPlace(desk, machine().plate(), earlier, new Draft());
         BenchPage<R, F> page = new BenchPage<>(found, new BenchPage.At(desk, machineId, place, this::refreshAll));
-        drafted = opened.draft().map(draft -> wanted);
+        drafted = correcting.isPresent() ? Optional.empty() : opened.draft().map(draft -> wanted);
         if (correcting.isPresent()) {
-            page.correct(correcting.get());
+            page.correct(correcting.get(), opened.draft());
         } else {
             page.open(opened.draft());
         }

@@ -9,23 +9,16 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.beans.property.SimpleStringProperty;
-import javafx.beans.value.ChangeListener;
-import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBase;
-import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
@@ -34,7 +27,6 @@ import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Help;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.safety.FirstLight;
-import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.bench.DrawingSurface;
 import zebrawood.desktop.bench.Notice;
@@ -49,8 +41,6 @@ import zebrawood.desktop.desk.Paper;
 import zebrawood.desktop.difference.DifferencePage;
 import zebrawood.desktop.event.EventSheet;
 import zebrawood.desktop.event.PointSheets;
-import zebrawood.desktop.figure.Figure;
-import zebrawood.desktop.figure.Shapes;
 import zebrawood.desktop.logbook.LogbookPage;
 import zebrawood.desktop.machine.PlatePage;
 import zebrawood.desktop.route.RoutePage;
@@ -62,7 +52,7 @@ import zebrawood.logbook.bundle.Export;
 import zebrawood.logbook.store.Backups;
 import zebrawood.logbook.store.TapeFilter;
 
-/** The frame round every view: plate bar, places, foot, keys, and the ways from one view to another. */
+/** The window's keys and commands, and the ways from one view to another; what stands round every view is the {@link Frame}. */
 public final class Shell implements Navigator {
 
     private static final DateTimeFormatter TODAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
@@ -77,20 +67,7 @@ public final class Shell implements Navigator {
     private final String shopName;
     private final Scene scene;
     private final StackPane root = new StackPane();
-    private final StackPane center = new StackPane();
-    private final HBox plateBar = new HBox();
-    private final Label name = Words.label("", "machine-name");
-    private final Label line = Words.label("", "quiet");
-    private final Label crumb = Words.label("", "by-hand");
-    private final Button initials = barButton("initials");
-    private final Button lengths = barButton("lengths");
-    private final Button temperatures = barButton("temperatures");
-    private final Label foot = Words.label("");
-    private final Label footRight = Words.label("", "quiet");
-    private final DrawingSurface caution;
-    private final List<Button> places = new ArrayList<>();
-    private final ChangeListener<String> onFootnote = (value, before, now) -> Words.set(footRight, now);
-    private Optional<ObservableValue<String>> footnote = Optional.empty();
+    private final Frame frame;
     private Optional<String> machineId = Optional.empty();
     private Optional<StackPane> veil = Optional.empty();
     private Node before;
@@ -100,28 +77,22 @@ public final class Shell implements Navigator {
         Fonts.load();
         this.desk = desk;
         this.shopName = shopName;
-        caution = new DrawingSurface(desk.look());
-        caution.show((pen, w, h) -> Shapes.caution(pen, w / 2, h / 2, 1), "caution");
-        caution.setMinSize(20, 18);
-        caution.setMaxSize(20, 18);
-        BorderPane frame = new BorderPane();
-        frame.setTop(plateBar());
-        frame.setLeft(placesColumn());
-        frame.setCenter(center);
-        frame.setBottom(footBar());
+        frame = new Frame(desk, new Frame.Ways(this::jump, () -> overlay(new InitialsSheet()), this::shop, this::route,
+                () -> logbook(new TapeFilter(machineId, Optional.empty(), Optional.empty()))));
         root.getChildren().add(frame);
         root.getProperties().put(Paper.class, desk.preferences().paper());
         scene = new Scene(root, width, height);
         scene.getStylesheets().addAll(desk.ground().get().stylesheet(), Ground.class.getResource("frame.css").toExternalForm());
         desk.ground().addListener((value, old, now) -> scene.getStylesheets().set(0, now.stylesheet()));
-        desk.units().addListener((value, old, now) -> unitsShown());
+        desk.units().addListener((value, old, now) -> {
+            if (page() instanceof RoutePage route) {
+                route.refreshColumn();
+            }
+        });
         desk.onTold(this::tell);
         root.addEventHandler(Notice.TOLD, notice -> tell(notice.sentence()));
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::keys);
         scene.addEventFilter(KeyEvent.KEY_RELEASED, event -> enterHeld &= event.getCode() != KeyCode.ENTER);
-        unitsShown();
-        desk.initials().addListener((value, old, now) -> initialsShown());
-        initialsShown();
     }
 
     public Scene scene() {
@@ -142,133 +113,19 @@ public final class Shell implements Navigator {
         return desk.machines().get().stream().filter(machine -> machine.plate().name().equals(name)).findFirst().orElseThrow().machineId();
     }
 
-    /** What is shown in the middle. */
-    public Node page() {
-        return center.getChildren().isEmpty() ? null : center.getChildren().get(0);
-    }
-
-    private Node plateBar() {
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        Button jump = new Button("Jump to machine, stop, entry ...");
-        jump.setId("jump");
-        jump.getStyleClass().setAll("button", "jump-button");
-        jump.setOnAction(event -> jump());
-        jump.setMinWidth(150);
-        line.setMinWidth(40);
-        name.setMinWidth(Region.USE_PREF_SIZE);
-        crumb.setMinWidth(Region.USE_PREF_SIZE);
-        initials.setOnAction(event -> overlay(new InitialsSheet()));
-        lengths.setOnAction(event -> desk.units().set(new UnitChoice(!desk.units().get().inches(), desk.units().get().fahrenheit())));
-        temperatures.setOnAction(event -> desk.units().set(new UnitChoice(desk.units().get().inches(), !desk.units().get().fahrenheit())));
-        plateBar.getStyleClass().add("plate-bar");
-        plateBar.setMinHeight(48);
-        plateBar.setMaxHeight(48);
-        plateBar.getChildren().setAll(name, line, crumb, gap, jump, new HBox(initials, lengths, temperatures));
-        ((HBox) plateBar.getChildren().get(5)).setAlignment(Pos.CENTER_LEFT);
-        return plateBar;
-    }
-
-    private static Button barButton(String id) {
-        Button button = new Button();
-        button.setId(id);
-        button.getStyleClass().setAll("button", "flat", "bar-button");
-        button.setMinWidth(40);
-        return button;
-    }
-
-    private Node placesColumn() {
-        VBox column = new VBox(2);
-        column.getStyleClass().add("places");
-        column.setMinWidth(72);
-        column.setMaxWidth(72);
-        place(column, "Shop", PlaceIcons.SHOP, this::shop);
-        place(column, "Route", PlaceIcons.ROUTE, this::route);
-        place(column, "Logbook", PlaceIcons.LOGBOOK, () -> logbook(new TapeFilter(machineId, Optional.empty(), Optional.empty())));
-        return column;
-    }
-
-    private void place(VBox column, String word, Figure icon, Runnable go) {
-        DrawingSurface sign = new DrawingSurface(desk.look());
-        sign.show(icon, word);
-        sign.setMinSize(22, 22);
-        sign.setMaxSize(22, 22);
-        DrawingSurface stripe = new DrawingSurface(desk.look());
-        stripe.setMinSize(6, 48);
-        stripe.setMaxSize(6, 48);
-        Button button = new Button(word);
-        button.setGraphic(sign);
-        button.setId("place-" + word.toLowerCase(Locale.ROOT));
-        button.getStyleClass().setAll("button", "flat", "place-button");
-        button.setOnAction(event -> go.run());
-        button.setUserData(stripe);
-        StackPane cell = new StackPane(button, stripe);
-        StackPane.setAlignment(stripe, Pos.CENTER_LEFT);
-        stripe.setMouseTransparent(true);
-        places.add(button);
-        column.getChildren().add(cell);
-    }
-
-    private void here(String word) {
-        for (Button button : places) {
-            boolean on = button.getText().equals(word);
-            button.getStyleClass().remove("here");
-            if (on) {
-                button.getStyleClass().add("here");
-            }
-            ((DrawingSurface) button.getUserData()).show(on ? (pen, w, h) -> pen.stripe(0, 0, h) : Figure.EMPTY, "");
-        }
-    }
-
-    private Node footBar() {
-        HBox bar = new HBox();
-        bar.getStyleClass().add("foot");
-        bar.setMinHeight(28);
-        bar.setMaxHeight(28);
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        foot.setId("foot");
-        footRight.setMinWidth(Region.USE_PREF_SIZE);
-        bar.getChildren().addAll(caution, foot, gap, footRight);
-        return bar;
-    }
-
-    private void footer(String sentence, boolean isCaution, Optional<ObservableValue<String>> right) {
-        caution.setVisible(isCaution);
-        caution.setManaged(isCaution);
-        Words.set(foot, sentence);
-        footnote.ifPresent(old -> old.removeListener(onFootnote));
-        footnote = right;
-        Words.set(footRight, right.map(ObservableValue::getValue).orElse(""));
-        right.ifPresent(now -> now.addListener(onFootnote));
-    }
-
     /** One sentence for the person, at the foot. */
     public void tell(String sentence) {
-        caution.setVisible(false);
-        caution.setManaged(false);
-        Words.set(foot, sentence);
+        frame.tell(sentence);
     }
 
-    private void unitsShown() {
-        lengths.setText(desk.units().get().length());
-        temperatures.setText(desk.units().get().temperature());
-        lengths.setAccessibleText("lengths in " + desk.units().get().length() + ", press to change");
-        temperatures.setAccessibleText("temperatures in " + desk.units().get().temperature() + ", press to change");
-        if (page() instanceof RoutePage route) {
-            route.refreshColumn();
-        }
-    }
-
-    private void initialsShown() {
-        initials.setText(desk.initials().get().isBlank() ? "who?" : desk.initials().get());
-        initials.setAccessibleText("initials " + initials.getText() + ", press to change");
+    /** What is shown in the middle. */
+    public Node page() {
+        return frame.page();
     }
 
     private void put(Node page, String place) {
         leave();
-        center.getChildren().setAll(page);
-        here(place);
+        frame.show(page, place);
     }
 
     @Override
@@ -276,21 +133,15 @@ public final class Shell implements Navigator {
         ShopPage page = new ShopPage(desk, this);
         put(page, "Shop");
         int count = desk.machines().get().size();
-        heads(shopName, count == 1 ? "1 machine" : count + " machines", "");
+        frame.heads(shopName, count == 1 ? "1 machine" : count + " machines", "");
         shopFoot();
         Platform.runLater(page::begin);
     }
 
     private void shopFoot() {
-        footer(desk.logbook().whyReadOnly().map(why -> "Open for reading only: " + why + ".")
+        frame.foot(desk.logbook().whyReadOnly().map(why -> "Open for reading only: " + why + ".")
                         .orElse("Everything here follows from the logbook: " + LogbookPage.count(desk.head().get()) + "."), false,
                 Optional.of(new SimpleStringProperty(TODAY.format(desk.local(desk.now())))));
-    }
-
-    private void heads(String title, String quiet, String where) {
-        Words.set(name, title);
-        Words.set(line, quiet);
-        Words.set(crumb, where);
     }
 
     private void route() {
@@ -324,8 +175,8 @@ public final class Shell implements Navigator {
         MachineStatus machine = route.machine();
         String title = Catalogue.title(route.stop());
         String phase = Catalogue.findStop(route.stop()).map(s -> s.procedure().card().phase().title() + "  ›  ").orElse("");
-        heads(machine.plate().name(), machine.plate().line(), phase + title);
-        footer(route.view().map(StopView::caution).orElse("Nothing fires before the gate is open."), true, route.view().map(StopView::footnote));
+        frame.heads(machine.plate().name(), machine.plate().line(), phase + title);
+        frame.foot(route.view().map(StopView::caution).orElse("Nothing fires before the gate is open."), true, route.view().map(StopView::footnote));
     }
 
     @Override
@@ -337,8 +188,8 @@ public final class Shell implements Navigator {
     }
 
     private void logbookHeads(Optional<String> id) {
-        heads("Logbook", LogbookPage.count(desk.head().get()) + id.flatMap(desk::machine).map(m -> ", at first those of " + m.plate().name()).orElse(""), "");
-        footer("Nothing here is ever changed. A correction is a new entry that names the old one.", false,
+        frame.heads("Logbook", LogbookPage.count(desk.head().get()) + id.flatMap(desk::machine).map(m -> ", at first those of " + m.plate().name()).orElse(""), "");
+        frame.foot("Nothing here is ever changed. A correction is a new entry that names the old one.", false,
                 Optional.of(new SimpleStringProperty("Up and Down move along the tape")));
     }
 
@@ -388,8 +239,8 @@ public final class Shell implements Navigator {
         machineId = Optional.of(id);
         put(new WorkPage(desk, this, id, correcting), "Route");
         MachineStatus machine = desk.machine(id).orElseThrow();
-        heads(machine.plate().name(), machine.plate().line(), "Work result");
-        footer("One person stays with a running machine, extraction on, covers shut, eyewear on. Never a material whose fumes you do not know.", true, Optional.empty());
+        frame.heads(machine.plate().name(), machine.plate().line(), "Work result");
+        frame.foot("One person stays with a running machine, extraction on, covers shut, eyewear on. Never a material whose fumes you do not know.", true, Optional.empty());
     }
 
     @Override
@@ -399,8 +250,8 @@ public final class Shell implements Navigator {
         DifferencePage page = new DifferencePage(desk, this, entry, other);
         put(page, "Logbook");
         MachineStatus machine = desk.machine(id).orElseThrow();
-        heads(machine.plate().name(), machine.plate().line(), "What was different?");
-        footer("Computed from the entries alone; old findings are taken as they were recorded.", false,
+        frame.heads(machine.plate().name(), machine.plate().line(), "What was different?");
+        frame.foot("Computed from the entries alone; old findings are taken as they were recorded.", false,
                 Optional.of(new SimpleStringProperty("each number opens the entry behind it")));
         page.begin();
     }
@@ -447,8 +298,8 @@ public final class Shell implements Navigator {
         PlatePage page = new PlatePage(desk, this, id);
         put(page, id.isPresent() ? "Route" : "Shop");
         Optional<MachineStatus> machine = id.flatMap(desk::machine);
-        heads(machine.map(m -> m.plate().name()).orElse("A new machine"), machine.map(m -> m.plate().line()).orElse(""), "Plate");
-        footer("What the plate says is what stops judge by: take it from the machine and its manual.", false, Optional.empty());
+        frame.heads(machine.map(m -> m.plate().name()).orElse("A new machine"), machine.map(m -> m.plate().line()).orElse(""), "Plate");
+        frame.foot("What the plate says is what stops judge by: take it from the machine and its manual.", false, Optional.empty());
         page.begin();
     }
 
@@ -504,8 +355,8 @@ public final class Shell implements Navigator {
                 new Jump.Target("Light ground", "command", () -> desk.ground().set(Ground.LIGHT)),
                 new Jump.Target("Dark ground", "command", () -> desk.ground().set(Ground.DARK)),
                 new Jump.Target("Eyewear view", "F9", this::eyewear),
-                new Jump.Target("Millimetres or inches", "command", lengths::fire),
-                new Jump.Target("Celsius or Fahrenheit", "command", temperatures::fire),
+                new Jump.Target("Millimetres or inches", "command", frame::otherLengths),
+                new Jump.Target("Celsius or Fahrenheit", "command", frame::otherTemperatures),
                 new Jump.Target("Something happened", "Ctrl+E", () -> forMachine("On which machine did something happen?", this::event)),
                 new Jump.Target("Work result", "Ctrl+R", () -> forMachine("With which machine was work done?", this::work)),
                 new Jump.Target("What was different?", "Ctrl+D", this::difference),

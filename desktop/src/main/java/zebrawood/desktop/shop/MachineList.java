@@ -99,9 +99,9 @@ final class MachineList extends VBox {
         state.setId("shop-state");
         place.setId("shop-place");
         family.setId("shop-family");
-        choices(state, "any state", Stream.of(MachineState.values()).map(MachineState::word).toList());
-        choices(family, "any family", Stream.of(Family.values()).map(Family::words).toList());
-        choices(place, "any place", List.of());
+        choices(state, "state", Stream.of(MachineState.values()).map(MachineState::word).toList());
+        choices(family, "family", Stream.of(Family.values()).map(Family::words).toList());
+        choices(place, "place", List.of());
     }
 
     private void choices(ComboBox<Choice> box, String all, List<String> words) {
@@ -116,7 +116,7 @@ final class MachineList extends VBox {
 
     void show(List<MachineStatus> all) {
         machines = all;
-        choices(place, "any place", all.stream().flatMap(machine -> machine.plate().place().stream()).distinct().sorted().toList());
+        choices(place, "place", all.stream().flatMap(machine -> machine.plate().place().stream()).distinct().sorted().toList());
         filter();
     }
 

@@ -126,12 +126,16 @@ public final class ShopPage extends HBox {
 
     private void show(List<MachineStatus> machines) {
         long waiting = machines.stream().filter(machine -> machine.state() != MachineState.IN_ORDER).count();
-        heading.setText(machines.isEmpty() ? "No machine stands here yet"
+        boolean reading = !desk.isRead();
+        heading.setText(reading ? "Reading the logbook ..." : machines.isEmpty() ? "No machine stands here yet"
                 : waiting == 0 ? "All machines are in order"
                 : waiting == 1 ? "One machine is waiting for you" : waiting + " machines are waiting for you");
         List<Todo> todo = Route.next(machines);
         floor.show(machines.size() <= FEW ? machines : urgent(machines, todo));
         next.getChildren().clear();
+        if (reading) {
+            return;
+        }
         if (machines.isEmpty()) {
             Button begin = new Button("Add the first machine");
             begin.setId("add-first");
@@ -223,7 +227,7 @@ public final class ShopPage extends HBox {
             double tallest = machines.stream().mapToDouble(m -> MachineFigure.heightMm(m.plate())).max().orElse(1000);
             double least = Math.max(128, Math.min(176, (available - 56) / Math.max(1, machines.size()) * 0.97));
             double scale = Math.min(LARGEST_SCALE, (FLOOR - 20) / tallest);
-            while (scale > SMALLEST_SCALE && wide(scale, least) > available - 56) {
+            while (machines.size() <= FEW && scale > SMALLEST_SCALE && wide(scale, least) > available - 56) {
                 scale *= 0.98;
             }
             getChildren().setAll(ground);

@@ -144,8 +144,8 @@ class BadInputTest {
         seat.until("it is recorded as found", () -> seat.words("told").startsWith("Recorded as no. "));
         String kestrel = seat.desk.logbook().findMachine("Kestrel").orElseThrow().id();
         Entry entry = seat.desk.logbook().history(kestrel).of("controller-settings").get(0);
-        assertThat(entry.attachments()).singleElement().satisfies(file -> {
-            assertThat(file.name()).isEqualTo("wide.txt");
+        assertThat(entry.attachments()).extracting(Entry.Attachment::name).as("the settings, and the picture that was dropped").containsExactly("wide.txt", "picture.png");
+        assertThat(entry.attachments().get(0)).satisfies(file -> {
             assertThat(seat.desk.logbook().attachment(file.sha256())).as("the file as it came").isEqualTo(Files.readAllBytes(files.resolve("wide.txt")));
         });
     }

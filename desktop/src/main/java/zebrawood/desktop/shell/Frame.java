@@ -1,0 +1,207 @@
+package zebrawood.desktop.shell;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.ObservableValue;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.desktop.bench.DrawingSurface;
+import zebrawood.desktop.bench.Words;
+import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.figure.Figure;
+import zebrawood.desktop.figure.Shapes;
+
+/** What stands round every view: the plate bar above, the places at the left, a sentence at the foot. */
+final class Frame extends BorderPane {
+
+    private final Desk desk;
+    private final Ways ways;
+    private final StackPane center = new StackPane();
+    private final HBox plateBar = new HBox();
+    private final Label name = Words.label("", "machine-name");
+    private final Label line = Words.label("", "quiet");
+    private final Label crumb = Words.label("", "by-hand");
+    private final Button initials = barButton("initials");
+    private final Button lengths = barButton("lengths");
+    private final Button temperatures = barButton("temperatures");
+    private final Label foot = Words.label("");
+    private final Label footRight = Words.label("", "quiet");
+    private final DrawingSurface caution;
+    private final List<Button> places = new ArrayList<>();
+    private final ChangeListener<String> onFootnote = (value, before, now) -> Words.set(footRight, now);
+    private Optional<ObservableValue<String>> footnote = Optional.empty();
+
+    /** Where its buttons lead. */
+    record Ways(Runnable jump, Runnable initials, Runnable shop, Runnable route, Runnable logbook) {}
+
+    Frame(Desk desk, Ways ways) {
+        this.desk = desk;
+        this.ways = ways;
+        caution = new DrawingSurface(desk.look());
+        caution.show((pen, w, h) -> Shapes.caution(pen, w / 2, h / 2, 1), "caution");
+        caution.setMinSize(20, 18);
+        caution.setMaxSize(20, 18);
+        setTop(plateBar());
+        setLeft(placesColumn());
+        setCenter(center);
+        setBottom(footBar());
+        desk.units().addListener((value, old, now) -> unitsShown());
+        desk.initials().addListener((value, old, now) -> initialsShown());
+        unitsShown();
+        initialsShown();
+    }
+
+    /** Puts a page in the middle and marks the place it belongs to. */
+    void show(Node page, String place) {
+        center.getChildren().setAll(page);
+        here(place);
+    }
+
+    /** What is shown in the middle; null before there is anything. */
+    Node page() {
+        return center.getChildren().isEmpty() ? null : center.getChildren().get(0);
+    }
+
+    void otherLengths() {
+        desk.units().set(new UnitChoice(!desk.units().get().inches(), desk.units().get().fahrenheit()));
+    }
+
+    void otherTemperatures() {
+        desk.units().set(new UnitChoice(desk.units().get().inches(), !desk.units().get().fahrenheit()));
+    }
+
+    /** Title, what is said of it, and where one is. */
+    void heads(String title, String quiet, String where) {
+        Words.set(name, title);
+        Words.set(line, quiet);
+        Words.set(crumb, where);
+    }
+
+    /** A sentence at the foot, with the caution sign where it is one; at its right what goes on changing. */
+    void foot(String sentence, boolean isCaution, Optional<ObservableValue<String>> right) {
+        caution.setVisible(isCaution);
+        caution.setManaged(isCaution);
+        Words.set(foot, sentence);
+        footnote.ifPresent(old -> old.removeListener(onFootnote));
+        footnote = right;
+        Words.set(footRight, right.map(ObservableValue::getValue).orElse(""));
+        right.ifPresent(now -> now.addListener(onFootnote));
+    }
+
+    /** A sentence in the place of the one at the foot. */
+    void tell(String sentence) {
+        caution.setVisible(false);
+        caution.setManaged(false);
+        Words.set(foot, sentence);
+    }
+
+    private Node plateBar() {
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        Button jump = new Button("Jump to machine, stop, entry ...");
+        jump.setId("jump");
+        jump.getStyleClass().setAll("button", "jump-button");
+        jump.setOnAction(event -> ways.jump().run());
+        jump.setMinWidth(150);
+        line.setMinWidth(40);
+        name.setMinWidth(Region.USE_PREF_SIZE);
+        crumb.setMinWidth(Region.USE_PREF_SIZE);
+        initials.setOnAction(event -> ways.initials().run());
+        lengths.setOnAction(event -> otherLengths());
+        temperatures.setOnAction(event -> otherTemperatures());
+        plateBar.getStyleClass().add("plate-bar");
+        plateBar.setMinHeight(48);
+        plateBar.setMaxHeight(48);
+        plateBar.getChildren().setAll(name, line, crumb, gap, jump, new HBox(initials, lengths, temperatures));
+        ((HBox) plateBar.getChildren().get(5)).setAlignment(Pos.CENTER_LEFT);
+        return plateBar;
+    }
+
+    private static Button barButton(String id) {
+        Button button = new Button();
+        button.setId(id);
+        button.getStyleClass().setAll("button", "flat", "bar-button");
+        button.setMinWidth(40);
+        return button;
+    }
+
+    private Node placesColumn() {
+        VBox column = new VBox(2);
+        column.getStyleClass().add("places");
+        column.setMinWidth(72);
+        column.setMaxWidth(72);
+        place(column, "Shop", PlaceIcons.SHOP, ways.shop());
+        place(column, "Route", PlaceIcons.ROUTE, ways.route());
+        place(column, "Logbook", PlaceIcons.LOGBOOK, ways.logbook());
+        return column;
+    }
+
+    private void place(VBox column, String word, Figure icon, Runnable go) {
+        DrawingSurface sign = new DrawingSurface(desk.look());
+        sign.show(icon, word);
+        sign.setMinSize(22, 22);
+        sign.setMaxSize(22, 22);
+        DrawingSurface stripe = new DrawingSurface(desk.look());
+        stripe.setMinSize(6, 48);
+        stripe.setMaxSize(6, 48);
+        Button button = new Button(word);
+        button.setGraphic(sign);
+        button.setId("place-" + word.toLowerCase(Locale.ROOT));
+        button.getStyleClass().setAll("button", "flat", "place-button");
+        button.setOnAction(event -> go.run());
+        button.setUserData(stripe);
+        StackPane cell = new StackPane(button, stripe);
+        StackPane.setAlignment(stripe, Pos.CENTER_LEFT);
+        stripe.setMouseTransparent(true);
+        places.add(button);
+        column.getChildren().add(cell);
+    }
+
+    private void here(String word) {
+        for (Button button : places) {
+            boolean on = button.getText().equals(word);
+            button.getStyleClass().remove("here");
+            if (on) {
+                button.getStyleClass().add("here");
+            }
+            ((DrawingSurface) button.getUserData()).show(on ? (pen, w, h) -> pen.stripe(0, 0, h) : Figure.EMPTY, "");
+        }
+    }
+
+    private Node footBar() {
+        HBox bar = new HBox();
+        bar.getStyleClass().add("foot");
+        bar.setMinHeight(28);
+        bar.setMaxHeight(28);
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        foot.setId("foot");
+        footRight.setMinWidth(Region.USE_PREF_SIZE);
+        bar.getChildren().addAll(caution, foot, gap, footRight);
+        return bar;
+    }
+
+    private void unitsShown() {
+        lengths.setText(desk.units().get().length());
+        temperatures.setText(desk.units().get().temperature());
+        lengths.setAccessibleText("lengths in " + desk.units().get().length() + ", press to change");
+        temperatures.setAccessibleText("temperatures in " + desk.units().get().temperature() + ", press to change");
+    }
+
+    private void initialsShown() {
+        initials.setText(desk.initials().get().isBlank() ? "who?" : desk.initials().get());
+        initials.setAccessibleText("initials " + initials.getText() + ", press to change");
+    }
+}
