@@ -51,7 +51,13 @@ public final class KeystrokeWindow {
     }
 
     public static void main(String[] arguments) throws InterruptedException {
-        FirstFrame.of(Path.of(arguments[0]), window -> new KeystrokeWindow(window, Integer.parseInt(arguments[1])).run());
+        FirstFrame.of(Path.of(arguments[0]), window -> {
+            Thread.currentThread().setUncaughtExceptionHandler((thread, failure) -> {
+                failure.printStackTrace();
+                Runtime.getRuntime().halt(2);
+            });
+            new KeystrokeWindow(window, Integer.parseInt(arguments[1])).run();
+        });
     }
 
     private void run() {

@@ -1,8 +1,8 @@
 package zebrawood.desktop.command;
 
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.function.Consumer;
-import picocli.CommandLine;
 import zebrawood.desktop.shell.Window;
 
 /** Opens the window as the commands do, for whoever measures how long that takes. */
@@ -12,6 +12,6 @@ public final class FirstFrame {
 
     /** @param filled runs on the interface thread when the Shop page shows its machines */
     public static void of(Path folder, Consumer<Window> filled) throws InterruptedException {
-        Open.window(folder, CommandLine.populateCommand(new Moment(), "--today", "2031-03-14"), (window, desk) -> filled.accept(window));
+        Open.window(folder, Moment.of(LocalDate.of(2031, 3, 14)), (window, desk) -> filled.accept(window));
     }
 }

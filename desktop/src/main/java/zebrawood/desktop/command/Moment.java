@@ -17,6 +17,13 @@ public final class Moment {
     @Option(names = "--today", paramLabel = "DATE", description = "the day to take for today, such as 2031-03-14, at 10:30 UTC+1")
     private LocalDate day;
 
+    /** A day given in the program. */
+    static Moment of(LocalDate day) {
+        Moment moment = new Moment();
+        moment.day = day;
+        return moment;
+    }
+
     Supplier<Instant> clock() {
         if (day == null) {
             return Instant::now;

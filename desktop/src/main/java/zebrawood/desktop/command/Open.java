@@ -10,6 +10,9 @@ import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.shell.RestoreView;
 import zebrawood.desktop.shell.Window;
+import zebrawood.desktop.theme.Fonts;
+import zebrawood.desktop.theme.Ground;
+import zebrawood.desktop.theme.Look;
 import zebrawood.logbook.store.DamagedLogbookException;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.Restore;
@@ -29,7 +32,12 @@ final class Open {
         CompletableFuture<Logbook> opening = CompletableFuture.supplyAsync(() -> Logbook.open(folder, Catalogue.procedures()));
         CountDownLatch started = new CountDownLatch(1);
         try {
-            Platform.startup(started::countDown);
+            Platform.startup(() -> {
+                started.countDown();
+                // while the logbook opens on another thread
+                Fonts.load();
+                Look.of(Ground.LIGHT);
+            });
         } catch (UnsupportedOperationException noDisplay) {
             throw new IllegalStateException("No window can be opened on this display; start it from a desktop session, or unset DISPLAY to use a virtual screen", noDisplay);
         }

@@ -3,9 +3,9 @@ package zebrawood.desktop.command;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.concurrent.Callable;
 import java.util.stream.Stream;
-import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -25,7 +25,7 @@ final class Shots implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException, InterruptedException {
-        Moment moment = CommandLine.populateCommand(new Moment(), "--today", "2031-03-14");
+        Moment moment = Moment.of(LocalDate.of(2031, 3, 14));
         Path shop = Files.createTempDirectory("zebrawood-shots");
         DemoShop.make(shop, Catalogue.procedures(), moment.today(), Version.TEXT);
         String[] sides = size.split("x");

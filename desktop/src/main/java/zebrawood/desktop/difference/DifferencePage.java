@@ -180,10 +180,13 @@ public final class DifferencePage extends HBox {
         VBox words = new VBox(1, label, why);
         why.setManaged(!difference.why().isEmpty());
         words.setAlignment(Pos.CENTER_LEFT);
-        words.setMinWidth(190);
+        words.setMinWidth(110);
         words.setPrefWidth(262);
         Label before = Words.label(difference.before().in(desk.units().get()), "quiet");
         Label after = Words.label(difference.after().in(desk.units().get()), first ? "stand-name" : "bold");
+        for (Label value : List.of(before, after)) {
+            value.setMinWidth(value.getText().length() > 16 ? 60 : Region.USE_PREF_SIZE);
+        }
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         DrawingSurface arrow = new DrawingSurface(desk.look());

@@ -1,9 +1,11 @@
 package zebrawood.desktop.shell;
 
+import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.geometry.Rectangle2D;
 import javafx.stage.Screen;
 import javafx.stage.Stage;
+import javafx.util.Duration;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Preferences;
 
@@ -12,6 +14,7 @@ public final class Window {
 
     private static final double WIDTH = 1280;
     private static final double HEIGHT = 800;
+    private static final double PATIENCE_MS = 600;
 
     private final Desk desk;
     private final Shell shell;
@@ -40,15 +43,26 @@ public final class Window {
         return shell;
     }
 
-    /** Opens on the Shop page; {@code then} runs when it is filled. */
+    /**
+     * Opens on the Shop page, filled where the logbook is read by then, else saying that it is being read;
+     * {@code then} runs when it is filled.
+     */
     public void open(Runnable then) {
-        shell.shop();
-        stage.show();
+        PauseTransition patience = new PauseTransition(Duration.millis(PATIENCE_MS));
+        patience.setOnFinished(event -> show());
         desk.refresh(() -> {
-            shell.shop();
+            patience.stop();
+            show();
             then.run();
             desk.watch();
         });
+        patience.play();
+    }
+
+    private void show() {
+        shell.shop();
+        stage.show();
+        stage.requestFocus();
     }
 
     /** Takes the window off the screen. */

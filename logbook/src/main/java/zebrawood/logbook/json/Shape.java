@@ -1,8 +1,8 @@
 package zebrawood.logbook.json;
 
-import java.lang.invoke.MethodHandle;
-import java.lang.invoke.MethodHandles;
-import java.lang.invoke.MethodType;
+import java.lang.reflect.Constructor;
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.Method;
 import java.lang.reflect.RecordComponent;
 import java.lang.reflect.Type;
 import java.util.ArrayList;
@@ -10,13 +10,10 @@ import java.util.Arrays;
 import java.util.List;
 import zebrawood.core.reading.ReadingException;
 
-/** The components of a record type, looked up once. */
+/** The components of a record type, looked up once; by plain reflection, which costs a start less than method handles do. */
 final class Shape {
 
-    record Component(String name, Type type, MethodHandle reader) {}
-
-    private static final MethodType READER = MethodType.methodType(Object.class, Object.class);
-    private static final MethodType MAKER = MethodType.methodType(Object.class, Object[].class);
+    record Component(String name, Type type, Method reader) {}
 
     private static final ClassValue<Shape> SHAPES = new ClassValue<>() {
         @Override
@@ -26,19 +23,15 @@ final class Shape {
     };
 
     private final List<Component> components = new ArrayList<>();
-    private final MethodHandle constructor;
+    private final Constructor<?> constructor;
 
     private Shape(Class<?> type) {
         try {
-            MethodHandles.Lookup lookup = MethodHandles.publicLookup();
             RecordComponent[] parts = type.getRecordComponents();
             for (RecordComponent part : parts) {
-                components.add(new Component(part.getName(), part.getGenericType(), lookup.unreflect(part.getAccessor()).asType(READER)));
+                components.add(new Component(part.getName(), part.getGenericType(), part.getAccessor()));
             }
-            Class<?>[] types = Arrays.stream(parts).map(RecordComponent::getType).toArray(Class<?>[]::new);
-            constructor = lookup.findConstructor(type, MethodType.methodType(void.class, types))
-                    .asSpreader(Object[].class, types.length)
-                    .asType(MAKER);
+            constructor = type.getConstructor(Arrays.stream(parts).map(RecordComponent::getType).toArray(Class<?>[]::new));
         } catch (ReflectiveOperationException e) {
             throw new IllegalArgumentException(type + " cannot be bound: it and its parts must be public records", e);
         }
@@ -55,21 +48,28 @@ final class Shape {
     /** @throws ReadingException where the record refuses its components */
     Object make(Object[] values) {
         try {
-            return (Object) constructor.invokeExact(values);
-        } catch (RuntimeException | Error e) {
-            throw e;
-        } catch (Throwable e) {
+            return constructor.newInstance(values);
+        } catch (InvocationTargetException e) {
+            throw thrown(e.getCause());
+        } catch (ReflectiveOperationException e) {
             throw new IllegalStateException(e);
         }
     }
 
     static Object read(Component component, Object record) {
         try {
-            return (Object) component.reader().invokeExact(record);
-        } catch (RuntimeException | Error e) {
-            throw e;
-        } catch (Throwable e) {
+            return component.reader().invoke(record);
+        } catch (InvocationTargetException e) {
+            throw thrown(e.getCause());
+        } catch (ReflectiveOperationException e) {
             throw new IllegalStateException(e);
         }
+    }
+
+    private static RuntimeException thrown(Throwable cause) {
+        if (cause instanceof Error error) {
+            throw error;
+        }
+        return cause instanceof RuntimeException runtime ? runtime : new IllegalStateException(cause);
     }
 }
