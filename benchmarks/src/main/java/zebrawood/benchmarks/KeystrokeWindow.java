@@ -24,7 +24,7 @@ import zebrawood.desktop.shots.Nodes;
 import zebrawood.logbook.store.TapeFilter;
 
 /**
- * Types into a field of each bench, a keystroke every few frames, and times the interface thread's work for it (event,
+ * Types into a field of each bench that has one (settings are pasted), a keystroke every few frames, and times the interface thread's work for it (event,
  * evaluation, layout, drawing) and how long it takes until the picture has changed: until the pulse after the one that
  * drew it begins.
  */
@@ -66,7 +66,6 @@ public final class KeystrokeWindow {
         scene.addPostLayoutPulseListener(() -> layoutMs += (System.nanoTime() - layoutBegan) / 1e6);
         List<Place> places = List.of(
                 new Place("Climate", w -> stop(w, "Wren", "site-climate"), "airTemperatureC", "21.4"),
-                new Place("Settings", w -> stop(w, "Wren", "controller-settings"), "settingsText", "$32=1\n"),
                 new Place("Ramp line", w -> stop(w, "Wren", "focus-ramp"), "widths[4]", "0.21"),
                 new Place("Work result", w -> w.shell().work(w.shell().machine("Wren")), "setup.gapMm", "6.8"),
                 new Place("Plate", w -> w.shell().plate(w.shell().machine("Wren")), "bed.xMm", "700"),
@@ -143,11 +142,7 @@ public final class KeystrokeWindow {
         } else {
             String letter = letters.substring(at, at + 1);
             field.end();
-            if (letter.equals("\n")) {
-                field.appendText(letter);
-            } else {
-                Event.fireEvent(field, new KeyEvent(KeyEvent.KEY_TYPED, letter, letter, KeyCode.UNDEFINED, false, false, false, false));
-            }
+            Event.fireEvent(field, new KeyEvent(KeyEvent.KEY_TYPED, letter, letter, KeyCode.UNDEFINED, false, false, false, false));
         }
     }
 

@@ -71,6 +71,7 @@ public final class PlatePage extends HBox {
     private Sheet sheet = Sheet.of(draft);
     private String told = "";
     private boolean recording;
+    private SlipState slipShown;
 
     /** @param machineId whose plate; empty for a new machine */
     public PlatePage(Desk desk, Navigator navigator, Optional<String> machineId) {
@@ -259,18 +260,26 @@ public final class PlatePage extends HBox {
         };
     }
 
+    /** What the Slip depends on: while it is the same, a keystroke need not build it anew. */
+    private record SlipState(boolean ready, String act, List<String> others, boolean changed, String told, boolean initials) {}
+
     private void showSlip() {
-        List<Node> parts = new ArrayList<>();
         boolean ready = plate.isPresent();
-        parts.add(slip.verdict(ready ? StopState.BEGUN : StopState.OPEN, ready ? "READY" : "TO FILL IN"));
         String act = ready ? (machineId.isPresent() ? "Record the plate." : "Record the new machine.")
                 : draft.text("name").isBlank() ? "Type the machine's name."
                 : draft.text("family").isBlank() ? "Choose its family."
                 : sheet.problems().isEmpty() ? sheet.missing().stream().findFirst().map(path -> "Still missing: " + PlateField.label(path) + ".").orElse("Look over the fields.")
                 : "Put right what is marked.";
+        SlipState state = new SlipState(ready, act, List.copyOf(sheet.others()), !draft.texts().equals(recorded), told, desk.initials().get().isBlank());
+        if (state.equals(slipShown)) {
+            return;
+        }
+        slipShown = state;
+        List<Node> parts = new ArrayList<>();
+        parts.add(slip.verdict(ready ? StopState.BEGUN : StopState.OPEN, ready ? "READY" : "TO FILL IN"));
         parts.add(Slip.act(act, Optional.of("Every change of a plate is an entry: what was known, and since when.")));
         sheet.others().forEach(why -> parts.add(Slip.quiet(Words.sentence(why))));
-        if (!draft.texts().equals(recorded)) {
+        if (state.changed()) {
             Hyperlink away = new Hyperlink(machineId.isPresent() ? "Back to the plate as it is recorded" : "Put this away");
             away.setId("put-away");
             away.setOnAction(event -> {

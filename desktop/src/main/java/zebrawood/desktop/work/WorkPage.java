@@ -82,6 +82,7 @@ public final class WorkPage extends HBox {
     private String told = "";
     private boolean recording;
     private boolean filled;
+    private SlipState slipShown;
 
     /** @param correcting an entry that is to be replaced, where there is one */
     public WorkPage(Desk desk, Navigator navigator, String machineId, Optional<Entry> correcting) {
@@ -325,9 +326,17 @@ public final class WorkPage extends HBox {
         return !machine().gate().isOpen() && correcting.isEmpty();
     }
 
+    /** What the Slip depends on: while it is the same, a keystroke need not build it anew. */
+    private record SlipState(boolean shut, boolean ready, String act, boolean changed, String told, boolean initials, Optional<TakenAlong> along, Optional<Entry> last) {}
+
     private void showSlip() {
-        List<Node> parts = new ArrayList<>();
         boolean shut = isShut();
+        SlipState state = new SlipState(shut, result.isPresent(), act(shut), !draft.texts().equals(repeated) && filled, told, desk.initials().get().isBlank(), along, last);
+        if (state.equals(slipShown)) {
+            return;
+        }
+        slipShown = state;
+        List<Node> parts = new ArrayList<>();
         parts.add(slip.verdict(shut ? StopState.SHUT : result.isPresent() ? StopState.NOTE : StopState.OPEN, shut ? "SHUT" : result.isPresent() ? "READY" : "TO TYPE"));
         parts.add(Slip.act(act(shut), Optional.of(shut
                 ? "Work fires the laser: the gate opens when its last bar is lifted, " + machine().gate().lifted() + " of " + machine().gate().bars().size() + " are."
@@ -335,7 +344,7 @@ public final class WorkPage extends HBox {
                         ? "All else is as no. " + last.get().number() + " of " + WHEN.format(last.get().stamp().local()) + "; change what differs."
                         : "Material and a word are enough; what else is known helps to answer why another day differed.")));
         along.ifPresent(known -> parts.add(along(known)));
-        if (!draft.texts().equals(repeated) && filled) {
+        if (state.changed()) {
             Hyperlink away = new Hyperlink("Put away");
             away.setId("put-away");
             away.setOnAction(event -> {
