@@ -263,6 +263,9 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
             parts.add(Slip.act(wrong.isEmpty() ? bench.next() : wrong, Optional.empty()));
         }
         bench.otherSchool(now).ifPresent(parts::add);
+        if (shown.isEmpty()) {
+            parts.add(files);
+        }
         slip.show(parts);
         slip.bottom(bottom().toArray(new Node[0]));
     }
@@ -327,7 +330,6 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
             nodes.add(again);
             return nodes;
         }
-        nodes.add(files);
         if (correcting.isPresent()) {
             nodes.add(why);
         }
