@@ -33,6 +33,7 @@ final class Durability {
 
     private static final String COMMANDS = "zebrawood.desktop.command.Zebrawood";
     private static final int RUNS_A_SHOP = 100;
+    private static final int TOLD = 20;
 
     private final SmallShop shop = new SmallShop();
     private final List<String> failures = new ArrayList<>();
@@ -50,9 +51,7 @@ final class Durability {
     static boolean run(String[] words) throws Exception {
         Size size = new Size((int) Words.number(words, "--runs", Size.WHOLE.recordKills()), (int) Words.number(words, "--windows", Size.WHOLE.windowKills()),
                 (int) Words.number(words, "--cuts", Size.WHOLE.cuts()), 1);
-        List<String> failures = measure(size, 2);
-        failures.stream().limit(20).forEach(failure -> System.out.println("  " + failure));
-        return failures.isEmpty();
+        return measure(size, 2).isEmpty();
     }
 
     /** Does all of it; what went wrong. */
@@ -75,7 +74,12 @@ final class Durability {
     }
 
     private synchronized void failed(String what, List<String> wrong) {
-        wrong.forEach(why -> failures.add(what + ": " + why));
+        for (String why : wrong) {
+            failures.add(what + ": " + why);
+            if (failures.size() <= TOLD) {
+                System.out.println("  " + what + ": " + why);
+            }
+        }
     }
 
     private interface Run {
