@@ -43,7 +43,7 @@ class ArchitectureTest {
                 .resideInAPackage("zebrawood.desktop..")
                 .should()
                 .dependOnClassesThat()
-                .resideInAnyPackage("java.sql..", "org.sqlite..", "org.jdbi..", "org.flywaydb..").check(ALL);
+                .resideInAnyPackage("java.sql..", "org.sqlite..", "org.flywaydb..").check(ALL);
     }
 
     @Test

@@ -1,10 +1,10 @@
 package zebrawood.logbook.store;
 
+import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.jdbi.v3.core.Handle;
 import zebrawood.core.entry.Entry;
 
 /** Reads entries from their bytes; the ones read last are kept, as entries never change. */
@@ -28,18 +28,14 @@ final class Entries {
     }
 
     /** @param where the end of the statement, with a question mark for each bound value */
-    List<Entry> of(Handle handle, String where, Object... bound) {
-        var query = handle.createQuery("select hash, bytes from entry " + where);
-        for (int i = 0; i < bound.length; i++) {
-            query.bind(i, bound[i]);
-        }
-        return query.map((row, context) -> read(row.getString(1), row.getBytes(2))).list();
+    List<Entry> of(Rows rows, String where, Object... bound) throws SQLException {
+        return rows.list("select hash, bytes from entry " + where, row -> read(row.getString(1), row.getBytes(2)), bound);
     }
 
     /** The newest readings of a stop, of each row of corrections only the newest; the newest place first. */
-    List<Entry> counting(Handle handle, String machineId, String stop, int most) {
+    List<Entry> counting(Rows rows, String machineId, String stop, int most) throws SQLException {
         for (int wanted = most + SOME_CORRECTED; ; wanted *= 2) {
-            List<Entry> all = of(handle, "where machine_id = ? and stop = ? order by stands_at desc, number desc limit " + wanted, machineId, stop);
+            List<Entry> all = of(rows, "where machine_id = ? and stop = ? order by stands_at desc, number desc limit ?", machineId, stop, wanted);
             List<Entry> counting = counting(all);
             if (counting.size() >= most || all.size() < wanted) {
                 return counting.subList(0, Math.min(most, counting.size()));

@@ -1,17 +1,17 @@
 package zebrawood.logbook.store;
 
+import java.sql.SQLException;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
-import org.jdbi.v3.core.Handle;
 import zebrawood.core.difference.Moment;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
@@ -42,56 +42,62 @@ final class Histories {
     }
 
     /** Of all these machines. */
-    synchronized List<History> all(Handle handle, List<String> machineIds) {
-        forgetChanged(handle);
-        return machineIds.stream().map(id -> kept.computeIfAbsent(id, missing -> read(handle, missing))).toList();
+    synchronized List<History> all(Rows rows, List<String> machineIds) throws SQLException {
+        forgetChanged(rows);
+        List<History> all = new ArrayList<>();
+        for (String id : machineIds) {
+            all.add(kept(rows, id));
+        }
+        return all;
     }
 
-    synchronized History of(Handle handle, String machineId) {
-        forgetChanged(handle);
-        return kept.computeIfAbsent(machineId, id -> read(handle, id));
+    synchronized History of(Rows rows, String machineId) throws SQLException {
+        forgetChanged(rows);
+        return kept(rows, machineId);
+    }
+
+    private History kept(Rows rows, String machineId) throws SQLException {
+        History history = kept.get(machineId);
+        if (history == null) {
+            history = read(rows, machineId);
+            kept.put(machineId, history);
+        }
+        return history;
     }
 
     /** Drops what is kept of machines that have entries after the newest one seen. */
-    private void forgetChanged(Handle handle) {
-        long[] newest = {seen};
-        Set<String> changed = new HashSet<>();
-        handle.createQuery("select position, machine_id from shop_chain where position > ? order by position")
-                .bind(0, kept.isEmpty() ? Long.MAX_VALUE - 1 : seen)
-                .map((row, context) -> {
-                    newest[0] = Math.max(newest[0], row.getLong(1));
-                    return row.getString(2);
-                })
-                .forEach(changed::add);
+    private void forgetChanged(Rows rows) throws SQLException {
         if (kept.isEmpty()) {
-            newest[0] = handle.createQuery("select position from shop_chain order by position desc limit 1").mapTo(Long.class).findOne().orElse(0L);
+            seen = rows.first("select position from shop_chain order by position desc limit 1", row -> row.getLong(1)).orElse(0L);
+            return;
         }
-        seen = newest[0];
+        Set<String> changed = new HashSet<>();
+        rows.each("select position, machine_id from shop_chain where position > ? order by position", row -> {
+            seen = row.getLong(1);
+            changed.add(row.getString(2));
+        }, seen);
         changed.forEach(kept::remove);
     }
 
-    private History read(Handle handle, String machineId) {
-        Entry plate = entries.of(handle, "where machine_id = ? and kind = 'plate' order by number desc limit 1", machineId).get(0);
+    private History read(Rows rows, String machineId) throws SQLException {
+        Entry plate = entries.of(rows, "where machine_id = ? and kind = 'plate' order by number desc limit 1", machineId).get(0);
         Map<String, List<Entry>> readings = new HashMap<>();
         int oldestReading = Integer.MAX_VALUE;
         for (String stop : procedures) {
-            List<Entry> counting = newest(handle, machineId, stop);
+            List<Entry> counting = newest(rows, machineId, stop);
             if (!counting.isEmpty()) {
                 readings.put(stop, counting);
                 oldestReading = Math.min(oldestReading, counting.get(0).standsAt());
             }
         }
         Map<Integer, Entry> gateAndEvents = new HashMap<>();
-        int begin = gate(handle, machineId, ((Body.PlateSet) plate.body()).plate(), gateAndEvents);
-        entries.of(handle, "where machine_id = ? and kind = 'event' and number > ? order by number", machineId, Math.min(begin, oldestReading))
+        int begin = gate(rows, machineId, ((Body.PlateSet) plate.body()).plate(), gateAndEvents);
+        entries.of(rows, "where machine_id = ? and kind = 'event' and number > ? order by number", machineId, Math.min(begin, oldestReading))
                 .forEach(event -> gateAndEvents.put(event.number(), event));
-        entries.of(handle, "where machine_id = ? and kind = 'event' order by number desc limit " + EVENTS, machineId)
+        entries.of(rows, "where machine_id = ? and kind = 'event' order by number desc limit " + EVENTS, machineId)
                 .forEach(event -> gateAndEvents.put(event.number(), event));
-        List<History.Use> uses = uses(handle, machineId, begin, ((Body.PlateSet) plate.body()).plate().daysOutOfUse());
-        List<Entry> points = Stream.of("point", "point-closed")
-                .flatMap(kind -> entries.of(handle, "where machine_id = ? and kind = ? order by number", machineId, kind).stream())
-                .sorted((one, other) -> Integer.compare(one.number(), other.number()))
-                .toList();
+        List<History.Use> uses = uses(rows, machineId, begin, ((Body.PlateSet) plate.body()).plate().daysOutOfUse());
+        List<Entry> points = entries.of(rows, "where machine_id = ? and kind in ('point', 'point-closed') order by number", machineId);
         return new History(machineId, plate, List.copyOf(gateAndEvents.values()), readings, uses, points);
     }
 
@@ -99,36 +105,34 @@ final class Histories {
      * Uses of a machine since an entry, not all of them but so many that no pause longer than the given days is hidden
      * or made up: from each the last one within those days, or the next one after them.
      */
-    private static List<History.Use> uses(Handle handle, String machineId, int since, int days) {
+    private static List<History.Use> uses(Rows rows, String machineId, int since, int days) throws SQLException {
         List<History.Use> uses = new ArrayList<>();
-        Optional<History.Use> next = use(handle, "recorded_at >= ? and number >= ? and kind in ('reading', 'work') order by recorded_at limit 1", machineId, "", since);
+        Optional<History.Use> next = use(rows, "recorded_at >= ? and number >= ? and kind in ('reading', 'work') order by recorded_at limit 1", machineId, "", since);
         while (next.isPresent()) {
             Instant at = next.get().at();
             uses.add(next.get());
             String until = at.plus(Duration.ofDays(days)).toString();
-            next = use(handle, "recorded_at <= ? and number >= ? and kind in ('reading', 'work') order by recorded_at desc limit 1", machineId, until, since)
-                    .filter(use -> use.at().isAfter(at))
-                    .or(() -> use(handle, "recorded_at > ? and number >= ? and kind in ('reading', 'work') order by recorded_at limit 1", machineId, until, since));
+            next = use(rows, "recorded_at <= ? and number >= ? and kind in ('reading', 'work') order by recorded_at desc limit 1", machineId, until, since)
+                    .filter(use -> use.at().isAfter(at));
+            if (next.isEmpty()) {
+                next = use(rows, "recorded_at > ? and number >= ? and kind in ('reading', 'work') order by recorded_at limit 1", machineId, until, since);
+            }
         }
         return uses;
     }
 
-    private static Optional<History.Use> use(Handle handle, String which, String machineId, String time, int since) {
-        return handle.createQuery("select number, recorded_at from entry where machine_id = ? and fired = 1 and corrects is null and " + which)
-                .bind(0, machineId)
-                .bind(1, time)
-                .bind(2, since)
-                .map((row, context) -> new History.Use(row.getInt(1), Instant.parse(row.getString(2))))
-                .findOne();
+    private static Optional<History.Use> use(Rows rows, String which, String machineId, String time, int since) throws SQLException {
+        return rows.first("select number, recorded_at from entry where machine_id = ? and fired = 1 and corrects is null and " + which,
+                row -> new History.Use(row.getInt(1), Instant.parse(row.getString(2))), machineId, time, since);
     }
 
     /** The newest reading of a stop that counts, and the newest that passed where that is another one. */
-    private List<Entry> newest(Handle handle, String machineId, String stop) {
-        List<Entry> found = new ArrayList<>(entries.counting(handle, machineId, stop, 1));
+    private List<Entry> newest(Rows rows, String machineId, String stop) throws SQLException {
+        List<Entry> found = new ArrayList<>(entries.counting(rows, machineId, stop, 1));
         if (!found.isEmpty() && !verdict(found.get(0)).satisfies()) {
             int before = found.get(0).standsAt();
             for (int many = 8; ; many *= 4) {
-                List<Entry> more = entries.counting(handle, machineId, stop, many);
+                List<Entry> more = entries.counting(rows, machineId, stop, many);
                 Optional<Entry> passed = more.stream().filter(entry -> entry.standsAt() < before && verdict(entry).satisfies()).findFirst();
                 passed.ifPresent(found::add);
                 if (passed.isPresent() || more.size() < many) {
@@ -149,16 +153,14 @@ final class Histories {
      *
      * @return the number of the oldest of them; 0 where all were read
      */
-    private int gate(Handle handle, String machineId, Plate plate, Map<Integer, Entry> into) {
+    private int gate(Rows rows, String machineId, Plate plate, Map<Integer, Entry> into) throws SQLException {
         Set<String> open = new HashSet<>(FirstLight.bars(plate).stream().map(Bar::id).toList());
         boolean fired = false;
         int before = Integer.MAX_VALUE;
         while (true) {
-            int from = before;
-            List<Entry> step = Stream.of("gate-line", "event")
-                    .flatMap(kind -> entries.of(handle, "where machine_id = ? and kind = ? and number < ? order by number desc limit " + STEP, machineId, kind, from).stream())
-                    .sorted((one, other) -> Integer.compare(other.number(), one.number()))
-                    .toList();
+            List<Entry> step = new ArrayList<>(before(rows, machineId, "gate-line", before));
+            step.addAll(before(rows, machineId, "event", before));
+            step.sort(Comparator.comparingInt(Entry::number).reversed());
             if (step.isEmpty()) {
                 return 0;
             }
@@ -178,24 +180,28 @@ final class Histories {
         }
     }
 
+    private List<Entry> before(Rows rows, String machineId, String kind, int number) throws SQLException {
+        return entries.of(rows, "where machine_id = ? and kind = ? and number < ? order by number desc limit " + STEP, machineId, kind, number);
+    }
+
     /** What stood on record when an entry was made. */
-    Moment moment(Handle handle, Entry at) {
+    Moment moment(Rows rows, Entry at) throws SQLException {
         String id = at.place().machineId();
-        Entry plate = entries.of(handle, "where machine_id = ? and kind = 'plate' and number <= ? order by number desc limit 1", id, at.standsAt()).get(0);
+        Entry plate = entries.of(rows, "where machine_id = ? and kind = 'plate' and number <= ? order by number desc limit 1", id, at.standsAt()).get(0);
         Map<String, Entry> newest = new HashMap<>();
         for (String stop : procedures) {
-            entries.of(handle, "where machine_id = ? and stop = ? and stands_at <= ? order by stands_at desc, number desc limit 1", id, stop, at.standsAt())
+            entries.of(rows, "where machine_id = ? and stop = ? and stands_at <= ? order by stands_at desc, number desc limit 1", id, stop, at.standsAt())
                     .forEach(entry -> newest.put(stop, entry));
         }
-        List<Entry> happened = entries.of(handle, "where machine_id = ? and kind = 'event' and number <= ? order by number desc limit " + EVENTS_BEFORE, id, at.standsAt());
+        List<Entry> happened = entries.of(rows, "where machine_id = ? and kind = 'event' and number <= ? order by number desc limit " + EVENTS_BEFORE, id, at.standsAt());
         return new Moment(at, plate, newest, happened);
     }
 
     /** Events that stand between two entries of a machine. */
-    List<Entry> between(Handle handle, Entry one, Entry other) {
+    List<Entry> between(Rows rows, Entry one, Entry other) throws SQLException {
         int from = Math.min(one.standsAt(), other.standsAt());
         int to = Math.max(one.standsAt(), other.standsAt());
-        return entries.of(handle, "where machine_id = ? and kind = 'event' and number > ? and number < ? order by number desc limit 200",
+        return entries.of(rows, "where machine_id = ? and kind = 'event' and number > ? and number < ? order by number desc limit 200",
                 one.place().machineId(), from, to);
     }
 }

@@ -6,6 +6,8 @@ import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -14,10 +16,6 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.LongConsumer;
-import org.jdbi.v3.core.Handle;
-import org.jdbi.v3.core.HandleCallback;
-import org.jdbi.v3.core.Jdbi;
-import org.jdbi.v3.core.JdbiException;
 import org.sqlite.SQLiteDataSource;
 import zebrawood.core.difference.Comparison;
 import zebrawood.core.entry.Body;
@@ -41,10 +39,10 @@ public final class Logbook implements AutoCloseable {
     private final EntryBytes codec;
     private final Entries entries;
     private final Histories histories;
-    private final Jdbi jdbi;
-    private final Handle reading;
-    private final Optional<Appender> appender;
+    private final SQLiteDataSource source;
+    private final Rows reading;
     private final Optional<String> whyReadOnly;
+    private Appender appender;
     private SearchIndex search;
 
     /** A machine's id and its name of today. */
@@ -59,16 +57,15 @@ public final class Logbook implements AutoCloseable {
     /** Where the shop chain ends: how many entries there are, and the hash of its last row. */
     public record Head(long entries, String hash) {}
 
-    private Logbook(Path folder, List<Procedure<?, ?>> procedures, SQLiteDataSource source, Optional<String> whyReadOnly) throws SQLException {
+    private Logbook(Path folder, List<Procedure<?, ?>> procedures, SQLiteDataSource source, Connection reading, Optional<String> whyReadOnly) {
         this.folder = folder;
         this.procedures = List.copyOf(procedures);
         this.codec = new EntryBytes(procedures);
         this.entries = new Entries(codec);
         this.histories = new Histories(entries, procedures.stream().map(procedure -> procedure.card().id()).toList());
-        this.jdbi = Jdbi.create(source);
-        this.reading = jdbi.open();
+        this.source = source;
+        this.reading = new Rows(reading);
         this.whyReadOnly = whyReadOnly;
-        this.appender = whyReadOnly.isPresent() ? Optional.empty() : Optional.of(new Appender(source.getConnection(), codec));
         head();
     }
 
@@ -88,22 +85,13 @@ public final class Logbook implements AutoCloseable {
                 throw new DamagedLogbookException("the logbook in " + folder + " is damaged: " + damage.get(), null);
             }
             SQLiteDataSource source = writable ? Database.source(file) : Database.readOnly(file);
-            int version = Schema.version(source);
-            if (version > Schema.NEWEST) {
-                return new Logbook(folder, procedures, Database.readOnly(file), Optional.of("it was written by a newer Zebrawood (schema "
-                        + version + ", this one knows " + Schema.NEWEST + "); update the program to record"));
-            } else if (!writable && version == Schema.NEWEST) {
-                return new Logbook(folder, procedures, source, Optional.of("its folder may not be written to"));
-            } else if (!writable) {
-                throw new LogbookException("the folder " + folder + " may not be written to and holds no logbook of this version; choose another one with --data");
+            Connection connection = source.getConnection();
+            try {
+                return opened(folder, procedures, source, connection, writable);
+            } catch (SQLException | RuntimeException e) {
+                connection.close();
+                throw e;
             }
-            if (version < Schema.NEWEST) {
-                if (version > 0) {
-                    new Backups(folder).make(Instant.now());
-                }
-                Schema.migrate(source);
-            }
-            return new Logbook(folder, procedures, source, Optional.empty());
         } catch (IOException e) {
             throw new LogbookException("the folder " + folder + " cannot be made or written to; choose another one with --data", e);
         } catch (SQLException e) {
@@ -113,6 +101,28 @@ public final class Logbook implements AutoCloseable {
         } catch (RuntimeException e) {
             throw unopened(folder, e);
         }
+    }
+
+    private static Logbook opened(Path folder, List<Procedure<?, ?>> procedures, SQLiteDataSource source, Connection connection, boolean writable)
+            throws SQLException {
+        int version = Schema.version(connection);
+        if (version > Schema.NEWEST) {
+            connection.close();
+            SQLiteDataSource untouched = Database.readOnly(folder.resolve(Database.NAME));
+            return new Logbook(folder, procedures, untouched, untouched.getConnection(), Optional.of("it was written by a newer Zebrawood (schema "
+                    + version + ", this one knows " + Schema.NEWEST + "); update the program to record"));
+        } else if (!writable && version == Schema.NEWEST) {
+            return new Logbook(folder, procedures, source, connection, Optional.of("its folder may not be written to"));
+        } else if (!writable) {
+            throw new LogbookException("the folder " + folder + " may not be written to and holds no logbook of this version; choose another one with --data");
+        }
+        if (version < Schema.NEWEST) {
+            if (version > 0) {
+                new Backups(folder).make(Instant.now());
+            }
+            Schema.migrate(source);
+        }
+        return new Logbook(folder, procedures, source, connection, Optional.empty());
     }
 
     private static boolean mayWrite(Path folder, Path file) throws IOException {
@@ -195,12 +205,27 @@ public final class Logbook implements AutoCloseable {
         try {
             return work.run();
         } catch (SQLException e) {
-            throw new LogbookException("nothing was recorded: " + Database.inWords(e) + ". What you typed is kept", e);
+            throw unrecorded(e);
         }
     }
 
-    private Appender writing() {
-        return appender.orElseThrow(() -> new LogbookException("nothing was recorded: this logbook is open for reading only, as " + whyReadOnly.orElse("")));
+    private static LogbookException unrecorded(SQLException e) {
+        return new LogbookException("nothing was recorded: " + Database.inWords(e) + ". What you typed is kept", e);
+    }
+
+    /** The connection that appends, opened when something is appended for the first time. */
+    private synchronized Appender writing() {
+        if (whyReadOnly.isPresent()) {
+            throw new LogbookException("nothing was recorded: this logbook is open for reading only, as " + whyReadOnly.get());
+        }
+        if (appender == null) {
+            try {
+                appender = new Appender(source.getConnection(), codec);
+            } catch (SQLException e) {
+                throw unrecorded(e);
+            }
+        }
+        return appender;
     }
 
     private static Entry.Correction correction(Appender writing, String machineId, Body body, Correcting correcting) throws SQLException {
@@ -214,34 +239,32 @@ public final class Logbook implements AutoCloseable {
 
     /** All machines, in the order in which they were added. */
     public List<MachineName> machines() {
-        return read(handle -> handle.createQuery(
-                        "select id, name from machine order by (select position from entry where machine_id = machine.id and number = 1)")
-                .map((row, context) -> new MachineName(row.getString(1), row.getString(2)))
-                .list());
+        return read(rows -> rows.list("select id, name from machine order by (select position from entry where machine_id = machine.id and number = 1)", Logbook::machine));
     }
 
     /** The machine of that name, case apart. */
     public Optional<MachineName> findMachine(String name) {
-        return read(handle -> handle.createQuery("select id, name from machine where name_folded = ?")
-                .bind(0, Appender.folded(name))
-                .map((row, context) -> new MachineName(row.getString(1), row.getString(2)))
-                .findOne());
+        return read(rows -> rows.first("select id, name from machine where name_folded = ?", Logbook::machine, Appender.folded(name)));
+    }
+
+    private static MachineName machine(ResultSet row) throws SQLException {
+        return new MachineName(row.getString(1), row.getString(2));
     }
 
     /** What a machine's state follows from. */
     public History history(String machineId) {
-        return read(handle -> histories.of(handle, machineId));
+        return read(rows -> histories.of(rows, machineId));
     }
 
     /** The same of all machines, in the order in which they were added. */
     public List<History> histories() {
         List<String> ids = machines().stream().map(MachineName::id).toList();
-        return read(handle -> histories.all(handle, ids));
+        return read(rows -> histories.all(rows, ids));
     }
 
     /** The newest readings of a stop that count, the newest first. */
     public List<Entry> readings(String machineId, String stop, int most) {
-        return read(handle -> entries.counting(handle, machineId, stop, most));
+        return read(rows -> entries.counting(rows, machineId, stop, most));
     }
 
     /** The newest entry of a stop that is no reading, such as {@code work}, if there is one. */
@@ -251,8 +274,8 @@ public final class Logbook implements AutoCloseable {
 
     /** What differed between two entries of a machine. */
     public Comparison compare(Entry one, Entry other) {
-        return read(handle -> Comparison.of(histories.moment(handle, one), histories.moment(handle, other),
-                histories.between(handle, one, other), procedures));
+        return read(rows -> Comparison.of(histories.moment(rows, one), histories.moment(rows, other),
+                histories.between(rows, one, other), procedures));
     }
 
     /** @throws LogbookException where there is none */
@@ -262,12 +285,12 @@ public final class Logbook implements AutoCloseable {
     }
 
     public Optional<Entry> findEntry(String machineId, int number) {
-        return read(handle -> entries.of(handle, "where machine_id = ? and number = ?", machineId, number).stream().findFirst());
+        return read(rows -> entries.of(rows, "where machine_id = ? and number = ?", machineId, number).stream().findFirst());
     }
 
     /** The entry that replaced this one, if one did. */
     public Optional<Entry> findCorrectionOf(Entry entry) {
-        return read(handle -> entries.of(handle, "where machine_id = ? and corrects = ? order by number desc limit 1",
+        return read(rows -> entries.of(rows, "where machine_id = ? and corrects = ? order by number desc limit 1",
                 entry.place().machineId(), entry.number()).stream().findFirst());
     }
 
@@ -280,32 +303,27 @@ public final class Logbook implements AutoCloseable {
         String within = filter.machineId().isPresent() ? "+" : "";
         filter.stop().ifPresent(stop -> add(where, bound, within + "stop = ?", stop));
         filter.verdict().ifPresent(verdict -> add(where, bound, within + "verdict = ?", verdict.name()));
-        return read(handle -> {
+        return read(rows -> {
             if (filter.words().isEmpty()) {
-                return lines(handle, where + " order by position desc limit " + most, bound);
+                return lines(rows, where + " order by position desc limit " + most, bound);
             }
             List<TapeLine> found = new ArrayList<>();
             for (long from = before; found.size() < most; ) {
-                List<Long> positions = search(handle).find(filter.words().get(), from, 2 * most);
+                List<Long> positions = search(rows).find(filter.words().get(), from, 2 * most);
                 if (positions.isEmpty()) {
                     break;
                 }
                 String among = positions.stream().map(String::valueOf).reduce((one, other) -> one + "," + other).orElseThrow();
-                found.addAll(lines(handle, where + " and position in (" + among + ") order by position desc", bound));
+                found.addAll(lines(rows, where + " and position in (" + among + ") order by position desc", bound));
                 from = positions.get(positions.size() - 1);
             }
             return found.subList(0, Math.min(most, found.size()));
         });
     }
 
-    private List<TapeLine> lines(Handle handle, String end, List<Object> bound) {
-        var query = handle.createQuery("select position, hash, bytes, exists (select 1 from entry later where"
-                + " later.machine_id = entry.machine_id and later.corrects = entry.number) from entry " + end);
-        for (int i = 0; i < bound.size(); i++) {
-            query.bind(i, bound.get(i));
-        }
-        return query.map((row, context) ->
-                new TapeLine(row.getLong(1), entries.read(row.getString(2), row.getBytes(3)), row.getBoolean(4))).list();
+    private List<TapeLine> lines(Rows rows, String end, List<Object> bound) throws SQLException {
+        return rows.list("select position, hash, bytes, exists (select 1 from entry later where later.machine_id = entry.machine_id and later.corrects = entry.number)"
+                + " from entry " + end, row -> new TapeLine(row.getLong(1), entries.read(row.getString(2), row.getBytes(3)), row.getBoolean(4)), bound.toArray());
     }
 
     private static void add(StringBuilder where, List<Object> bound, String condition, Object value) {
@@ -313,47 +331,42 @@ public final class Logbook implements AutoCloseable {
         bound.add(value);
     }
 
-    private SearchIndex search(Handle handle) {
+    private SearchIndex search(Rows rows) {
         if (search == null) {
             search = SearchIndex.open(folder, whyReadOnly.isEmpty(), procedures);
         }
-        search.catchUp(handle, Long.MAX_VALUE);
+        search.catchUp(rows.connection(), Long.MAX_VALUE);
         return search;
     }
 
     /** Reads some entries that are not in the search index yet into it, so that a search need not wait; how many. */
     public long prepareSearch(long most) {
-        return read(handle -> {
+        return read(rows -> {
             if (search == null) {
                 search = SearchIndex.open(folder, whyReadOnly.isEmpty(), procedures);
             }
-            return search.catchUp(handle, most);
+            return search.catchUp(rows.connection(), most);
         });
     }
 
     /** How many entries there are of one machine, or in all. */
     public long count(Optional<String> machineId) {
         return machineId.isPresent()
-                ? read(handle -> handle.createQuery("select number from entry where machine_id = ? order by number desc limit 1")
-                        .bind(0, machineId.get()).mapTo(Long.class).findOne().orElse(0L))
+                ? read(rows -> rows.first("select number from entry where machine_id = ? order by number desc limit 1", row -> row.getLong(1), machineId.get())).orElse(0L)
                 : head().entries();
     }
 
     /** Where the shop chain ends. */
     public Head head() {
-        return read(handle -> handle.createQuery("select position, row_hash from shop_chain order by position desc limit 1")
-                .map((row, context) -> new Head(row.getLong(1), row.getString(2)))
-                .findOne()
-                .orElse(new Head(0, Hashes.NONE)));
+        return read(rows -> rows.first("select position, row_hash from shop_chain order by position desc limit 1", row -> new Head(row.getLong(1), row.getString(2))))
+                .orElse(new Head(0, Hashes.NONE));
     }
 
     /** Entries as they are stored, up to a position of the shop chain and in its order; for long work, on a connection of its own. */
     public void stored(long upTo, Consumer<StoredEntry> taken) {
-        apart(handle -> {
-            handle.createQuery("select position, hash, bytes from entry where position <= ? order by position")
-                    .bind(0, upTo)
-                    .map((row, context) -> new StoredEntry(row.getLong(1), row.getString(2), row.getBytes(3)))
-                    .forEach(taken);
+        apart(rows -> {
+            rows.each("select position, hash, bytes from entry where position <= ? order by position",
+                    row -> taken.accept(new StoredEntry(row.getLong(1), row.getString(2), row.getBytes(3))), upTo);
             return folder;
         });
     }
@@ -378,8 +391,7 @@ public final class Logbook implements AutoCloseable {
     public void copyAttachment(String sha256, OutputStream out) throws IOException {
         for (int part = 0; ; part++) {
             int number = part;
-            Optional<byte[]> bytes = read(handle -> handle.createQuery("select bytes from attachment_part where hash = ? and part = ?")
-                    .bind(0, sha256).bind(1, number).mapTo(byte[].class).findOne());
+            Optional<byte[]> bytes = read(rows -> rows.first("select bytes from attachment_part where hash = ? and part = ?", row -> row.getBytes(1), sha256, number));
             if (bytes.isEmpty()) {
                 return;
             }
@@ -390,31 +402,21 @@ public final class Logbook implements AutoCloseable {
     /** Keeps half-done readings in place of the earlier ones. */
     public void keepDraft(String machineId, String stop, Draft draft) {
         writing();
-        read(handle -> handle.createUpdate("insert into draft (machine_id, stop, saved_at, content) values (?, ?, ?, ?)"
-                        + " on conflict (machine_id, stop) do update set saved_at = excluded.saved_at, content = excluded.content")
-                .bind(0, machineId)
-                .bind(1, stop)
-                .bind(2, draft.savedAt().toString())
-                .bind(3, draft.content())
-                .execute());
+        read(rows -> rows.change("insert into draft (machine_id, stop, saved_at, content) values (?, ?, ?, ?)"
+                + " on conflict (machine_id, stop) do update set saved_at = excluded.saved_at, content = excluded.content",
+                machineId, stop, draft.savedAt().toString(), draft.content()));
     }
 
     public Optional<Draft> findDraft(String machineId, String stop) {
-        return read(handle -> handle.createQuery("select content, saved_at from draft where machine_id = ? and stop = ?")
-                .bind(0, machineId)
-                .bind(1, stop)
-                .map((row, context) -> new Draft(row.getString(1), Instant.parse(row.getString(2))))
-                .findOne());
+        return read(rows -> rows.first("select content, saved_at from draft where machine_id = ? and stop = ?",
+                row -> new Draft(row.getString(1), Instant.parse(row.getString(2))), machineId, stop));
     }
 
     public void dropDraft(String machineId, String stop) {
         if (whyReadOnly.isPresent()) {
             return;
         }
-        read(handle -> handle.createUpdate("delete from draft where machine_id = ? and stop = ?")
-                .bind(0, machineId)
-                .bind(1, stop)
-                .execute());
+        read(rows -> rows.change("delete from draft where machine_id = ? and stop = ?", machineId, stop));
     }
 
     /** Checks every chain; see {@link Verification}. */
@@ -424,28 +426,33 @@ public final class Logbook implements AutoCloseable {
 
     /** @param progress hears now and then how many entries were checked */
     public Verification verify(List<String> expected, LongConsumer progress) {
-        return apart(handle -> Verification.of(handle.getConnection(), expected, progress));
+        return apart(rows -> Verification.of(rows.connection(), expected, progress));
     }
 
-    private <T> T apart(HandleCallback<T, RuntimeException> work) {
-        try {
-            return jdbi.withHandle(work);
-        } catch (JdbiException e) {
+    /** What is done with the logbook's rows. */
+    private interface Work<T> {
+        T on(Rows rows) throws SQLException;
+    }
+
+    private <T> T apart(Work<T> work) {
+        try (Rows rows = new Rows(source.getConnection())) {
+            return work.on(rows);
+        } catch (SQLException e) {
             throw unread(e);
         }
     }
 
-    private <T> T read(HandleCallback<T, RuntimeException> work) {
+    private <T> T read(Work<T> work) {
         synchronized (reading) {
             try {
-                return work.withHandle(reading);
-            } catch (JdbiException e) {
+                return work.on(reading);
+            } catch (SQLException e) {
                 throw unread(e);
             }
         }
     }
 
-    private LogbookException unread(JdbiException e) {
+    private LogbookException unread(SQLException e) {
         if (!Database.isDamage(e)) {
             return new LogbookException("the logbook cannot be read: " + Database.inWords(e), e);
         }
@@ -466,8 +473,8 @@ public final class Logbook implements AutoCloseable {
                     search.close();
                 }
             }
-            if (appender.isPresent()) {
-                appender.get().close();
+            if (appender != null) {
+                appender.close();
             }
         } catch (SQLException e) {
             throw new LogbookException("the logbook could not be closed", e);

@@ -18,8 +18,8 @@ final class Schema {
     private Schema() {}
 
     /** The version of a database; 0 where it is empty. */
-    static int version(DataSource source) throws SQLException {
-        try (Connection connection = source.getConnection(); Statement statement = connection.createStatement()) {
+    static int version(Connection connection) throws SQLException {
+        try (Statement statement = connection.createStatement()) {
             try (ResultSet table = statement.executeQuery("select 1 from sqlite_master where type = 'table' and name = 'flyway_schema_history'")) {
                 if (!table.next()) {
                     return 0;

@@ -25,7 +25,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.jdbi.v3.core.Handle;
 import zebrawood.core.procedure.Procedure;
 
 /**
@@ -104,16 +103,16 @@ final class SearchIndex implements AutoCloseable {
     }
 
     /** Takes in what was recorded since, up to so many entries; how many it was. */
-    long catchUp(Handle handle, long most) {
+    long catchUp(Connection logbook, long most) {
         long taken = 0;
         try {
             if (!fits) {
                 fits = true;
-                forgetUnlessOf(handle.getConnection());
+                forgetUnlessOf(logbook);
             }
             while (taken < most) {
                 long wanted = Math.min(BATCH, most - taken);
-                int batch = batch(handle.getConnection(), wanted);
+                int batch = batch(logbook, wanted);
                 taken += batch;
                 if (batch < wanted) {
                     break;
