@@ -3,13 +3,10 @@ package zebrawood.core.route;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
-import java.time.format.DateTimeFormatter;
-import java.time.format.TextStyle;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalInt;
 import zebrawood.core.entry.Body;
@@ -21,13 +18,13 @@ import zebrawood.core.procedure.Procedure;
 import zebrawood.core.procedure.Verdict;
 import zebrawood.core.safety.Bar;
 import zebrawood.core.safety.FirstLight;
+import zebrawood.core.units.Days;
 import zebrawood.core.units.Said;
 
 /** Works out how machines stand from their entries and a moment. */
 public final class Route {
 
     private static final int DUE_SOON_DAYS = 7;
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
 
     private final List<Procedure<?, ?>> procedures;
 
@@ -92,7 +89,7 @@ public final class Route {
         }
         Optional<Entry> change = madeStaleBy(card, last.get(), history);
         if (change.isPresent()) {
-            String why = ((Body.Happened) change.get().body()).change().words() + " " + DAY.format(day(change.get(), zone));
+            String why = ((Body.Happened) change.get().body()).change().words() + " " + Days.brief(day(change.get(), zone));
             return new StopStatus(card, StopState.DUE, key, Optional.of(why), last, due);
         }
         Verdict verdict = measured(last.get()).verdict();
@@ -190,7 +187,7 @@ public final class Route {
         Body.PointOpened point = (Body.PointOpened) entry.body();
         boolean late = isLate(entry, now, zone);
         boolean soon = point.due().filter(due -> !today(now, zone).plusDays(DUE_SOON_DAYS).isBefore(due)).isPresent();
-        String when = point.due().map(due -> late ? late(due, now, zone) : soon ? soon(due, now, zone) : "by " + DAY.format(due)).orElse("open");
+        String when = point.due().map(due -> late ? late(due, now, zone) : soon ? soon(due, now, zone) : "by " + Days.brief(due)).orElse("open");
         Instant since = point.due().map(due -> due.atStartOfDay().toInstant(zone)).orElse(entry.since());
         String words = point.what() + (point.who().isEmpty() ? "" : " (" + point.who() + ")");
         return new Todo(late ? Todo.Urgency.LATE : soon ? Todo.Urgency.DUE_SOON : Todo.Urgency.POINT, history.machineId(), history.plate().name(),
@@ -212,7 +209,7 @@ public final class Route {
         return urgency.map(how -> {
             Entry last = stop.last().orElseThrow();
             return todo(how, history, stop, measured(last).instructions().get(0).action(), last.stamp().at(),
-                    DAY.format(day(last, zone)) + ", " + last.stamp().by());
+                    Days.brief(day(last, zone)) + ", " + last.stamp().by());
         });
     }
 
@@ -275,6 +272,6 @@ public final class Route {
 
     private static String soon(LocalDate due, Instant now, ZoneOffset zone) {
         long days = ChronoUnit.DAYS.between(today(now, zone), due);
-        return days == 0 ? "today" : days == 1 ? "tomorrow" : "on " + due.getDayOfWeek().getDisplayName(TextStyle.FULL, Locale.ENGLISH);
+        return days == 0 ? "today" : days == 1 ? "tomorrow" : "on " + Days.weekday(due);
     }
 }

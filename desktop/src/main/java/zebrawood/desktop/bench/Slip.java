@@ -146,8 +146,7 @@ public final class Slip extends StackPane {
     /** A state's shape in a square of this size. */
     public static DrawingSurface mark(ObservableValue<Look> look, StopState state, double size) {
         DrawingSurface mark = new DrawingSurface(look);
-        mark.show((pen, width, height) -> Shapes.state(pen, state, width / 2, height / 2,
-                size / 20 * (look.getValue().ground() == Ground.EYEWEAR && size < 28 ? 1.25 : 1)), state.word());
+        mark.show((pen, width, height) -> Shapes.mark(pen, state, width / 2, height / 2, size), state.word());
         mark.setMinSize(size, size);
         mark.setMaxSize(size, size);
         return mark;

@@ -4,6 +4,7 @@ import java.util.regex.Pattern;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.layout.Region;
+import zebrawood.desktop.theme.Fonts;
 import zebrawood.desktop.theme.Scripts;
 
 /** Labels whose font has the characters of their text. */
@@ -30,9 +31,10 @@ public final class Words {
     }
 
     public static void set(Label label, String text) {
-        label.setText(kept(text));
+        label.setText(together(text));
         label.getStyleClass().remove(WIDER);
         if (!Scripts.isPlain(text)) {
+            Fonts.loadAll();
             label.getStyleClass().add(WIDER);
         }
     }
@@ -43,7 +45,10 @@ public final class Words {
     }
 
     /** A number stays with its unit when a line is broken. */
-    private static String kept(String text) {
+    public static String together(String text) {
+        if (text.indexOf(' ') < 0) {
+            return text;
+        }
         return UNIT.matcher(text).replaceAll("$1\u00a0$2").replace("\u00b1 ", "\u00b1\u00a0");
     }
 

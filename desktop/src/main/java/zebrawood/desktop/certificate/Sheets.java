@@ -124,7 +124,7 @@ final class Sheets {
     }
 
     void paragraph(String words) throws IOException {
-        for (String line : wrapped(words, WIDTH, Lettering.SMALL)) {
+        for (String line : pen.wrapped(words, WIDTH, Lettering.SMALL)) {
             need(LINE);
             text(LEFT, y + 10, line, Lettering.SMALL, Tone.INK, Anchor.START);
             y += LINE;
@@ -134,9 +134,9 @@ final class Sheets {
     /** A line of what was measured; grows where its words need more than a line. */
     void row(StopState state, String name, String found, String judged, String who) {
         double nameWidth = name.isEmpty() ? 0 : 104;
-        List<String> names = wrapped(name, 100, Lettering.TEXT_BOLD);
-        List<String> finds = wrapped(found, 252 + (104 - nameWidth), Lettering.SMALL);
-        List<String> limits = wrapped(judged, 146, Lettering.SMALL);
+        List<String> names = pen.wrapped(name, 100, Lettering.TEXT_BOLD);
+        List<String> finds = pen.wrapped(found, 252 + (104 - nameWidth), Lettering.SMALL);
+        List<String> limits = pen.wrapped(judged, 146, Lettering.SMALL);
         List<String> whos = List.of(who.split(", (?=no\\.)"));
         int lines = Math.max(Math.max(names.size(), whos.size()), Math.max(finds.size(), limits.size()));
         if (y + lines * LINE + 12 > bottom()) {
@@ -161,7 +161,7 @@ final class Sheets {
     }
 
     void point(int number, String words, String when) throws IOException {
-        List<String> lines = wrapped(words, WIDTH - 160, Lettering.SMALL);
+        List<String> lines = pen.wrapped(words, WIDTH - 160, Lettering.SMALL);
         need(lines.size() * LINE + 12);
         text(LEFT + 4, y + 11, String.valueOf(number), Lettering.SMALL, Tone.INK, Anchor.START);
         text(LEFT + WIDTH, y + 11, when, Lettering.SMALL, Tone.QUIET, Anchor.END);
@@ -212,7 +212,7 @@ final class Sheets {
             double room = width * shares[i];
             right += room;
             Tone tone = head ? Tone.QUIET : i == 1 ? Tone.READING : Tone.INK;
-            String fit = fitting(cells.get(i), room - 6, Lettering.SMALL);
+            String fit = pen.fitting(cells.get(i), room - 6, Lettering.SMALL);
             text(i == 0 ? x : right, y + 10, fit, Lettering.SMALL, tone, i == 0 ? Anchor.START : Anchor.END);
         }
         y += LINE;
@@ -226,31 +226,8 @@ final class Sheets {
         page.restoreGraphicsState();
     }
 
-    /** Shortened at the end so that it fits. */
     String fitting(String text, double width, Lettering lettering) {
-        String fit = text;
-        while (fit.length() > 4 && pen.textWidth(fit, lettering) > width) {
-            fit = fit.substring(0, fit.length() - 5).strip() + "...";
-        }
-        return fit;
-    }
-
-    private List<String> wrapped(String words, double width, Lettering lettering) {
-        List<String> lines = new ArrayList<>();
-        StringBuilder line = new StringBuilder();
-        for (String word : words.split(" ")) {
-            String longer = line.isEmpty() ? word : line + " " + word;
-            if (!line.isEmpty() && pen.textWidth(longer, lettering) > width) {
-                lines.add(line.toString());
-                line.setLength(0);
-                line.append(fitting(word, width, lettering));
-            } else {
-                line.setLength(0);
-                line.append(longer);
-            }
-        }
-        lines.add(line.toString());
-        return lines;
+        return pen.fitting(text, width, lettering);
     }
 
     private static String get(List<String> lines, int i) {

@@ -10,14 +10,11 @@ import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.shell.RestoreView;
 import zebrawood.desktop.shell.Window;
-import zebrawood.desktop.theme.Fonts;
-import zebrawood.desktop.theme.Ground;
-import zebrawood.desktop.theme.Look;
 import zebrawood.logbook.store.DamagedLogbookException;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.Restore;
 
-/** Opens the window on a logbook; the logbook is opened beside the toolkit's start. */
+/** Opens the window on a logbook; the logbook is opened beside the toolkit's start and read beside the window's. */
 final class Open {
 
     private Open() {}
@@ -29,39 +26,61 @@ final class Open {
 
     /** Opens the window and waits until it is closed. */
     static void window(Path folder, Moment moment, Then then) throws InterruptedException {
-        CompletableFuture<Logbook> opening = CompletableFuture.supplyAsync(() -> Logbook.open(folder, Catalogue.procedures()));
-        CountDownLatch started = new CountDownLatch(1);
+        CompletableFuture<Logbook> opening = opening(folder);
+        CountDownLatch closed = new CountDownLatch(1);
+        CompletableFuture<Stage> shown = new CompletableFuture<>();
         try {
-            Platform.startup(() -> {
-                started.countDown();
-                // while the logbook opens on another thread
-                Fonts.load();
-                Look.of(Ground.LIGHT);
-            });
+            Platform.setImplicitExit(false);
+            Platform.startup(() -> shown.complete(shown(folder, moment, opening, then, closed)));
         } catch (UnsupportedOperationException noDisplay) {
             throw new IllegalStateException("No window can be opened on this display; start it from a desktop session, or unset DISPLAY to use a virtual screen", noDisplay);
         }
-        started.await();
-        Logbook logbook;
         try {
-            logbook = opened(opening);
+            opened(opening);
         } catch (DamagedLogbookException damaged) {
-            logbook = restored(folder, moment, damaged);
+            Stage empty = shown.join();
+            Logbook restored = restored(folder, moment, damaged, () -> takeAway(empty));
+            Platform.runLater(() -> shown(folder, moment, CompletableFuture.completedFuture(restored), then, closed));
         } catch (RuntimeException e) {
             Platform.exit();
             throw e;
         }
-        Logbook ready = logbook;
-        CountDownLatch closed = new CountDownLatch(1);
-        Platform.runLater(() -> {
-            Desk desk = new Desk(folder, ready, Catalogue.procedures(), new Desk.Sitting(moment.clock(), moment.zone(), Version.TEXT));
-            Stage stage = new Stage();
-            Window window = new Window(desk, desk.preferences().shop(), stage);
-            stage.setOnHidden(event -> closed.countDown());
-            window.open(() -> then.run(window, desk));
-        });
         closed.await();
         Platform.exit();
+    }
+
+    /** Opens the logbook on a thread of its own, and reads at once what the first page will ask for. */
+    private static CompletableFuture<Logbook> opening(Path folder) {
+        CompletableFuture<Logbook> opening = new CompletableFuture<>();
+        Thread thread = new Thread(() -> {
+            try {
+                Logbook logbook = Logbook.open(folder, Catalogue.procedures());
+                opening.complete(logbook);
+                logbook.histories();
+            } catch (RuntimeException e) {
+                // whoever asks for it is told
+                opening.completeExceptionally(e);
+            }
+        }, "opening");
+        thread.setDaemon(true);
+        thread.start();
+        return opening;
+    }
+
+    /** Shows the window at once; it is filled when the logbook is open and read. */
+    private static Stage shown(Path folder, Moment moment, CompletableFuture<Logbook> opening, Then then, CountDownLatch closed) {
+        Desk desk = new Desk(folder, opening, Catalogue.procedures(), new Desk.Sitting(moment.clock(), moment.zone(), Version.TEXT));
+        Stage stage = new Stage();
+        Window window = new Window(desk, desk.preferences().shop(), stage);
+        stage.setOnHidden(event -> closed.countDown());
+        window.open(() -> then.run(window, desk));
+        return stage;
+    }
+
+    /** A window whose logbook could not be opened. */
+    private static void takeAway(Stage empty) {
+        empty.setOnHidden(event -> { });
+        empty.hide();
     }
 
     private static Logbook opened(CompletableFuture<Logbook> opening) {
@@ -73,9 +92,10 @@ final class Open {
     }
 
     /** Offers to restore a damaged logbook; the logbook once that is done. */
-    private static Logbook restored(Path folder, Moment moment, DamagedLogbookException damaged) {
+    private static Logbook restored(Path folder, Moment moment, DamagedLogbookException damaged, Runnable before) {
         CompletableFuture<Boolean> answered = new CompletableFuture<>();
         Platform.runLater(() -> {
+            before.run();
             Stage stage = new Stage();
             stage.setTitle("Zebrawood");
             stage.setScene(new RestoreView(new Restore(folder, Catalogue.procedures()), damaged.getMessage(),

@@ -14,6 +14,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CancellationException;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
@@ -52,7 +54,7 @@ public final class Desk implements AutoCloseable {
 
     private static final int SEARCH_STEP = 500;
 
-    private final Logbook logbook;
+    private final CompletableFuture<Logbook> opening;
     private final Path folder;
     private final Preferences preferences;
     private final Route route;
@@ -84,8 +86,13 @@ public final class Desk implements AutoCloseable {
     public record Sitting(Supplier<Instant> clock, ZoneId zone, String program) {}
 
     public Desk(Path folder, Logbook logbook, List<Procedure<?, ?>> procedures, Sitting sitting) {
+        this(folder, CompletableFuture.completedFuture(logbook), procedures, sitting);
+    }
+
+    /** @param opening the logbook, which may still be being opened on another thread */
+    public Desk(Path folder, CompletableFuture<Logbook> opening, List<Procedure<?, ?>> procedures, Sitting sitting) {
         this.folder = folder;
-        this.logbook = logbook;
+        this.opening = opening;
         this.route = new Route(procedures);
         this.standings = new Standings(route);
         this.clock = sitting.clock();
@@ -102,8 +109,17 @@ public final class Desk implements AutoCloseable {
         units.addListener((value, before, now) -> preferences.units(now));
     }
 
+    /**
+     * The logbook; waits where it is still being opened, so ask on the logbook's thread until {@link #isRead}.
+     *
+     * @throws LogbookException where it could not be opened
+     */
     public Logbook logbook() {
-        return logbook;
+        try {
+            return opening.join();
+        } catch (CompletionException e) {
+            throw e.getCause() instanceof LogbookException failed ? failed : e;
+        }
     }
 
     public Preferences preferences() {
@@ -174,7 +190,7 @@ public final class Desk implements AutoCloseable {
     /** Reads anew how all machines stand, then runs {@code then} on the interface thread. */
     public void refresh(Runnable then) {
         record Read(List<MachineStatus> machines, Logbook.Head head) {}
-        later(() -> new Read(statuses(), logbook.head()), found -> {
+        later(() -> new Read(statuses(), logbook().head()), found -> {
             read = true;
             machines.set(found.machines());
             head.set(found.head());
@@ -185,19 +201,19 @@ public final class Desk implements AutoCloseable {
     private List<MachineStatus> statuses() {
         Instant now = now();
         ZoneOffset offset = zone.getRules().getOffset(now);
-        return standings.of(logbook.histories(), now, offset);
+        return standings.of(logbook().histories(), now, offset);
     }
 
     /** What would follow from something that happened, in words; asked on the logbook's thread. */
     public List<String> consequences(String machineId, Body.Happened happened) {
         Instant now = now();
-        return route.consequences(logbook.history(machineId), happened, now, zone.getRules().getOffset(now));
+        return route.consequences(logbook().history(machineId), happened, now, zone.getRules().getOffset(now));
     }
 
     /** What goes along with a work result of a machine; asked on the logbook's thread. */
     public TakenAlong takenAlong(String machineId) {
         Instant now = now();
-        History history = logbook.history(machineId);
+        History history = logbook().history(machineId);
         return Along.of(route.status(history, now, zone.getRules().getOffset(now)), history, units.get());
     }
 
@@ -216,7 +232,7 @@ public final class Desk implements AutoCloseable {
             return;
         }
         try {
-            Logbook.Head there = logbook.head();
+            Logbook.Head there = logbook().head();
             if (!there.equals(head.get())) {
                 refresh(() -> { });
             }
@@ -226,7 +242,7 @@ public final class Desk implements AutoCloseable {
     }
 
     private void backUp() {
-        if (logbook.whyReadOnly().isPresent()) {
+        if (logbook().whyReadOnly().isPresent()) {
             return;
         }
         try {
@@ -238,7 +254,7 @@ public final class Desk implements AutoCloseable {
 
     private void prepareSearch() {
         try {
-            while (pending.get() == 0 && !aside.isShutdown() && logbook.prepareSearch(SEARCH_STEP) > 0) {
+            while (pending.get() == 0 && !aside.isShutdown() && logbook().prepareSearch(SEARCH_STEP) > 0) {
                 Thread.onSpinWait();
             }
         } catch (LogbookException later) {
@@ -328,6 +344,6 @@ public final class Desk implements AutoCloseable {
             Thread.currentThread().interrupt();
         }
         preferences.save();
-        logbook.close();
+        opening.thenAccept(Logbook::close);
     }
 }

@@ -1,5 +1,6 @@
 package zebrawood.desktop.figure;
 
+import java.util.List;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.shape.StrokeLineJoin;
@@ -62,11 +63,12 @@ public final class CanvasPen extends Pen {
     @Override
     public void text(double x, double y, String text, Lettering lettering, Tone tone, Anchor anchor) {
         canvas.setFill(look.paint(tone));
-        double at = anchor.start(x, textWidth(text, lettering));
-        for (Scripts.Run run : Scripts.runs(text)) {
+        double at = anchor == Anchor.START ? x : anchor.start(x, textWidth(text, lettering));
+        List<Scripts.Run> runs = Scripts.runs(text);
+        for (Scripts.Run run : runs) {
             canvas.setFont(look.font(lettering, run.script()));
             canvas.fillText(run.text(), at, y);
-            at += look.textWidth(run.text(), lettering);
+            at += runs.size() == 1 ? 0 : look.textWidth(run.text(), lettering);
         }
     }
 

@@ -1,5 +1,7 @@
 package zebrawood.desktop.figure;
 
+import java.util.ArrayList;
+import java.util.List;
 import zebrawood.desktop.theme.Lettering;
 import zebrawood.desktop.theme.Tone;
 
@@ -40,6 +42,32 @@ public abstract class Pen {
 
     public final void text(double x, double y, String text, Lettering lettering, Tone tone) {
         text(x, y, text, lettering, tone, Anchor.START);
+    }
+
+    /** A text shortened at its end so that it fits into a width. */
+    public final String fitting(String text, double width, Lettering lettering) {
+        String fit = text;
+        while (fit.length() > 4 && textWidth(fit, lettering) > width) {
+            fit = fit.substring(0, fit.length() - 5).strip() + "...";
+        }
+        return fit;
+    }
+
+    /** A text as lines that fit into a width; only a word wider than that is shortened. */
+    public final List<String> wrapped(String text, double width, Lettering lettering) {
+        List<String> lines = new ArrayList<>();
+        String line = "";
+        for (String word : text.split(" ")) {
+            String longer = line.isEmpty() ? word : line + " " + word;
+            if (!line.isEmpty() && textWidth(longer, lettering) > width) {
+                lines.add(line);
+                line = fitting(word, width, lettering);
+            } else {
+                line = longer;
+            }
+        }
+        lines.add(line);
+        return lines;
     }
 
     /** A tolerance or what is in focus: a sand band, or hatching where tints cannot be seen. */

@@ -20,6 +20,11 @@ public final class Shapes {
         };
     }
 
+    /** The same in a square of so many px; a small one is drawn larger where tinted eyewear is worn. */
+    public static void mark(Pen pen, StopState state, double x, double y, double size) {
+        state(pen, state, x, y, size / 20 * (pen.hatches() && size < 28 ? 1.25 : 1));
+    }
+
     /** Draws the shape of a state with its middle at (x, y). */
     public static void state(Pen pen, StopState state, double x, double y, double scale) {
         Tone tone = tone(state);

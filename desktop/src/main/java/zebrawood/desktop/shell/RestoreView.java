@@ -38,7 +38,7 @@ public final class RestoreView {
      * @param done hears whether the logbook was restored
      */
     public RestoreView(Restore restore, String found, Desk.Sitting sitting, Consumer<Boolean> done) {
-        Fonts.load();
+        Fonts.loadAll();
         this.restore = restore;
         this.sitting = sitting;
         this.done = done;

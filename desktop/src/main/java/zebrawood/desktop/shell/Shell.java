@@ -1,12 +1,12 @@
 package zebrawood.desktop.shell;
 
 import java.io.File;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.geometry.Pos;
@@ -22,11 +22,13 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
+import javafx.util.Duration;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Help;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.safety.FirstLight;
+import zebrawood.core.units.Days;
 import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.bench.DrawingSurface;
 import zebrawood.desktop.bench.Notice;
@@ -55,7 +57,8 @@ import zebrawood.logbook.store.TapeFilter;
 /** The window's keys and commands, and the ways from one view to another; what stands round every view is the {@link Frame}. */
 public final class Shell implements Navigator {
 
-    private static final DateTimeFormatter TODAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
+    private static final Duration SEEN = Duration.millis(200);
+    private static final String READING = "The logbook is still being read; a moment.";
     private static final Help GENERAL = new Help(
             List.of("Nothing but the machine in front of you."),
             List.of("Open the most urgent line on the Shop page.", "Do what the Slip says in large type, type what you read, and record it.",
@@ -132,19 +135,41 @@ public final class Shell implements Navigator {
     public void shop() {
         ShopPage page = new ShopPage(desk, this);
         put(page, "Shop");
-        int count = desk.machines().get().size();
-        frame.heads(shopName, count == 1 ? "1 machine" : count + " machines", "");
-        shopFoot();
-        Platform.runLater(page::begin);
+        shopHeads();
+        if (desk.isRead()) {
+            Platform.runLater(page::begin);
+        }
     }
 
-    private void shopFoot() {
+    /** The logbook has been read: what waited for it is filled; what only other views need is loaded once that is seen. */
+    void read() {
+        PauseTransition seen = new PauseTransition(SEEN);
+        seen.setOnFinished(event -> Fonts.loadAll());
+        seen.play();
+        if (page() instanceof ShopPage page) {
+            shopHeads();
+            Platform.runLater(page::begin);
+        }
+    }
+
+    private void shopHeads() {
+        if (!desk.isRead()) {
+            frame.heads(shopName, "", "");
+            frame.foot("", false, Optional.empty());
+            return;
+        }
+        int count = desk.machines().get().size();
+        frame.heads(shopName, count == 1 ? "1 machine" : count + " machines", "");
         frame.foot(desk.logbook().whyReadOnly().map(why -> "Open for reading only: " + why + ".")
                         .orElse("Everything here follows from the logbook: " + LogbookPage.count(desk.head().get()) + "."), false,
-                Optional.of(new SimpleStringProperty(TODAY.format(desk.local(desk.now())))));
+                Optional.of(new SimpleStringProperty(Days.full(desk.local(desk.now()).toLocalDate()))));
     }
 
     private void route() {
+        if (!desk.isRead()) {
+            tell(READING);
+            return;
+        }
         Optional<String> id = machineId.or(() -> desk.machines().get().stream().findFirst().map(MachineStatus::machineId));
         if (id.isEmpty()) {
             addMachine();
@@ -262,7 +287,7 @@ public final class Shell implements Navigator {
         if (at.isPresent() && !(page() instanceof ShopPage)) {
             then.accept(at.get());
         } else if (desk.machines().get().isEmpty()) {
-            tell("Add a machine first.");
+            tell(desk.isRead() ? "Add a machine first." : READING);
         } else if (desk.machines().get().size() == 1) {
             then.accept(desk.machines().get().get(0).machineId());
         } else {

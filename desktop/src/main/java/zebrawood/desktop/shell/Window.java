@@ -1,11 +1,9 @@
 package zebrawood.desktop.shell;
 
-import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.geometry.Rectangle2D;
 import javafx.stage.Screen;
 import javafx.stage.Stage;
-import javafx.util.Duration;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Preferences;
 
@@ -14,7 +12,6 @@ public final class Window {
 
     private static final double WIDTH = 1280;
     private static final double HEIGHT = 800;
-    private static final double PATIENCE_MS = 600;
 
     private final Desk desk;
     private final Shell shell;
@@ -43,23 +40,13 @@ public final class Window {
         return shell;
     }
 
-    /**
-     * Opens on the Shop page, filled where the logbook is read by then, else saying that it is being read;
-     * {@code then} runs when it is filled.
-     */
+    /** Opens on the Shop page, which says that the logbook is being read until it is; {@code then} runs when it is filled. */
     public void open(Runnable then) {
-        PauseTransition patience = new PauseTransition(Duration.millis(PATIENCE_MS));
-        patience.setOnFinished(event -> show());
         desk.refresh(() -> {
-            patience.stop();
-            show();
+            shell.read();
             then.run();
             desk.watch();
         });
-        patience.play();
-    }
-
-    private void show() {
         shell.shop();
         stage.show();
         stage.requestFocus();

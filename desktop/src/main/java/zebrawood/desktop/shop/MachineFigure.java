@@ -53,7 +53,12 @@ public final class MachineFigure {
 
     /** @param pxPerMm the scale that all machines share */
     public static Figure of(Plate plate, double pxPerMm) {
-        return (pen, width, height) -> new MachineFigure(pen, width / 2, height, widthMm(plate), heightMm(plate), pxPerMm).draw(plate);
+        return (pen, width, height) -> draw(pen, width / 2, height, plate, pxPerMm);
+    }
+
+    /** Draws one whose feet stand on the floor with their middle at x. */
+    static void draw(Pen pen, double x, double floor, Plate plate, double pxPerMm) {
+        new MachineFigure(pen, x, floor, widthMm(plate), heightMm(plate), pxPerMm).draw(plate);
     }
 
     private void draw(Plate plate) {

@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
@@ -41,7 +42,6 @@ import zebrawood.desktop.theme.Tone;
  */
 public final class ShopPage extends HBox {
 
-    private static final double FLOOR = 210;
     private static final double LARGEST_SCALE = 0.108;
     private static final double SMALLEST_SCALE = 0.05;
     private static final double STAND_GAP = 16;
@@ -51,10 +51,10 @@ public final class ShopPage extends HBox {
 
     private final Desk desk;
     private final Navigator navigator;
-    private final MachineList list;
     private final Floor floor;
-    private final ScrollPane floorScroll = new ScrollPane();
+    private final StackPane floorPlace = new StackPane();
     private final VBox next = new VBox();
+    private Optional<MachineList> list = Optional.empty();
     private final Label heading = Words.label("", "title");
     private final Button add = new Button("Add a machine");
     private final ChangeListener<List<MachineStatus>> onMachines = (value, before, now) -> showAll();
@@ -64,7 +64,6 @@ public final class ShopPage extends HBox {
         this.desk = desk;
         this.navigator = navigator;
         this.floor = new Floor();
-        this.list = new MachineList(desk, this::show, machine -> navigator.stop(machine.machineId(), Floor.start(machine)));
         add.setId("add-machine");
         add.getStyleClass().setAll("button", "outline");
         add.setOnAction(event -> navigator.addMachine());
@@ -74,24 +73,22 @@ public final class ShopPage extends HBox {
         VBox words = new VBox(2, heading, Words.label("Machines stand at one scale. Shape and word say how each one stands.", "caption"));
         HBox head = new HBox(12, words, gap, add);
         head.setPadding(new Insets(16, 28, 0, 28));
-        floorScroll.setContent(floor);
-        floorScroll.setFitToHeight(true);
-        floorScroll.setPannable(true);
-        floorScroll.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        floorScroll.setMinHeight(FLOOR + 144);
-        floorScroll.setPrefHeight(FLOOR + 144);
-        floorScroll.setFocusTraversable(false);
-        floorScroll.viewportBoundsProperty().addListener((value, before, now) -> floor.available(now.getWidth()));
+        floorPlace.setMinHeight(Stand.HEIGHT + 14);
+        floorPlace.setMaxHeight(Stand.HEIGHT + 14);
+        floorPlace.setMinWidth(0);
+        floorPlace.setAlignment(Pos.TOP_LEFT);
+        floorPlace.getChildren().add(floor);
         next.setPadding(new Insets(0, 28, 12, 28));
         ScrollPane nextScroll = new ScrollPane(next);
         nextScroll.setFitToWidth(true);
         nextScroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         nextScroll.setFocusTraversable(false);
         VBox.setVgrow(nextScroll, Priority.ALWAYS);
-        VBox page = new VBox(head, floorScroll, nextScroll);
+        VBox page = new VBox(head, floorPlace, nextScroll);
         page.setMinWidth(300);
+        page.widthProperty().addListener((value, before, now) -> floor.available(now.doubleValue()));
         HBox.setHgrow(page, Priority.ALWAYS);
-        getChildren().addAll(list, page);
+        getChildren().add(page);
         desk.machines().addListener(new WeakChangeListener<>(onMachines));
         desk.units().addListener(new WeakChangeListener<>(onUnits));
         showAll();
@@ -99,22 +96,18 @@ public final class ShopPage extends HBox {
 
     /** Puts the focus into the search, where the shop is large enough to have one. */
     public boolean search() {
-        if (list.isVisible()) {
-            list.search();
-        }
-        return list.isVisible();
+        list.ifPresent(MachineList::search);
+        return list.isPresent();
     }
 
     private void showAll() {
         List<MachineStatus> machines = desk.machines().get();
-        boolean many = machines.size() > FEW;
-        list.setVisible(many);
-        list.setManaged(many);
-        if (many) {
-            list.show(machines);
-        } else {
-            show(machines);
+        if (machines.size() > FEW && list.isEmpty()) {
+            MachineList made = new MachineList(desk, this::show, machine -> navigator.stop(machine.machineId(), Stand.start(machine)));
+            list = Optional.of(made);
+            getChildren().add(0, made);
         }
+        list.ifPresentOrElse(made -> made.show(machines), () -> show(machines));
     }
 
     /** Puts the focus on the most urgent line. */
@@ -153,7 +146,7 @@ public final class ShopPage extends HBox {
         }
         boolean first = true;
         for (Todo item : todo.subList(0, Math.min(ROWS, todo.size()))) {
-            next.getChildren().add(row(item, first));
+            next.getChildren().add(NextRow.of(desk, navigator, item, first));
             first = false;
         }
         if (todo.size() > ROWS) {
@@ -169,40 +162,18 @@ public final class ShopPage extends HBox {
         return ids.distinct().limit(ON_FLOOR).map(byId::get).toList();
     }
 
-    private Button row(Todo item, boolean first) {
-        Label name = Words.label(item.machine(), "bold", "next-name");
-        name.setMinWidth(first ? 96 : 80);
-        Label sentence = Words.label(item.action().in(desk.units().get()), "sentence");
-        sentence.setMinWidth(80);
-        sentence.setWrapText(first);
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        Label stop = Words.label(item.stopTitle(), "quiet");
-        stop.setMinWidth(90);
-        stop.visibleProperty().bind(widthProperty().greaterThan(1000));
-        stop.managedProperty().bind(stop.visibleProperty());
-        Label minutes = Words.label(item.minutes() == 0 ? "" : item.minutes() + " min", "quiet");
-        minutes.setMinWidth(60);
-        minutes.setAlignment(Pos.CENTER_RIGHT);
-        Label when = Words.label(item.when(), "quiet");
-        when.setMinWidth(110);
-        when.setAlignment(Pos.CENTER_RIGHT);
-        HBox content = new HBox(12, Slip.mark(desk.look(), item.shape(), first ? 28 : 22), name, sentence, gap, stop, minutes, when);
-        content.setAlignment(Pos.CENTER_LEFT);
-        Button row = new Button();
-        row.setGraphic(content);
-        row.setId("next-" + item.machine().toLowerCase(Locale.ROOT) + "-" + item.stop());
-        row.getStyleClass().setAll("button", "next-row");
-        if (first) {
-            row.getStyleClass().add("first");
-            row.setPrefHeight(68);
-            row.setMaxHeight(68);
+    /** Lets the floor be moved sideways, once it is wider than its place. */
+    private void scrolls() {
+        if (floorPlace.getChildren().get(0) instanceof ScrollPane) {
+            return;
         }
-        row.setMaxWidth(Double.MAX_VALUE);
-        row.setAccessibleText(item.machine() + ": " + sentence.getText());
-        content.prefWidthProperty().bind(row.widthProperty().subtract(12));
-        row.setOnAction(event -> item.entry().ifPresentOrElse(entry -> navigator.entry(item.machineId(), entry), () -> navigator.stop(item.machineId(), item.stop())));
-        return row;
+        ScrollPane scroll = new ScrollPane();
+        floorPlace.getChildren().setAll(scroll);
+        scroll.setContent(floor);
+        scroll.setFitToHeight(true);
+        scroll.setPannable(true);
+        scroll.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setFocusTraversable(false);
     }
 
     /** The floor, and on it a stand for each machine. */
@@ -226,7 +197,7 @@ public final class ShopPage extends HBox {
         private void arrange() {
             double tallest = machines.stream().mapToDouble(m -> MachineFigure.heightMm(m.plate())).max().orElse(1000);
             double least = Math.max(128, Math.min(176, (available - 56) / Math.max(1, machines.size()) * 0.97));
-            double scale = Math.min(LARGEST_SCALE, (FLOOR - 20) / tallest);
+            double scale = Math.min(LARGEST_SCALE, (Stand.FLOOR - 20) / tallest);
             while (machines.size() <= FEW && scale > SMALLEST_SCALE && wide(scale, least) > available - 56) {
                 scale *= 0.98;
             }
@@ -234,27 +205,30 @@ public final class ShopPage extends HBox {
             ground.setManaged(false);
             double x = 28;
             double spread = machines.isEmpty() ? 0 : Math.max(0, (available - 56 - wide(scale, least)) / machines.size());
-            floorScroll.setVisible(!machines.isEmpty());
-            floorScroll.setManaged(!machines.isEmpty());
+            floorPlace.setVisible(!machines.isEmpty());
+            floorPlace.setManaged(!machines.isEmpty());
             add.setVisible(!machines.isEmpty());
             for (MachineStatus machine : machines) {
                 double width = Math.max(least, MachineFigure.widthMm(machine.plate()) * scale + STAND_GAP) + spread;
-                Node stand = stand(machine, scale, width);
+                Button stand = Stand.of(desk, navigator, machine, scale, width);
                 stand.relocate(x, 0);
                 getChildren().add(stand);
                 x += width;
             }
             double whole = Math.max(available, x + 28);
-            setPrefSize(whole, FLOOR + 140);
-            setMinSize(whole, FLOOR + 140);
+            setPrefSize(whole, Stand.HEIGHT + 10);
+            setMinSize(whole, Stand.HEIGHT + 10);
+            if (whole > available + 1) {
+                scrolls();
+            }
             double metre = 1000 * scale;
             ground.show((pen, width, height) -> {
-                pen.line(28, FLOOR, width - 28, FLOOR, Stroke.of(Tone.INK, 1.5));
+                pen.line(28, Stand.FLOOR, width - 28, Stand.FLOOR, Stroke.of(Tone.INK, 1.5));
                 for (double at = 30; at < width - 32; at += 14) {
-                    pen.line(at, FLOOR + 8, at + 6, FLOOR, Stroke.of(Tone.HAIRLINE, 1));
+                    pen.line(at, Stand.FLOOR + 8, at + 6, Stand.FLOOR, Stroke.of(Tone.HAIRLINE, 1));
                 }
                 if (!machines.isEmpty()) {
-                    double y = FLOOR + 20;
+                    double y = Stand.FLOOR + 20;
                     pen.line(28, y, 28 + metre, y, Stroke.of(Tone.QUIET, 1));
                     pen.line(28, y - 4, 28, y + 4, Stroke.of(Tone.QUIET, 1));
                     pen.line(28 + metre, y - 4, 28 + metre, y + 4, Stroke.of(Tone.QUIET, 1));
@@ -271,44 +245,8 @@ public final class ShopPage extends HBox {
 
         @Override
         protected void layoutChildren() {
-            ground.resizeRelocate(0, 0, getWidth(), FLOOR + 40);
+            ground.resizeRelocate(0, 0, getWidth(), Stand.FLOOR + 40);
             super.layoutChildren();
-        }
-
-        private Button stand(MachineStatus machine, double scale, double width) {
-            DrawingSurface drawing = new DrawingSurface(desk.look());
-            drawing.show(MachineFigure.of(machine.plate(), scale), machine.plate().family().words());
-            drawing.setMinHeight(FLOOR - 3);
-            drawing.setMaxHeight(FLOOR - 3);
-            drawing.setPrefWidth(width - 4);
-            Label name = Words.label(machine.plate().name(), "stand-name");
-            String kind = machine.plate().family().words() + machine.plate().place().map(place -> ", " + place).orElse("");
-            Label family = Words.label(kind, "caption");
-            Label state = Words.label(machine.state().word(), "bold", Slip.toneStyle(Shapes.tone(machine.state().shape())));
-            HBox how = new HBox(6, Slip.mark(desk.look(), machine.state().shape(), 20), state);
-            how.setAlignment(Pos.CENTER);
-            Label detail = Words.label(machine.detail(), "small");
-            VBox words = new VBox(2, name, family, how, detail);
-            words.setAlignment(Pos.TOP_CENTER);
-            words.setPadding(new Insets(30, 0, 4, 0));
-            VBox.setMargin(how, new Insets(5, 0, 0, 0));
-            VBox content = new VBox(drawing, words);
-            content.setAlignment(Pos.TOP_CENTER);
-            Button stand = new Button();
-            stand.setGraphic(new StackPane(content));
-            stand.setId("machine-" + machine.plate().name().toLowerCase(Locale.ROOT));
-            stand.getStyleClass().setAll("button", "flat");
-            stand.setPrefWidth(width);
-            stand.setMaxWidth(width);
-            stand.setAccessibleText(machine.plate().name() + ", " + machine.state().word() + ", " + machine.detail());
-            stand.setOnAction(event -> navigator.stop(machine.machineId(), start(machine)));
-            return stand;
-        }
-
-        /** The stop that one would go to: what is next, else the first. */
-        private static String start(MachineStatus machine) {
-            return machine.todo().stream().findFirst().map(Todo::stop)
-                    .orElseGet(() -> machine.stops().isEmpty() ? FirstLight.ID : machine.stops().get(0).card().id());
         }
     }
 }

@@ -1,21 +1,49 @@
 package zebrawood.desktop.theme;
 
 import java.io.InputStream;
-import java.util.HashMap;
-import java.util.Map;
+import java.util.EnumSet;
+import java.util.Set;
 import javafx.scene.text.Font;
+import javafx.scene.text.FontWeight;
 
-/** The fonts that ship with the program. */
+/** The fonts that ship with the program; each is loaded when it is first needed. */
 public final class Fonts {
 
-    private static final Map<String, Font> MADE = new HashMap<>();
+    private static final Set<Face> LOADED = EnumSet.noneOf(Face.class);
+
+    private enum Face {
+        COCKPIT("B612", "B612-Regular", "B612-Bold"),
+        MONO("B612 Mono", "B612Mono-Regular"),
+        WIDER("DejaVu Sans", "DejaVuSans", "DejaVuSans-Bold");
+
+        private final String family;
+        private final String[] files;
+
+        Face(String family, String... files) {
+            this.family = family;
+            this.files = files;
+        }
+    }
 
     private Fonts() {}
 
-    /** Makes the shipped fonts known to the toolkit, so that CSS can name them. */
+    /** Makes the face that all text is set in known to the toolkit, so that CSS can name it. */
     public static void load() {
-        for (String file : new String[] {"B612-Regular", "B612-Bold", "B612Mono-Regular", "DejaVuSans", "DejaVuSans-Bold"}) {
-            Font.loadFont(file(file), 13);
+        load(Face.COCKPIT);
+    }
+
+    /** The same for the faces that few views need. */
+    public static void loadAll() {
+        for (Face face : Face.values()) {
+            load(face);
+        }
+    }
+
+    private static synchronized void load(Face face) {
+        if (LOADED.add(face)) {
+            for (String name : face.files) {
+                Font.loadFont(file(name), 13);
+            }
         }
     }
 
@@ -24,15 +52,12 @@ public final class Fonts {
         return Fonts.class.getResourceAsStream("/zebrawood/desktop/font/" + name + ".ttf");
     }
 
-    static synchronized Font font(Lettering lettering, Scripts.Script script, double size) {
-        String name = switch (script) {
-            case COCKPIT -> lettering.isMono() ? "B612Mono-Regular" : lettering.isBold() ? "B612-Bold" : "B612-Regular";
-            case WIDER -> lettering.isBold() ? "DejaVuSans-Bold" : "DejaVuSans";
-            case SYSTEM -> "";
-        };
-        return MADE.computeIfAbsent(name + size, key -> {
-            Font font = name.isEmpty() ? Font.font("System", size) : Font.loadFont(file(name), size);
-            return font == null ? Font.font(size) : font;
-        });
+    static Font font(Lettering lettering, Scripts.Script script, double size) {
+        if (script == Scripts.Script.SYSTEM) {
+            return Font.font("System", size);
+        }
+        Face face = script == Scripts.Script.WIDER ? Face.WIDER : lettering.isMono() ? Face.MONO : Face.COCKPIT;
+        load(face);
+        return Font.font(face.family, lettering.isBold() ? FontWeight.BOLD : FontWeight.NORMAL, size);
     }
 }

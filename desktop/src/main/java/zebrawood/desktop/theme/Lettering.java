@@ -9,6 +9,10 @@ public enum Lettering {
     TEXT,
     TEXT_BOLD,
     READING,
+    ROW,
+    ROW_BOLD,
+    NAME,
+    LEAD,
     HEAD,
     ACT,
     TITLE,
@@ -25,6 +29,6 @@ public enum Lettering {
     }
 
     public boolean isBold() {
-        return this == TEXT_BOLD || this == HEAD || this == ACT || this == TITLE;
+        return this == TEXT_BOLD || this == ROW_BOLD || this == NAME || this == LEAD || this == HEAD || this == ACT || this == TITLE;
     }
 }

@@ -1,17 +1,22 @@
 package zebrawood.logbook.store;
 
 import java.sql.SQLException;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import zebrawood.core.entry.Entry;
+import zebrawood.core.procedure.Verdict;
 
 /** Reads entries from their bytes; the ones read last are kept, as entries never change. */
 final class Entries {
 
     private static final int KEPT = 4_000;
-    private static final int SOME_CORRECTED = 1;
+    private static final String COUNTING = "where machine_id = ? and stop = ? and number = (select max(number) from entry there"
+            + " where there.machine_id = entry.machine_id and there.stop = entry.stop and there.stands_at = entry.stands_at)";
+    private static final String SATISFYING = Stream.of(Verdict.values()).filter(Verdict::satisfies).map(verdict -> "'" + verdict.name() + "'").collect(Collectors.joining(", "));
 
     private final EntryBytes codec;
     private final Map<String, Entry> known = new LinkedHashMap<>(256, 0.75f, true) {
@@ -34,25 +39,13 @@ final class Entries {
 
     /** The newest readings of a stop, of each row of corrections only the newest; the newest place first. */
     List<Entry> counting(Rows rows, String machineId, String stop, int most) throws SQLException {
-        for (int wanted = most + SOME_CORRECTED; ; wanted *= 2) {
-            List<Entry> all = of(rows, "where machine_id = ? and stop = ? order by stands_at desc, number desc limit ?", machineId, stop, wanted);
-            List<Entry> counting = counting(all);
-            if (counting.size() >= most || all.size() < wanted) {
-                return counting.subList(0, Math.min(most, counting.size()));
-            }
-        }
+        return of(rows, COUNTING + " order by stands_at desc limit ?", machineId, stop, most);
     }
 
-    private static List<Entry> counting(List<Entry> newestFirst) {
-        List<Entry> counting = new ArrayList<>();
-        int standsAt = Integer.MAX_VALUE;
-        for (Entry entry : newestFirst) {
-            if (entry.standsAt() != standsAt) {
-                counting.add(entry);
-                standsAt = entry.standsAt();
-            }
-        }
-        return counting;
+    /** The newest of them that stands before a place and satisfies what is required. */
+    Optional<Entry> satisfying(Rows rows, String machineId, String stop, int before) throws SQLException {
+        return of(rows, COUNTING + " and stands_at < ? and verdict in (" + SATISFYING + ") order by stands_at desc limit 1", machineId, stop, before)
+                .stream().findFirst();
     }
 
     synchronized Entry read(String hash, byte[] bytes) {

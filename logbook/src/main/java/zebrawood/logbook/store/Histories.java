@@ -16,7 +16,6 @@ import zebrawood.core.difference.Moment;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
-import zebrawood.core.procedure.Verdict;
 import zebrawood.core.route.History;
 import zebrawood.core.safety.Bar;
 import zebrawood.core.safety.FirstLight;
@@ -129,22 +128,10 @@ final class Histories {
     /** The newest reading of a stop that counts, and the newest that passed where that is another one. */
     private List<Entry> newest(Rows rows, String machineId, String stop) throws SQLException {
         List<Entry> found = new ArrayList<>(entries.counting(rows, machineId, stop, 1));
-        if (!found.isEmpty() && !verdict(found.get(0)).satisfies()) {
-            int before = found.get(0).standsAt();
-            for (int many = 8; ; many *= 4) {
-                List<Entry> more = entries.counting(rows, machineId, stop, many);
-                Optional<Entry> passed = more.stream().filter(entry -> entry.standsAt() < before && verdict(entry).satisfies()).findFirst();
-                passed.ifPresent(found::add);
-                if (passed.isPresent() || more.size() < many) {
-                    break;
-                }
-            }
+        if (!found.isEmpty() && !((Body.Measured) found.get(0).body()).verdict().satisfies()) {
+            entries.satisfying(rows, machineId, stop, found.get(0).standsAt()).ifPresent(found::add);
         }
         return found;
-    }
-
-    private static Verdict verdict(Entry entry) {
-        return ((Body.Measured) entry.body()).verdict();
     }
 
     /**
