@@ -1,11 +1,18 @@
 package zebrawood.benchmarks;
 
+import java.util.logging.Level;
+import java.util.logging.Logger;
+
 /** {@code ./zebrawood bench WORD}: runs one benchmark and prints its figures. */
 public final class Bench {
+
+    /** held, so that its level is */
+    private static final Logger MIGRATIONS = Logger.getLogger("org.flywaydb");
 
     private Bench() {}
 
     public static void main(String[] words) throws Exception {
+        MIGRATIONS.setLevel(Level.WARNING);
         String word = words.length == 0 ? "" : words[0];
         boolean kept;
         switch (word) {

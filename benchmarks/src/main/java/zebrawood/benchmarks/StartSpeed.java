@@ -64,7 +64,8 @@ final class StartSpeed {
     private static List<String> prepared(Path archive, Path jar, String main, Path shop) throws IOException, InterruptedException {
         List<String> libraries = List.of(System.getProperty("java.class.path").split(File.pathSeparator)).stream().filter(path -> path.endsWith(".jar")).toList();
         String classes = String.join(File.pathSeparator, libraries) + File.pathSeparator + jar;
-        List<String> options = List.of("-Xmx768m", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-Xshare:auto", "-Dprism.order=sw", "-Dfile.encoding=UTF-8", "-Dsun.reflect.inflationThreshold=1000", "-cp", classes);
+        List<String> options = List.of("-Xmx768m", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-Xshare:auto", "-Dprism.order=sw", "-Dfile.encoding=UTF-8", "-Dsun.reflect.inflationThreshold=1000",
+                "-Dorg.sqlite.lib.path=" + System.getProperty("org.sqlite.lib.path", ""), "-cp", classes);
         List<String> making = new ArrayList<>(List.of(tool("java"), "-XX:ArchiveClassesAtExit=" + archive));
         making.addAll(options);
         making.addAll(List.of(Archived.class.getName(), main, shop.toString()));

@@ -31,7 +31,7 @@ public record SettingsReadings(
     }
 
     private static boolean hasSetting(String text) {
-        return !SettingsText.parse(text).settings().isEmpty();
+        return SettingsText.holdsSetting(text);
     }
 
     Dialect dialectOrDefault() {

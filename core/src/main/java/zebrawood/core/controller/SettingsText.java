@@ -1,6 +1,7 @@
 package zebrawood.core.controller;
 
 import java.util.ArrayList;
+import java.util.Iterator;
 import java.util.List;
 import java.util.SortedMap;
 import java.util.SortedSet;
@@ -31,30 +32,28 @@ public record SettingsText(SortedMap<Integer, Double> settings, SortedSet<Intege
         SortedSet<Integer> repeated = new TreeSet<>();
         List<UnreadLine> unread = new ArrayList<>();
         int number = 0;
-        for (int start = 0; start < text.length(); ) {
-            int end = endOfLine(text, start);
-            String line = text.substring(start, end);
+        for (Iterator<String> lines = text.lines().iterator(); lines.hasNext(); ) {
+            String line = lines.next();
             number++;
             Matcher setting = SETTING.matcher(line.strip());
-            double value = setting.matches() ? Double.parseDouble(setting.group(2)) : Double.NaN;
-            if (Double.isFinite(value)) {
+            if (isSetting(setting)) {
                 int key = Integer.parseInt(setting.group(1));
-                if (settings.put(key, value) != null) {
+                if (settings.put(key, Double.parseDouble(setting.group(2))) != null) {
                     repeated.add(key);
                 }
             } else {
                 unread.add(new UnreadLine(number, line));
             }
-            start = end + (text.startsWith("\r\n", end) ? 2 : 1);
         }
         return new SettingsText(settings, repeated, unread);
     }
 
-    private static int endOfLine(String text, int start) {
-        int at = start;
-        while (at < text.length() && text.charAt(at) != '\n' && text.charAt(at) != '\r') {
-            at++;
-        }
-        return at;
+    /** Whether any line of a text is a setting. */
+    static boolean holdsSetting(String text) {
+        return text.lines().anyMatch(line -> isSetting(SETTING.matcher(line.strip())));
+    }
+
+    private static boolean isSetting(Matcher line) {
+        return line.matches() && Double.isFinite(Double.parseDouble(line.group(2)));
     }
 }

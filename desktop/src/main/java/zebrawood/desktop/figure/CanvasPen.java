@@ -67,7 +67,7 @@ public final class CanvasPen extends Pen {
         List<Scripts.Run> runs = Scripts.runs(text);
         for (Scripts.Run run : runs) {
             canvas.setFont(look.font(lettering, run.script()));
-            canvas.fillText(run.text(), at, y);
+            canvas.fillText(run.text(), Math.round(at), y);
             at += runs.size() == 1 ? 0 : look.textWidth(run.text(), lettering);
         }
     }

@@ -2,13 +2,17 @@ package zebrawood.desktop.shop;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.scene.control.Button;
 import zebrawood.core.route.Todo;
+import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.bench.DrawingSurface;
 import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
 import zebrawood.desktop.figure.Anchor;
+import zebrawood.desktop.figure.Figure;
 import zebrawood.desktop.figure.Pen;
 import zebrawood.desktop.figure.Shapes;
 import zebrawood.desktop.theme.Lettering;
@@ -38,9 +42,9 @@ final class NextRow {
 
     /** @param first whether it is the most urgent one, drawn larger */
     static Button of(Desk desk, Navigator navigator, Todo todo, boolean first) {
-        NextRow line = new NextRow(todo, Words.together(todo.action().in(desk.units().get())), first);
+        NextRow line = line(todo, desk.units().get(), first);
         DrawingSurface drawing = new DrawingSurface(desk.look());
-        drawing.show(line::draw, line.words());
+        drawing.show(line::draw, "");
         drawing.setMinHeight(line.height() - 4);
         drawing.setMaxHeight(line.height() - 4);
         Button row = new Button();
@@ -57,6 +61,15 @@ final class NextRow {
         return row;
     }
 
+    /** The same line as a drawing. */
+    static Figure figure(Todo todo, UnitChoice units, boolean first) {
+        return line(todo, units, first)::draw;
+    }
+
+    private static NextRow line(Todo todo, UnitChoice units, boolean first) {
+        return new NextRow(todo, Words.together(todo.action().in(units)), first);
+    }
+
     private double height() {
         return first ? FIRST_HEIGHT : HEIGHT;
     }
@@ -66,7 +79,9 @@ final class NextRow {
     }
 
     private String words() {
-        return String.join(", ", List.of(todo.machine() + ": " + sentence, todo.stopTitle(), minutes(), todo.when()));
+        return Stream.of(todo.machine() + ": " + sentence, todo.stopTitle(), minutes(), todo.when())
+                .filter(part -> !part.isEmpty())
+                .collect(Collectors.joining(", "));
     }
 
     private void draw(Pen pen, double width, double height) {

@@ -201,8 +201,9 @@ public final class ShopPage extends HBox {
             while (machines.size() <= FEW && scale > SMALLEST_SCALE && wide(scale, least) > available - 56) {
                 scale *= 0.98;
             }
-            getChildren().setAll(ground);
+            getChildren().clear();
             ground.setManaged(false);
+            ground.setMouseTransparent(true);
             double x = 28;
             double spread = machines.isEmpty() ? 0 : Math.max(0, (available - 56 - wide(scale, least)) / machines.size());
             floorPlace.setVisible(!machines.isEmpty());
@@ -215,6 +216,7 @@ public final class ShopPage extends HBox {
                 getChildren().add(stand);
                 x += width;
             }
+            getChildren().add(ground);
             double whole = Math.max(available, x + 28);
             setPrefSize(whole, Stand.HEIGHT + 10);
             setMinSize(whole, Stand.HEIGHT + 10);

@@ -9,6 +9,7 @@ import zebrawood.desktop.bench.DrawingSurface;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
 import zebrawood.desktop.figure.Anchor;
+import zebrawood.desktop.figure.Figure;
 import zebrawood.desktop.figure.Pen;
 import zebrawood.desktop.figure.Shapes;
 import zebrawood.desktop.theme.Lettering;
@@ -37,7 +38,7 @@ final class Stand {
     static Button of(Desk desk, Navigator navigator, MachineStatus machine, double scale, double width) {
         DrawingSurface drawing = new DrawingSurface(desk.look());
         String words = machine.plate().name() + ", " + machine.state().word() + ", " + machine.detail();
-        drawing.show(new Stand(machine, scale)::draw, words);
+        drawing.show(figure(machine, scale), "");
         drawing.setMinSize(width - 4, HEIGHT);
         drawing.setMaxSize(width - 4, HEIGHT);
         Button stand = new Button();
@@ -49,6 +50,11 @@ final class Stand {
         stand.setAccessibleText(words);
         stand.setOnAction(event -> navigator.stop(machine.machineId(), start(machine)));
         return stand;
+    }
+
+    /** The same without what one presses. */
+    static Figure figure(MachineStatus machine, double scale) {
+        return new Stand(machine, scale)::draw;
     }
 
     /** The stop that one would go to: what is next, else the first. */

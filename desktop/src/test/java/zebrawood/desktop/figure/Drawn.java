@@ -99,6 +99,9 @@ public final class Drawn extends Pen {
         double size = switch (lettering) {
             case CAPTION -> 11;
             case SMALL -> 12;
+            case ROW, ROW_BOLD -> 14;
+            case NAME -> 18;
+            case LEAD -> 20;
             case READING, HEAD -> 16;
             case ACT -> 24;
             case TITLE -> 22;

@@ -158,16 +158,20 @@ final class Seat implements AutoCloseable {
         });
     }
 
-    /** Whether some label anywhere in the window says this. */
+    /** Whether some label anywhere in the window says this, or a drawing to who has it read out. */
     boolean says(String words) {
         return says(window.shell().scene().getRoot(), words);
     }
 
     private static boolean says(Node node, String words) {
-        if (node instanceof Labeled label && label.getText() != null && label.getText().replace('\u00a0', ' ').contains(words)) {
+        if (node instanceof Labeled label && holds(label.getText(), words) || holds(node.getAccessibleText(), words)) {
             return true;
         }
         return node instanceof Parent parent && parent.getChildrenUnmodifiable().stream().anyMatch(child -> says(child, words));
+    }
+
+    private static boolean holds(String text, String words) {
+        return text != null && text.replace('\u00a0', ' ').contains(words);
     }
 
     /** All words on the screen, for a message. */

@@ -38,7 +38,7 @@ public final class Binder {
      */
     public static <R extends Record> R bind(JsonNode node, Class<R> type) {
         Binder binder = new Binder();
-        Object made = binder.value(node, type, "");
+        Object made = binder.value(node, type, Spot.TOP);
         if (!binder.refusals.isEmpty()) {
             throw new ReadingException(binder.refusals.stream().sorted(Comparator.comparingInt(Binder::rank)).toList());
         }
@@ -55,7 +55,7 @@ public final class Binder {
     }
 
     /** The value, or a stand-in that no constructor takes (NaN, null) when it was refused. */
-    private Object value(JsonNode node, Type type, String path) {
+    private Object value(JsonNode node, Type type, Spot path) {
         if (type instanceof ParameterizedType generic) {
             return generic(node, generic, path);
         }
@@ -89,7 +89,7 @@ public final class Binder {
         return record(node, plain, path);
     }
 
-    private Object generic(JsonNode node, ParameterizedType type, String path) {
+    private Object generic(JsonNode node, ParameterizedType type, Spot path) {
         Type inner = type.getActualTypeArguments()[0];
         Class<?> raw = (Class<?>) type.getRawType();
         if (raw == Optional.class) {
@@ -102,7 +102,7 @@ public final class Binder {
         throw new IllegalArgumentException("no binding for " + type);
     }
 
-    private Object list(JsonNode node, Type inner, String path) {
+    private Object list(JsonNode node, Type inner, Spot path) {
         List<Object> list = new ArrayList<>();
         if (node == null) {
             return list;
@@ -113,47 +113,52 @@ public final class Binder {
         }
         int before = refusals.size();
         for (int i = 0; i < node.size(); i++) {
-            list.add(value(node.get(i), inner, path + "[" + i + "]"));
+            list.add(value(node.get(i), inner, path.item(i)));
         }
         return refusals.size() > before ? null : list;
     }
 
-    private Object map(JsonNode node, Type keys, Type values, String path) {
+    private Object map(JsonNode node, Type keys, Type values, Spot path) {
         Map<Object, Object> map = keys == Integer.class ? new TreeMap<>() : new LinkedHashMap<>();
         if (node != null && node.isObject()) {
             node.fields().forEachRemaining(field -> map.put(
                     keys == Integer.class ? Integer.valueOf(field.getKey()) : field.getKey(),
-                    value(field.getValue(), values, path + "." + field.getKey())));
+                    value(field.getValue(), values, path.field(field.getKey()))));
         }
         return map;
     }
 
-    private Object record(JsonNode node, Class<?> type, String path) {
+    private Object record(JsonNode node, Class<?> type, Spot path) {
         if (!node.isObject()) {
-            refuse(path.isEmpty() ? "$" : path, "must be an object", Refusal.Kind.WRONG);
+            refusals.add(new Refusal(path.isTop() ? "$" : path.toString(), "must be an object", Refusal.Kind.WRONG));
             return null;
         }
         int before = refusals.size();
         Shape shape = Shape.of(type);
-        unknownKeys(node, shape, path);
         List<Shape.Component> components = shape.components();
         Object[] values = new Object[components.size()];
+        int known = 0;
         for (int i = 0; i < values.length; i++) {
             String name = components.get(i).name();
-            values[i] = value(node.get(name), components.get(i).type(), path.isEmpty() ? name : path + "." + name);
+            JsonNode part = node.get(name);
+            known += part == null ? 0 : 1;
+            values[i] = value(part, components.get(i).type(), path.field(name));
+        }
+        if (known < node.size()) {
+            unknownKeys(node, shape, path);
         }
         return make(shape, values, path, before);
     }
 
     /** Runs the constructor even when a component was refused, to hear what it says of the others. */
-    private Object make(Shape shape, Object[] values, String path, int before) {
-        boolean whole = refusals.subList(before, refusals.size()).stream().allMatch(r -> r.kind() == Refusal.Kind.UNKNOWN);
+    private Object make(Shape shape, Object[] values, Spot path, int before) {
+        boolean whole = refusals.size() == before || refusals.subList(before, refusals.size()).stream().allMatch(r -> r.kind() == Refusal.Kind.UNKNOWN);
         try {
             return shape.make(values);
         } catch (ReadingException refused) {
             List<Refusal> mine = refusals.subList(before, refusals.size());
             for (Refusal refusal : refused.refusals()) {
-                Refusal full = path.isEmpty() ? refusal : refusal.under(path);
+                Refusal full = path.isTop() ? refusal : refusal.under(path.toString());
                 boolean told = mine.stream().anyMatch(r -> r.field().equals(full.field())
                         || r.field().startsWith(full.field() + ".") || r.field().startsWith(full.field() + "["));
                 if (!told && (whole || refusal.kind() != Refusal.Kind.TIED)) {
@@ -170,24 +175,25 @@ public final class Binder {
         }
     }
 
-    private static void inOrderOfComponents(List<Refusal> refusals, Shape shape, String path) {
+    private static void inOrderOfComponents(List<Refusal> refusals, Shape shape, Spot path) {
         List<String> names = shape.components().stream().map(Shape.Component::name).toList();
+        int skipped = path.isTop() ? 0 : path.toString().length() + 1;
         refusals.sort(Comparator.comparingInt(refusal -> {
-            String inner = path.isEmpty() ? refusal.field() : refusal.field().substring(path.length() + 1);
+            String inner = refusal.field().substring(skipped);
             return names.indexOf(inner.split("[.\\[]", 2)[0]);
         }));
     }
 
-    private void unknownKeys(JsonNode node, Shape shape, String path) {
+    private void unknownKeys(JsonNode node, Shape shape, Spot path) {
         for (Iterator<String> keys = node.fieldNames(); keys.hasNext(); ) {
             String key = keys.next();
             if (shape.components().stream().noneMatch(component -> component.name().equals(key))) {
-                refuse(path.isEmpty() ? key : path + "." + key, "is not known here", Refusal.Kind.UNKNOWN);
+                refuse(path.field(key), "is not known here", Refusal.Kind.UNKNOWN);
             }
         }
     }
 
-    private double number(JsonNode node, String path) {
+    private double number(JsonNode node, Spot path) {
         if (!node.isNumber()) {
             refuse(path, node.isTextual() ? "text stands where a number is needed" : "a number is needed", Refusal.Kind.WRONG);
             return Double.NaN;
@@ -199,7 +205,7 @@ public final class Binder {
         return node.doubleValue();
     }
 
-    private Optional<Integer> whole(JsonNode node, String path) {
+    private Optional<Integer> whole(JsonNode node, Spot path) {
         double number = number(node, path);
         if (Double.isNaN(number)) {
             return Optional.empty();
@@ -211,7 +217,7 @@ public final class Binder {
         return Optional.of((int) number);
     }
 
-    private Object truth(JsonNode node, String path) {
+    private Object truth(JsonNode node, Spot path) {
         if (!node.isBoolean()) {
             refuse(path, "must be true or false", Refusal.Kind.WRONG);
             return false;
@@ -219,7 +225,7 @@ public final class Binder {
         return node.booleanValue();
     }
 
-    private String text(JsonNode node, String path) {
+    private String text(JsonNode node, Spot path) {
         if (!node.isTextual()) {
             refuse(path, "must be text", Refusal.Kind.WRONG);
             return null;
@@ -244,7 +250,7 @@ public final class Binder {
         return true;
     }
 
-    private Instant instant(JsonNode node, String path) {
+    private Instant instant(JsonNode node, Spot path) {
         try {
             return Instant.parse(node.asText());
         } catch (DateTimeParseException e) {
@@ -253,7 +259,7 @@ public final class Binder {
         }
     }
 
-    private LocalDate day(JsonNode node, String path) {
+    private LocalDate day(JsonNode node, Spot path) {
         try {
             return LocalDate.parse(node.asText());
         } catch (DateTimeParseException e) {
@@ -262,7 +268,7 @@ public final class Binder {
         }
     }
 
-    private Object constant(JsonNode node, Class<?> type, String path) {
+    private Object constant(JsonNode node, Class<?> type, Spot path) {
         Enum<?>[] constants = (Enum<?>[]) type.getEnumConstants();
         for (Enum<?> constant : constants) {
             if (node.isTextual() && Names.of(constant).equals(node.textValue())) {
@@ -273,7 +279,7 @@ public final class Binder {
         return null;
     }
 
-    private Object none(JsonNode node, String path, Object empty) {
+    private Object none(JsonNode node, Spot path, Object empty) {
         if (node != null) {
             refuse(path, "null stands where a value is needed; leave out what is not known", Refusal.Kind.WRONG);
         }
@@ -295,7 +301,7 @@ public final class Binder {
         return type == boolean.class ? (Object) false : null;
     }
 
-    private void refuse(String field, String why, Refusal.Kind kind) {
-        refusals.add(new Refusal(field, why, kind));
+    private void refuse(Spot at, String why, Refusal.Kind kind) {
+        refusals.add(new Refusal(at.toString(), why, kind));
     }
 }

@@ -40,7 +40,7 @@ public final class StrictJson {
             if (first == null) {
                 throw noJson("nothing stands on this line");
             }
-            JsonNode root = reader.value(parser, first, "", 0);
+            JsonNode root = reader.value(parser, first, Spot.TOP, 0);
             if (parser.nextToken() != null) {
                 throw noJson("more text follows after the end of the JSON");
             }
@@ -52,7 +52,7 @@ public final class StrictJson {
         }
     }
 
-    private JsonNode value(JsonParser parser, JsonToken token, String path, int depth) throws IOException {
+    private JsonNode value(JsonParser parser, JsonToken token, Spot path, int depth) throws IOException {
         if (depth > DEEPEST) {
             throw noJson("nested more than " + DEEPEST + " deep");
         }
@@ -70,14 +70,14 @@ public final class StrictJson {
         };
     }
 
-    private ObjectNode object(JsonParser parser, String path, int depth) throws IOException {
+    private ObjectNode object(JsonParser parser, Spot path, int depth) throws IOException {
         ObjectNode object = NODES.objectNode();
         while (parser.nextToken() != JsonToken.END_OBJECT) {
             String key = parser.currentName();
-            String inner = path.isEmpty() ? key : path + "." + key;
+            Spot inner = path.field(key);
             JsonNode value = value(parser, parser.nextToken(), inner, depth + 1);
             if (object.has(key)) {
-                duplicates.add(new Refusal(inner, "stands twice", Refusal.Kind.SYNTAX));
+                duplicates.add(new Refusal(inner.toString(), "stands twice", Refusal.Kind.SYNTAX));
             } else {
                 object.set(key, value);
             }
@@ -85,10 +85,10 @@ public final class StrictJson {
         return object;
     }
 
-    private ArrayNode array(JsonParser parser, String path, int depth) throws IOException {
+    private ArrayNode array(JsonParser parser, Spot path, int depth) throws IOException {
         ArrayNode array = NODES.arrayNode();
         for (JsonToken token = parser.nextToken(); token != JsonToken.END_ARRAY; token = parser.nextToken()) {
-            array.add(value(parser, token, path + "[" + array.size() + "]", depth + 1));
+            array.add(value(parser, token, path.item(array.size()), depth + 1));
         }
         return array;
     }
