@@ -46,7 +46,7 @@ public final class Words {
 
     /** A number stays with its unit when a line is broken. */
     public static String together(String text) {
-        if (text.indexOf(' ') < 0) {
+        if (text.chars().noneMatch(c -> c >= '0' && c <= '9' || c == '\u00b1')) {
             return text;
         }
         return UNIT.matcher(text).replaceAll("$1\u00a0$2").replace("\u00b1 ", "\u00b1\u00a0");

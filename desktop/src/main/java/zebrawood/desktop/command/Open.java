@@ -10,6 +10,7 @@ import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.shell.RestoreView;
 import zebrawood.desktop.shell.Window;
+import zebrawood.desktop.theme.Fonts;
 import zebrawood.logbook.store.DamagedLogbookException;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.Restore;
@@ -35,6 +36,8 @@ final class Open {
         } catch (UnsupportedOperationException noDisplay) {
             throw new IllegalStateException("No window can be opened on this display; start it from a desktop session, or unset DISPLAY to use a virtual screen", noDisplay);
         }
+        // while the frame is built
+        Fonts.load();
         try {
             opened(opening);
         } catch (DamagedLogbookException damaged) {

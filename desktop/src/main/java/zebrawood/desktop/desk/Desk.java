@@ -80,7 +80,7 @@ public final class Desk implements AutoCloseable {
     private final ReadOnlyObjectWrapper<List<MachineStatus>> machines = new ReadOnlyObjectWrapper<>(List.of());
     private final ReadOnlyObjectWrapper<Logbook.Head> head = new ReadOnlyObjectWrapper<>(new Logbook.Head(0, ""));
     private Consumer<String> teller = sentence -> {};
-    private boolean read;
+    private boolean taken;
 
     /** Time and program of a sitting. */
     public record Sitting(Supplier<Instant> clock, ZoneId zone, String program) {}
@@ -144,7 +144,7 @@ public final class Desk implements AutoCloseable {
 
     /** Whether the shop has been read at all. */
     public boolean isRead() {
-        return read;
+        return taken;
     }
 
     /** How all machines stand; set anew by {@link #refresh}. */
@@ -187,15 +187,31 @@ public final class Desk implements AutoCloseable {
         teller.accept(sentence);
     }
 
+    /** How all machines stand, and where the logbook ended then. */
+    public record Reading(List<MachineStatus> machines, Logbook.Head head) {}
+
+    /** Begins to read how all machines stand, on the logbook's thread. */
+    public CompletableFuture<Reading> reading() {
+        return CompletableFuture.supplyAsync(this::read, worker);
+    }
+
+    /** Takes over what was read. */
+    public void take(Reading reading) {
+        taken = true;
+        machines.set(reading.machines());
+        head.set(reading.head());
+    }
+
     /** Reads anew how all machines stand, then runs {@code then} on the interface thread. */
     public void refresh(Runnable then) {
-        record Read(List<MachineStatus> machines, Logbook.Head head) {}
-        later(() -> new Read(statuses(), logbook().head()), found -> {
-            read = true;
-            machines.set(found.machines());
-            head.set(found.head());
+        later(this::read, found -> {
+            take(found);
             then.run();
         });
+    }
+
+    private Reading read() {
+        return new Reading(statuses(), logbook().head());
     }
 
     private List<MachineStatus> statuses() {

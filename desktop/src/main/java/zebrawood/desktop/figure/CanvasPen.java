@@ -1,6 +1,7 @@
 package zebrawood.desktop.figure;
 
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.shape.StrokeLineJoin;
@@ -27,10 +28,25 @@ public final class CanvasPen extends Pen {
         return look.hatches();
     }
 
+    /** Upright lines and boxes are filled as boxes: a small part of the work that an outline is. */
     @Override
     public void stroke(Path path, Stroke stroke) {
+        double width = look.strokeWidth(stroke.width());
+        Optional<Path.Box> box = stroke.dash() > 0 ? Optional.empty() : path.box();
+        if (box.isPresent() && box.get().isLine()) {
+            canvas.setFill(look.paint(stroke.tone()));
+            fill(box.get().widened(width));
+        } else if (box.isPresent() && box.get().width() > width && box.get().height() > width) {
+            canvas.setFill(look.paint(stroke.tone()));
+            box.get().frame(width).forEach(this::fill);
+        } else {
+            outline(path, stroke, width);
+        }
+    }
+
+    private void outline(Path path, Stroke stroke, double width) {
         canvas.setStroke(look.paint(stroke.tone()));
-        canvas.setLineWidth(look.strokeWidth(stroke.width()));
+        canvas.setLineWidth(width);
         if (stroke.dash() > 0) {
             canvas.setLineDashes(stroke.dash(), stroke.dash() * 0.75);
         } else {
@@ -43,8 +59,17 @@ public final class CanvasPen extends Pen {
     @Override
     public void fill(Path path, Tone tone) {
         canvas.setFill(look.paint(tone));
-        trace(path);
-        canvas.fill();
+        Optional<Path.Box> box = path.box();
+        if (box.isPresent()) {
+            fill(box.get());
+        } else {
+            trace(path);
+            canvas.fill();
+        }
+    }
+
+    private void fill(Path.Box box) {
+        canvas.fillRect(box.x(), box.y(), box.width(), box.height());
     }
 
     private void trace(Path path) {

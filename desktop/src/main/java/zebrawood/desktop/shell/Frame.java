@@ -39,6 +39,7 @@ final class Frame extends BorderPane {
     private final Label foot = Words.label("");
     private final Label footRight = Words.label("", "quiet");
     private final DrawingSurface caution;
+    private final DrawingSurface stripe;
     private final List<Button> places = new ArrayList<>();
     private final ChangeListener<String> onFootnote = (value, before, now) -> Words.set(footRight, now);
     private Optional<ObservableValue<String>> footnote = Optional.empty();
@@ -51,6 +52,12 @@ final class Frame extends BorderPane {
         this.ways = ways;
         caution = new DrawingSurface(desk.look());
         caution.show((pen, w, h) -> Shapes.caution(pen, w / 2, h / 2, 1), "caution");
+        stripe = new DrawingSurface(desk.look());
+        stripe.show((pen, w, h) -> pen.stripe(0, 0, h), "");
+        stripe.setMinSize(6, 48);
+        stripe.setMaxSize(6, 48);
+        stripe.setMouseTransparent(true);
+        StackPane.setAlignment(stripe, Pos.CENTER_LEFT);
         caution.setMinSize(20, 18);
         caution.setMaxSize(20, 18);
         setTop(plateBar());
@@ -153,20 +160,13 @@ final class Frame extends BorderPane {
         sign.show(icon, word);
         sign.setMinSize(22, 22);
         sign.setMaxSize(22, 22);
-        DrawingSurface stripe = new DrawingSurface(desk.look());
-        stripe.setMinSize(6, 48);
-        stripe.setMaxSize(6, 48);
         Button button = new Button(word);
         button.setGraphic(sign);
         button.setId("place-" + word.toLowerCase(Locale.ROOT));
         button.getStyleClass().setAll("button", "flat", "place-button");
         button.setOnAction(event -> go.run());
-        button.setUserData(stripe);
-        StackPane cell = new StackPane(button, stripe);
-        StackPane.setAlignment(stripe, Pos.CENTER_LEFT);
-        stripe.setMouseTransparent(true);
         places.add(button);
-        column.getChildren().add(cell);
+        column.getChildren().add(new StackPane(button));
     }
 
     private void here(String word) {
@@ -175,8 +175,8 @@ final class Frame extends BorderPane {
             button.getStyleClass().remove("here");
             if (on) {
                 button.getStyleClass().add("here");
+                ((StackPane) button.getParent()).getChildren().setAll(button, stripe);
             }
-            ((DrawingSurface) button.getUserData()).show(on ? (pen, w, h) -> pen.stripe(0, 0, h) : Figure.EMPTY, "");
         }
     }
 

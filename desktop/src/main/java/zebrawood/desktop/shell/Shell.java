@@ -33,6 +33,7 @@ import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.bench.DrawingSurface;
 import zebrawood.desktop.bench.Notice;
 import zebrawood.desktop.bench.OverSheet;
+import zebrawood.desktop.bench.Pressed;
 import zebrawood.desktop.bench.Printing;
 import zebrawood.desktop.bench.StopView;
 import zebrawood.desktop.bench.Words;
@@ -57,7 +58,7 @@ import zebrawood.logbook.store.TapeFilter;
 /** The window's keys and commands, and the ways from one view to another; what stands round every view is the {@link Frame}. */
 public final class Shell implements Navigator {
 
-    private static final Duration SEEN = Duration.millis(200);
+    private static final Duration SEEN = Duration.seconds(1);
     private static final String READING = "The logbook is still being read; a moment.";
     private static final Help GENERAL = new Help(
             List.of("Nothing but the machine in front of you."),
@@ -77,15 +78,15 @@ public final class Shell implements Navigator {
     private boolean enterHeld;
 
     public Shell(Desk desk, String shopName, double width, double height) {
-        Fonts.load();
         this.desk = desk;
         this.shopName = shopName;
         frame = new Frame(desk, new Frame.Ways(this::jump, () -> overlay(new InitialsSheet()), this::shop, this::route,
                 () -> logbook(new TapeFilter(machineId, Optional.empty(), Optional.empty()))));
-        root.getChildren().add(frame);
         root.getProperties().put(Paper.class, desk.preferences().paper());
+        Fonts.load();
         scene = new Scene(root, width, height);
         scene.getStylesheets().addAll(desk.ground().get().stylesheet(), Ground.class.getResource("frame.css").toExternalForm());
+        root.getChildren().add(frame);
         desk.ground().addListener((value, old, now) -> scene.getStylesheets().set(0, now.stylesheet()));
         desk.units().addListener((value, old, now) -> {
             if (page() instanceof RoutePage route) {
@@ -478,6 +479,8 @@ public final class Shell implements Navigator {
             take(event, this::eyewear);
         } else if (event.getCode() == KeyCode.ENTER && !event.isControlDown() && scene.getFocusOwner() instanceof ButtonBase button) {
             take(event, button::fire);
+        } else if (event.getCode() == KeyCode.ENTER && !event.isControlDown() && scene.getFocusOwner() instanceof Pressed pressed) {
+            take(event, pressed::fire);
         } else if (event.isShortcutDown() && veil.isEmpty()) {
             shortcut(event);
         }

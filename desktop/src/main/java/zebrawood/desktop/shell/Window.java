@@ -1,5 +1,9 @@
 package zebrawood.desktop.shell;
 
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import javafx.application.Platform;
 import javafx.geometry.Rectangle2D;
 import javafx.stage.Screen;
@@ -12,15 +16,18 @@ public final class Window {
 
     private static final double WIDTH = 1280;
     private static final double HEIGHT = 800;
+    private static final long PATIENCE_MS = 250;
 
     private final Desk desk;
     private final Shell shell;
     private final Stage stage;
+    private final CompletableFuture<Desk.Reading> reading;
 
     /** @param shopName the name of the shop, as its head says */
     public Window(Desk desk, String shopName, Stage stage) {
         this.desk = desk;
         this.stage = stage;
+        this.reading = desk.reading();
         Preferences kept = desk.preferences();
         Rectangle2D screen = Screen.getPrimary().getVisualBounds();
         double width = Math.min(screen.getWidth(), kept.number("width").orElse(WIDTH));
@@ -40,16 +47,39 @@ public final class Window {
         return shell;
     }
 
-    /** Opens on the Shop page, which says that the logbook is being read until it is; {@code then} runs when it is filled. */
+    /**
+     * Opens on the Shop page, filled where the logbook is read by then, else saying that it is being read;
+     * {@code then} runs when it is filled.
+     */
     public void open(Runnable then) {
-        desk.refresh(() -> {
-            shell.read();
-            then.run();
-            desk.watch();
-        });
+        try {
+            desk.take(reading.get(PATIENCE_MS, TimeUnit.MILLISECONDS));
+            show();
+            filled(then);
+        } catch (TimeoutException slow) {
+            show();
+            reading.whenComplete((read, failed) -> Platform.runLater(() -> fill(then)));
+        } catch (ExecutionException | InterruptedException failed) {
+            show();
+            fill(then);
+        }
+    }
+
+    private void show() {
         shell.shop();
         stage.show();
         stage.requestFocus();
+    }
+
+    /** Fills it later; what could not be read is said. */
+    private void fill(Runnable then) {
+        desk.refresh(() -> filled(then));
+    }
+
+    private void filled(Runnable then) {
+        shell.read();
+        then.run();
+        desk.watch();
     }
 
     /** Takes the window off the screen. */

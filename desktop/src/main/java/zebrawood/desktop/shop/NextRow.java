@@ -4,10 +4,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import javafx.scene.control.Button;
 import zebrawood.core.route.Todo;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.bench.DrawingSurface;
+import zebrawood.desktop.bench.Pressed;
 import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
@@ -41,23 +41,17 @@ final class NextRow {
     }
 
     /** @param first whether it is the most urgent one, drawn larger */
-    static Button of(Desk desk, Navigator navigator, Todo todo, boolean first) {
+    static Pressed of(Desk desk, Navigator navigator, Todo todo, boolean first) {
         NextRow line = line(todo, desk.units().get(), first);
         DrawingSurface drawing = new DrawingSurface(desk.look());
         drawing.show(line::draw, "");
         drawing.setMinHeight(line.height() - 4);
         drawing.setMaxHeight(line.height() - 4);
-        Button row = new Button();
-        row.setGraphic(drawing);
+        Pressed row = new Pressed(drawing, line.words(), () -> todo.entry().ifPresentOrElse(
+                entry -> navigator.entry(todo.machineId(), entry), () -> navigator.stop(todo.machineId(), todo.stop())), "next-row");
         row.setId("next-" + todo.machine().toLowerCase(Locale.ROOT) + "-" + todo.stop());
-        row.getStyleClass().setAll("button", "next-row");
         row.setMinHeight(line.height());
         row.setMaxHeight(line.height());
-        row.setMaxWidth(Double.MAX_VALUE);
-        row.setAccessibleText(line.words());
-        drawing.prefWidthProperty().bind(row.widthProperty().subtract(10));
-        row.setOnAction(event -> todo.entry().ifPresentOrElse(
-                entry -> navigator.entry(todo.machineId(), entry), () -> navigator.stop(todo.machineId(), todo.stop())));
         return row;
     }
 

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import javafx.animation.PauseTransition;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
 import javafx.geometry.Insets;
@@ -20,6 +21,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.scene.shape.Rectangle;
+import javafx.util.Duration;
 import zebrawood.core.route.MachineState;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.Route;
@@ -27,11 +30,12 @@ import zebrawood.core.route.Todo;
 import zebrawood.core.safety.FirstLight;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.bench.DrawingSurface;
+import zebrawood.desktop.bench.Pressed;
 import zebrawood.desktop.bench.Slip;
 import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
-import zebrawood.desktop.figure.Shapes;
+import zebrawood.desktop.figure.Path;
 import zebrawood.desktop.figure.Stroke;
 import zebrawood.desktop.theme.Lettering;
 import zebrawood.desktop.theme.Tone;
@@ -45,6 +49,10 @@ public final class ShopPage extends HBox {
     private static final double LARGEST_SCALE = 0.108;
     private static final double SMALLEST_SCALE = 0.05;
     private static final double STAND_GAP = 16;
+    private static final double FLOOR_LINE = 2;
+    private static final double BAR = 10;
+    private static final double BAR_LEFT = 28;
+    private static final Duration SEEN = Duration.millis(400);
     private static final int FEW = 14;
     private static final int ON_FLOOR = 24;
     private static final int ROWS = 60;
@@ -53,6 +61,7 @@ public final class ShopPage extends HBox {
     private final Navigator navigator;
     private final Floor floor;
     private final StackPane floorPlace = new StackPane();
+    private final StackPane nextPlace = new StackPane();
     private final VBox next = new VBox();
     private Optional<MachineList> list = Optional.empty();
     private final Label heading = Words.label("", "title");
@@ -78,13 +87,17 @@ public final class ShopPage extends HBox {
         floorPlace.setMinWidth(0);
         floorPlace.setAlignment(Pos.TOP_LEFT);
         floorPlace.getChildren().add(floor);
-        next.setPadding(new Insets(0, 28, 12, 28));
-        ScrollPane nextScroll = new ScrollPane(next);
-        nextScroll.setFitToWidth(true);
-        nextScroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        nextScroll.setFocusTraversable(false);
-        VBox.setVgrow(nextScroll, Priority.ALWAYS);
-        VBox page = new VBox(head, floorPlace, nextScroll);
+        next.setPadding(new Insets(0, BAR_LEFT + BAR, 12, 28));
+        nextPlace.getChildren().add(next);
+        nextPlace.setMinHeight(0);
+        nextPlace.setPrefHeight(0);
+        nextPlace.setAlignment(Pos.TOP_LEFT);
+        Rectangle seen = new Rectangle();
+        seen.widthProperty().bind(nextPlace.widthProperty());
+        seen.heightProperty().bind(nextPlace.heightProperty());
+        nextPlace.setClip(seen);
+        VBox.setVgrow(nextPlace, Priority.ALWAYS);
+        VBox page = new VBox(head, floorPlace, nextPlace);
         page.setMinWidth(300);
         page.widthProperty().addListener((value, before, now) -> floor.available(now.doubleValue()));
         HBox.setHgrow(page, Priority.ALWAYS);
@@ -110,11 +123,12 @@ public final class ShopPage extends HBox {
         list.ifPresentOrElse(made -> made.show(machines), () -> show(machines));
     }
 
-    /** Puts the focus on the most urgent line. */
+    /** Puts the focus on the most urgent line; what is below the lower edge can be scrolled to once the page is seen. */
     public void begin() {
-        applyCss();
-        layout();
-        next.getChildren().stream().filter(Button.class::isInstance).findFirst().orElse(add).requestFocus();
+        PauseTransition seen = new PauseTransition(SEEN);
+        seen.setOnFinished(event -> nextScrolls());
+        seen.play();
+        next.getChildren().stream().filter(Pressed.class::isInstance).findFirst().orElse(add).requestFocus();
     }
 
     private void show(List<MachineStatus> machines) {
@@ -160,6 +174,19 @@ public final class ShopPage extends HBox {
         machines.forEach(machine -> byId.put(machine.machineId(), machine));
         Stream<String> ids = Stream.concat(todo.stream().map(Todo::machineId), byId.keySet().stream());
         return ids.distinct().limit(ON_FLOOR).map(byId::get).toList();
+    }
+
+    private void nextScrolls() {
+        if (nextPlace.getChildren().get(0) instanceof ScrollPane) {
+            return;
+        }
+        ScrollPane scroll = new ScrollPane();
+        nextPlace.getChildren().setAll(scroll);
+        scroll.setContent(next);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setFocusTraversable(false);
+        next.setPadding(new Insets(0, BAR_LEFT, 12, 28));
     }
 
     /** Lets the floor be moved sideways, once it is wider than its place. */
@@ -211,7 +238,7 @@ public final class ShopPage extends HBox {
             add.setVisible(!machines.isEmpty());
             for (MachineStatus machine : machines) {
                 double width = Math.max(least, MachineFigure.widthMm(machine.plate()) * scale + STAND_GAP) + spread;
-                Button stand = Stand.of(desk, navigator, machine, scale, width);
+                Pressed stand = Stand.of(desk, navigator, machine, scale, width);
                 stand.relocate(x, 0);
                 getChildren().add(stand);
                 x += width;
@@ -225,12 +252,14 @@ public final class ShopPage extends HBox {
             }
             double metre = 1000 * scale;
             ground.show((pen, width, height) -> {
-                pen.line(28, Stand.FLOOR, width - 28, Stand.FLOOR, Stroke.of(Tone.INK, 1.5));
+                pen.line(28, FLOOR_LINE, width - 28, FLOOR_LINE, Stroke.of(Tone.INK, 1.5));
+                Path grain = new Path();
                 for (double at = 30; at < width - 32; at += 14) {
-                    pen.line(at, Stand.FLOOR + 8, at + 6, Stand.FLOOR, Stroke.of(Tone.HAIRLINE, 1));
+                    grain.move(at, FLOOR_LINE + 8).line(at + 6, FLOOR_LINE);
                 }
+                pen.stroke(grain, Stroke.of(Tone.HAIRLINE, 1));
                 if (!machines.isEmpty()) {
-                    double y = Stand.FLOOR + 20;
+                    double y = FLOOR_LINE + 20;
                     pen.line(28, y, 28 + metre, y, Stroke.of(Tone.QUIET, 1));
                     pen.line(28, y - 4, 28, y + 4, Stroke.of(Tone.QUIET, 1));
                     pen.line(28 + metre, y - 4, 28 + metre, y + 4, Stroke.of(Tone.QUIET, 1));
@@ -247,7 +276,7 @@ public final class ShopPage extends HBox {
 
         @Override
         protected void layoutChildren() {
-            ground.resizeRelocate(0, 0, getWidth(), Stand.FLOOR + 40);
+            ground.resizeRelocate(0, Stand.FLOOR - FLOOR_LINE, getWidth(), FLOOR_LINE + 32);
             super.layoutChildren();
         }
     }

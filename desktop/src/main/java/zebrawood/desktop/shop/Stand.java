@@ -1,11 +1,11 @@
 package zebrawood.desktop.shop;
 
 import java.util.Locale;
-import javafx.scene.control.Button;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.Todo;
 import zebrawood.core.safety.FirstLight;
 import zebrawood.desktop.bench.DrawingSurface;
+import zebrawood.desktop.bench.Pressed;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
 import zebrawood.desktop.figure.Anchor;
@@ -35,20 +35,16 @@ final class Stand {
      * @param scale that all machines share, px per mm
      * @param width of its place, px
      */
-    static Button of(Desk desk, Navigator navigator, MachineStatus machine, double scale, double width) {
+    static Pressed of(Desk desk, Navigator navigator, MachineStatus machine, double scale, double width) {
         DrawingSurface drawing = new DrawingSurface(desk.look());
         String words = machine.plate().name() + ", " + machine.state().word() + ", " + machine.detail();
         drawing.show(figure(machine, scale), "");
         drawing.setMinSize(width - 4, HEIGHT);
         drawing.setMaxSize(width - 4, HEIGHT);
-        Button stand = new Button();
-        stand.setGraphic(drawing);
+        Pressed stand = new Pressed(drawing, words, () -> navigator.stop(machine.machineId(), start(machine)), "flat");
         stand.setId("machine-" + machine.plate().name().toLowerCase(Locale.ROOT));
-        stand.getStyleClass().setAll("button", "flat");
         stand.setMinWidth(width);
         stand.setMaxWidth(width);
-        stand.setAccessibleText(words);
-        stand.setOnAction(event -> navigator.stop(machine.machineId(), start(machine)));
         return stand;
     }
 

@@ -252,7 +252,7 @@ public final class Binder {
 
     private Instant instant(JsonNode node, Spot path) {
         try {
-            return Instant.parse(node.asText());
+            return Times.instant(node.asText());
         } catch (DateTimeParseException e) {
             refuse(path, "must be a time such as 2031-03-14T09:30:00Z", Refusal.Kind.WRONG);
             return null;
@@ -271,7 +271,7 @@ public final class Binder {
     private Object constant(JsonNode node, Class<?> type, Spot path) {
         Enum<?>[] constants = (Enum<?>[]) type.getEnumConstants();
         for (Enum<?> constant : constants) {
-            if (node.isTextual() && Names.of(constant).equals(node.textValue())) {
+            if (node.isTextual() && Names.is(constant, node.textValue())) {
                 return constant;
             }
         }

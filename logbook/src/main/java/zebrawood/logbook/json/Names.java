@@ -13,4 +13,9 @@ public final class Names {
                 ? constant.name()
                 : constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
+
+    /** Whether a constant is written so. */
+    static boolean is(Enum<?> constant, String written) {
+        return constant.name().length() == written.length() && of(constant).equals(written);
+    }
 }

@@ -18,7 +18,7 @@ import zebrawood.core.reading.Refusal;
 /** Reads one JSON text into a tree, keeping note of every key that stands twice. */
 public final class StrictJson {
 
-    private static final JsonFactory FACTORY = new JsonFactory();
+    private static final JsonFactory FACTORY = JsonFactory.builder().disable(JsonFactory.Feature.INTERN_FIELD_NAMES).build();
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
     private static final int DEEPEST = 64;
 

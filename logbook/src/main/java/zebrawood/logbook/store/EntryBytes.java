@@ -23,6 +23,7 @@ import zebrawood.core.work.WorkResult;
 import zebrawood.logbook.json.Binder;
 import zebrawood.logbook.json.RecordWriter;
 import zebrawood.logbook.json.StrictJson;
+import zebrawood.logbook.json.Times;
 
 /** The bytes of an entry, written once, and the entry read back from them, never evaluated again. */
 final class EntryBytes {
@@ -90,7 +91,7 @@ final class EntryBytes {
 
     private Entry read(JsonNode json, String hash) {
         Entry.Stamp stamp = new Entry.Stamp(
-                Instant.parse(json.path("at").asText()),
+                Times.instant(json.path("at").asText()),
                 ZoneOffset.of(json.path("zone").asText()),
                 json.path("by").asText(),
                 json.path("program").asText());

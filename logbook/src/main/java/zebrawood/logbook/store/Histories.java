@@ -19,6 +19,7 @@ import zebrawood.core.machine.Plate;
 import zebrawood.core.route.History;
 import zebrawood.core.safety.Bar;
 import zebrawood.core.safety.FirstLight;
+import zebrawood.logbook.json.Times;
 
 /**
  * Reads what machines' states follow from: not all of their entries, but all that still counts. A history is read
@@ -122,7 +123,7 @@ final class Histories {
 
     private static Optional<History.Use> use(Rows rows, String which, String machineId, String time, int since) throws SQLException {
         return rows.first("select number, recorded_at from entry where machine_id = ? and fired = 1 and corrects is null and " + which,
-                row -> new History.Use(row.getInt(1), Instant.parse(row.getString(2))), machineId, time, since);
+                row -> new History.Use(row.getInt(1), Times.instant(row.getString(2))), machineId, time, since);
     }
 
     /** The newest reading of a stop that counts, and the newest that passed where that is another one. */

@@ -22,6 +22,7 @@ import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.route.History;
+import zebrawood.logbook.json.Times;
 
 /**
  * The logbook of a shop: a folder with one SQLite database, in WAL mode with synchronous FULL on every
@@ -409,7 +410,7 @@ public final class Logbook implements AutoCloseable {
 
     public Optional<Draft> findDraft(String machineId, String stop) {
         return read(rows -> rows.first("select content, saved_at from draft where machine_id = ? and stop = ?",
-                row -> new Draft(row.getString(1), Instant.parse(row.getString(2))), machineId, stop));
+                row -> new Draft(row.getString(1), Times.instant(row.getString(2))), machineId, stop));
     }
 
     public void dropDraft(String machineId, String stop) {

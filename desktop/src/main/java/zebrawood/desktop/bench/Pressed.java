@@ -1,0 +1,51 @@
+package zebrawood.desktop.bench;
+
+import javafx.geometry.Pos;
+import javafx.scene.AccessibleAction;
+import javafx.scene.AccessibleRole;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.layout.StackPane;
+
+/** A drawing that is pressed as a button is: by mouse, Enter or Space. Much lighter than a button with a skin. */
+public final class Pressed extends StackPane {
+
+    private final Runnable action;
+
+    /** @param inWords what is drawn, for who has it read out */
+    public Pressed(DrawingSurface drawing, String inWords, Runnable action, String... styles) {
+        super(drawing);
+        this.action = action;
+        setAlignment(Pos.CENTER_LEFT);
+        setFocusTraversable(true);
+        setAccessibleRole(AccessibleRole.BUTTON);
+        setAccessibleText(inWords);
+        getStyleClass().addAll(styles);
+        setOnMousePressed(event -> requestFocus());
+        setOnMouseReleased(event -> {
+            if (event.getButton() == MouseButton.PRIMARY && contains(event.getX(), event.getY())) {
+                fire();
+            }
+        });
+        setOnKeyPressed(event -> {
+            if (event.getCode() == KeyCode.SPACE) {
+                event.consume();
+                fire();
+            }
+        });
+    }
+
+    /** Does what pressing it does. */
+    public void fire() {
+        action.run();
+    }
+
+    @Override
+    public void executeAccessibleAction(AccessibleAction what, Object... parameters) {
+        if (what == AccessibleAction.FIRE) {
+            fire();
+        } else {
+            super.executeAccessibleAction(what, parameters);
+        }
+    }
+}
