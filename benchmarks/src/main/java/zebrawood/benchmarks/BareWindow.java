@@ -4,7 +4,9 @@ import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.StackPane;
+import javafx.scene.shape.Rectangle;
 import javafx.stage.Stage;
 
 /** The least that a window can be: one label, told on standard output once its frame is drawn. */
@@ -17,7 +19,7 @@ public final class BareWindow {
             Stage stage = new Stage();
             stage.setScene(new Scene(new StackPane(new Label("bare")), 1280, 800));
             stage.show();
-            afterFrames(2, () -> {
+            whenDrawn(stage.getScene(), () -> {
                 System.out.println("DRAWN");
                 System.out.flush();
                 end();
@@ -34,14 +36,18 @@ public final class BareWindow {
         }
     }
 
-    /** Runs when so many frames were drawn since. */
-    static void afterFrames(int frames, Runnable then) {
+    /** Runs when what a scene shows now is drawn: something tiny is moved, and the toolkit waits for a frame before it moves things for the next. */
+    static void whenDrawn(Scene scene, Runnable then) {
+        Rectangle speck = new Rectangle(1, 1);
+        speck.setManaged(false);
+        ((Pane) scene.getRoot()).getChildren().add(speck);
         new AnimationTimer() {
-            private int left = frames;
+            private int frames;
 
             @Override
             public void handle(long now) {
-                if (left-- == 0) {
+                speck.setTranslateX(frames);
+                if (frames++ == 2) {
                     stop();
                     then.run();
                 }

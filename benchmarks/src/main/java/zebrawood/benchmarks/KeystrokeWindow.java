@@ -87,9 +87,9 @@ public final class KeystrokeWindow {
         }
         Place place = left.next();
         place.go().accept(window);
-        BareWindow.afterFrames(40, () -> {
+        afterFrames(40, () -> {
             find("again").ifPresent(again -> ((ButtonBase) again).fire());
-            BareWindow.afterFrames(20, () -> type(place, () -> next(left)));
+            afterFrames(20, () -> type(place, () -> next(left)));
         });
     }
 
@@ -160,5 +160,20 @@ public final class KeystrokeWindow {
         } catch (IOException elsewhere) {
             return 0;
         }
+    }
+
+    /** Runs when so many frames were drawn since. */
+    private static void afterFrames(int frames, Runnable then) {
+        new AnimationTimer() {
+            private int left = frames;
+
+            @Override
+            public void handle(long now) {
+                if (left-- == 0) {
+                    stop();
+                    then.run();
+                }
+            }
+        }.start();
     }
 }

@@ -65,7 +65,7 @@ final class StartSpeed {
         List<String> libraries = List.of(System.getProperty("java.class.path").split(File.pathSeparator)).stream().filter(path -> path.endsWith(".jar")).toList();
         String classes = String.join(File.pathSeparator, libraries) + File.pathSeparator + jar;
         List<String> options = List.of("-Xmx768m", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-Xshare:auto", "-Dprism.order=sw", "-Dfile.encoding=UTF-8", "-Dsun.reflect.inflationThreshold=1000",
-                "-Dorg.sqlite.lib.path=" + System.getProperty("org.sqlite.lib.path", ""), "-cp", classes);
+                "-Dorg.sqlite.lib.path=" + System.getProperty("org.sqlite.lib.path", ""), "-Dorg.sqlite.tmpdir=" + System.getProperty("org.sqlite.tmpdir", ""), "-cp", classes);
         List<String> making = new ArrayList<>(List.of(tool("java"), "-XX:ArchiveClassesAtExit=" + archive));
         making.addAll(options);
         making.addAll(List.of(Archived.class.getName(), main, shop.toString()));

@@ -5,6 +5,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.CountDownLatch;
 import javafx.application.Platform;
+import javafx.scene.control.Label;
 import javafx.stage.Stage;
 import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.desk.Desk;
@@ -27,23 +28,25 @@ final class Open {
 
     /** Opens the window and waits until it is closed. */
     static void window(Path folder, Moment moment, Then then) throws InterruptedException {
-        CompletableFuture<Logbook> opening = opening(folder);
+        CompletableFuture<Logbook> opening = new CompletableFuture<>();
+        CompletableFuture<Desk> desk = beside(folder, moment, opening);
         CountDownLatch closed = new CountDownLatch(1);
         CompletableFuture<Stage> shown = new CompletableFuture<>();
         try {
             Platform.setImplicitExit(false);
-            Platform.startup(() -> shown.complete(shown(folder, moment, opening, then, closed)));
+            Platform.startup(() -> shown.complete(shown(desk.join(), then, closed)));
         } catch (UnsupportedOperationException noDisplay) {
             throw new IllegalStateException("No window can be opened on this display; start it from a desktop session, or unset DISPLAY to use a virtual screen", noDisplay);
         }
-        // while the frame is built
+        // while the window is made: the toolkit reads its styles with its first control
+        new Label();
         Fonts.load();
         try {
             opened(opening);
         } catch (DamagedLogbookException damaged) {
             Stage empty = shown.join();
             Logbook restored = restored(folder, moment, damaged, () -> takeAway(empty));
-            Platform.runLater(() -> shown(folder, moment, CompletableFuture.completedFuture(restored), then, closed));
+            Platform.runLater(() -> shown(desk(folder, moment, CompletableFuture.completedFuture(restored)), then, closed));
         } catch (RuntimeException e) {
             Platform.exit();
             throw e;
@@ -52,27 +55,32 @@ final class Open {
         Platform.exit();
     }
 
-    /** Opens the logbook on a thread of its own, and reads at once what the first page will ask for. */
-    private static CompletableFuture<Logbook> opening(Path folder) {
-        CompletableFuture<Logbook> opening = new CompletableFuture<>();
+    /** On a thread of its own: makes the desk, opens the logbook, and reads what the first page will ask for. */
+    private static CompletableFuture<Desk> beside(Path folder, Moment moment, CompletableFuture<Logbook> opening) {
+        CompletableFuture<Desk> desk = new CompletableFuture<>();
         Thread thread = new Thread(() -> {
             try {
+                desk.complete(desk(folder, moment, opening));
                 Logbook logbook = Logbook.open(folder, Catalogue.procedures());
                 opening.complete(logbook);
                 logbook.histories();
             } catch (RuntimeException e) {
                 // whoever asks for it is told
                 opening.completeExceptionally(e);
+                desk.completeExceptionally(e);
             }
         }, "opening");
         thread.setDaemon(true);
         thread.start();
-        return opening;
+        return desk;
+    }
+
+    private static Desk desk(Path folder, Moment moment, CompletableFuture<Logbook> opening) {
+        return new Desk(folder, opening, Catalogue.procedures(), new Desk.Sitting(moment.clock(), moment.zone(), Version.TEXT));
     }
 
     /** Shows the window at once; it is filled when the logbook is open and read. */
-    private static Stage shown(Path folder, Moment moment, CompletableFuture<Logbook> opening, Then then, CountDownLatch closed) {
-        Desk desk = new Desk(folder, opening, Catalogue.procedures(), new Desk.Sitting(moment.clock(), moment.zone(), Version.TEXT));
+    private static Stage shown(Desk desk, Then then, CountDownLatch closed) {
         Stage stage = new Stage();
         Window window = new Window(desk, desk.preferences().shop(), stage);
         stage.setOnHidden(event -> closed.countDown());

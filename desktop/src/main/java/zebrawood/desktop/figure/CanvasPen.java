@@ -88,8 +88,8 @@ public final class CanvasPen extends Pen {
     @Override
     public void text(double x, double y, String text, Lettering lettering, Tone tone, Anchor anchor) {
         canvas.setFill(look.paint(tone));
-        double at = anchor == Anchor.START ? x : anchor.start(x, textWidth(text, lettering));
         List<Scripts.Run> runs = Scripts.runs(text);
+        double at = anchor == Anchor.START ? x : anchor.start(x, textWidth(text, lettering));
         for (Scripts.Run run : runs) {
             canvas.setFont(look.font(lettering, run.script()));
             canvas.fillText(run.text(), Math.round(at), y);

@@ -70,21 +70,23 @@ public final class Shell implements Navigator {
     private final Desk desk;
     private final String shopName;
     private final Scene scene;
-    private final StackPane root = new StackPane();
+    private final StackPane root;
     private final Frame frame;
     private Optional<String> machineId = Optional.empty();
     private Optional<StackPane> veil = Optional.empty();
     private Node before;
     private boolean enterHeld;
 
-    public Shell(Desk desk, String shopName, double width, double height) {
+    /** @param scene of the window, with nothing in it yet */
+    Shell(Desk desk, String shopName, Scene scene) {
         this.desk = desk;
         this.shopName = shopName;
+        this.scene = scene;
+        root = (StackPane) scene.getRoot();
         frame = new Frame(desk, new Frame.Ways(this::jump, () -> overlay(new InitialsSheet()), this::shop, this::route,
                 () -> logbook(new TapeFilter(machineId, Optional.empty(), Optional.empty()))));
         root.getProperties().put(Paper.class, desk.preferences().paper());
         Fonts.load();
-        scene = new Scene(root, width, height);
         scene.getStylesheets().addAll(desk.ground().get().stylesheet(), Ground.class.getResource("frame.css").toExternalForm());
         root.getChildren().add(frame);
         desk.ground().addListener((value, old, now) -> scene.getStylesheets().set(0, now.stylesheet()));

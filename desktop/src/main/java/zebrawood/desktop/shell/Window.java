@@ -6,10 +6,13 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import javafx.application.Platform;
 import javafx.geometry.Rectangle2D;
+import javafx.scene.Scene;
+import javafx.scene.layout.StackPane;
 import javafx.stage.Screen;
 import javafx.stage.Stage;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Preferences;
+import zebrawood.desktop.theme.Tone;
 
 /** The window: as large and where it was last time, closed with everything kept. */
 public final class Window {
@@ -32,14 +35,16 @@ public final class Window {
         Rectangle2D screen = Screen.getPrimary().getVisualBounds();
         double width = Math.min(screen.getWidth(), kept.number("width").orElse(WIDTH));
         double height = Math.min(screen.getHeight(), kept.number("height").orElse(HEIGHT));
-        shell = new Shell(desk, shopName, width, height);
         stage.setTitle("Zebrawood, " + shopName);
-        stage.setScene(shell.scene());
+        stage.setScene(new Scene(new StackPane(), width, height, desk.look().get().paint(Tone.GROUND)));
         kept.number("x").ifPresent(x -> stage.setX(Math.max(0, Math.min(x, screen.getMaxX() - 200))));
         kept.number("y").ifPresent(y -> stage.setY(Math.max(0, Math.min(y, screen.getMaxY() - 200))));
         stage.setMinWidth(Math.min(1000, screen.getWidth()));
         stage.setMinHeight(Math.min(660, screen.getHeight()));
         stage.setOnCloseRequest(event -> close());
+        // an empty window first: others read styles and fonts while the desktop makes it
+        stage.show();
+        shell = new Shell(desk, shopName, stage.getScene());
         Thread.currentThread().setUncaughtExceptionHandler((thread, failure) -> Platform.runLater(() -> desk.unexpected(failure)));
     }
 
@@ -67,7 +72,6 @@ public final class Window {
 
     private void show() {
         shell.shop();
-        stage.show();
         stage.requestFocus();
     }
 

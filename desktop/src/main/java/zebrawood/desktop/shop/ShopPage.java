@@ -21,7 +21,6 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.scene.shape.Rectangle;
 import javafx.util.Duration;
 import zebrawood.core.route.MachineState;
 import zebrawood.core.route.MachineStatus;
@@ -92,10 +91,6 @@ public final class ShopPage extends HBox {
         nextPlace.setMinHeight(0);
         nextPlace.setPrefHeight(0);
         nextPlace.setAlignment(Pos.TOP_LEFT);
-        Rectangle seen = new Rectangle();
-        seen.widthProperty().bind(nextPlace.widthProperty());
-        seen.heightProperty().bind(nextPlace.heightProperty());
-        nextPlace.setClip(seen);
         VBox.setVgrow(nextPlace, Priority.ALWAYS);
         VBox page = new VBox(head, floorPlace, nextPlace);
         page.setMinWidth(300);

@@ -1,6 +1,7 @@
 package zebrawood.desktop.theme;
 
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
@@ -9,12 +10,22 @@ import javafx.scene.text.Text;
 /** Colours, sizes and fonts of one ground, for what is drawn rather than styled. */
 public final class Look {
 
+    private static final int KEPT = 1_000;
     private static final Map<Ground, Look> LOOKS = new EnumMap<>(Ground.class);
 
     private final Ground ground;
     private final Map<Tone, String> web = new EnumMap<>(Tone.class);
     private final Map<Tone, Color> paints = new EnumMap<>(Tone.class);
     private final Map<Lettering, Double> sizes = new EnumMap<>(Lettering.class);
+    private Text ruler;
+    private final Map<String, Double> widths = new LinkedHashMap<>(256, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, Double> eldest) {
+            return size() > KEPT;
+        }
+    };
 
     private Look(Ground ground) {
         this.ground = ground;
@@ -62,12 +73,20 @@ public final class Look {
         return Fonts.font(lettering, script, sizes.get(lettering));
     }
 
+    /** How wide a text is, px. Asked for again and again while something is typed, so what was measured is kept. */
     public double textWidth(String text, Lettering lettering) {
+        return widths.computeIfAbsent(lettering.name() + text, unknown -> measure(text, lettering));
+    }
+
+    private double measure(String text, Lettering lettering) {
+        if (ruler == null) {
+            ruler = new Text();
+        }
         double width = 0;
         for (Scripts.Run run : Scripts.runs(text)) {
-            Text measured = new Text(run.text());
-            measured.setFont(font(lettering, run.script()));
-            width += measured.getLayoutBounds().getWidth();
+            ruler.setText(run.text());
+            ruler.setFont(font(lettering, run.script()));
+            width += ruler.getLayoutBounds().getWidth();
         }
         return width;
     }
