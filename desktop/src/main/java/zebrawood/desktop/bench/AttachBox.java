@@ -7,6 +7,7 @@ import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.image.ImageView;
@@ -29,13 +30,21 @@ public final class AttachBox extends VBox {
     private final Label told = Words.wrapped("", "problem");
 
     public AttachBox(Desk desk) {
+        this(desk, new Button("Add a photo or file"));
+        tiles.getChildren().get(0).getStyleClass().setAll("button", "outline", "compact");
+    }
+
+    /** The same where it must not take room: one line until something is taken along. */
+    static AttachBox small(Desk desk) {
+        return new AttachBox(desk, new Hyperlink("Add a photo or file"));
+    }
+
+    private AttachBox(Desk desk, ButtonBase add) {
         super(6);
         this.desk = desk;
         setId("attach-box");
         told.managedProperty().bind(told.textProperty().isNotEmpty());
-        Button add = new Button("Add a photo or file");
         add.setId("attach");
-        add.getStyleClass().setAll("button", "outline", "compact");
         add.setMinWidth(Region.USE_PREF_SIZE);
         add.setOnAction(event -> choose());
         tiles.getChildren().add(add);

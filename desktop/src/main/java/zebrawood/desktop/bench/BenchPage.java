@@ -99,7 +99,7 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
         initials.setPromptText("your initials");
         initials.setOnAction(event -> record());
         why.setOnAction(event -> record());
-        files = new AttachBox(desk);
+        files = AttachBox.small(desk);
         keeper = new DraftKeeper(desk, machineId, stop.procedure().card().id(), draft, footnote::set);
         draft.onChange(this::changed);
         onUnits = (value, before, chosen) -> evaluate();

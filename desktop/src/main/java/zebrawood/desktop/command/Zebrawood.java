@@ -56,6 +56,7 @@ public final class Zebrawood implements Callable<Integer> {
 
     static int run(String... arguments) {
         CommandLine line = new CommandLine(new Zebrawood());
+        line.setCaseInsensitiveEnumValuesAllowed(true);
         line.setExecutionExceptionHandler((exception, command, parsed) -> {
             System.err.println(sentence(exception));
             if (exception instanceof DamagedLogbookException) {

@@ -8,11 +8,19 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
+import java.util.Arrays;
 import java.util.Map;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import zebrawood.desktop.desk.Paper;
+import zebrawood.desktop.desk.Preferences;
+import zebrawood.logbook.store.Backups;
 
 class CommandsTest {
 
@@ -64,6 +72,68 @@ class CommandsTest {
         assertThat(pdf).exists();
         assertThat(run("certificate", "--data", shop, "--machine", "Sparrow", "--out", pdf.toString())).isEqualTo(1);
         assertThat(said()).contains("no machine named Sparrow", "Wren, Dunlin, Kestrel");
+    }
+
+    @Test
+    void aShopGoesOutAsABundleAndComesBackTheSame() throws IOException {
+        String shop = folder.resolve("shop").toString();
+        String other = folder.resolve("other").toString();
+        String bundle = folder.resolve("shop.zip").toString();
+        assertThat(run("demo", "--data", shop, "--today", "2031-03-14", "--make-only")).isZero();
+        assertThat(run("export", "--data", shop, bundle)).isZero();
+        String head = said().replaceAll("(?s).*ends on ([0-9a-f]{64}).*", "$1");
+        assertThat(run("import", "--data", other, bundle)).isZero();
+        assertThat(said()).contains("ends on " + head);
+        assertThat(run("verify", "--data", other, "--expect", head)).isZero();
+        assertThat(run("import", "--data", other, bundle)).as("never over a shop that is there").isEqualTo(1);
+        assertThat(run("export", "--data", folder.resolve("nowhere").toString(), bundle)).isEqualTo(2);
+        byte[] cut = Files.readAllBytes(Path.of(bundle));
+        Files.write(Path.of(bundle), Arrays.copyOf(cut, cut.length / 2));
+        assertThat(run("import", "--data", folder.resolve("third").toString(), bundle)).isEqualTo(1);
+        assertThat(said()).doesNotContain("\tat ");
+        assertThat(run("verify", "--data", folder.resolve("third").toString())).as("nothing half is left").isEqualTo(2);
+    }
+
+    @Test
+    void aCutLogbookIsRestoredFromItsBackupOnceThatIsSaid() throws IOException {
+        String shop = folder.resolve("shop").toString();
+        assertThat(run("demo", "--data", shop, "--today", "2031-03-14", "--make-only")).isZero();
+        assertThat(run("restore", "--data", shop)).isEqualTo(1);
+        assertThat(said()).contains("no whole backup");
+        new Backups(Path.of(shop)).make(Instant.parse("2031-03-14T09:00:00Z"));
+        Path file = Path.of(shop, "logbook.db");
+        byte[] whole = Files.readAllBytes(file);
+        Files.write(file, Arrays.copyOf(whole, whole.length / 2));
+        assertThat(run("verify", "--data", shop)).isEqualTo(1);
+        assertThat(said()).contains("damaged", "./zebrawood restore");
+        assertThat(run("restore", "--data", shop)).isZero();
+        assertThat(said()).contains("Nothing was changed");
+        assertThat(Files.size(file)).isEqualTo(whole.length / 2);
+        assertThat(run("restore", "--data", shop, "--yes")).isZero();
+        assertThat(run("verify", "--data", shop)).isZero();
+    }
+
+    @Test
+    void certificatesComeOnThePaperThatIsAskedFor() throws IOException {
+        String shop = folder.resolve("shop").toString();
+        assertThat(run("demo", "--data", shop, "--today", "2031-03-14", "--make-only")).isZero();
+        Path pdf = folder.resolve("wren.pdf");
+        assertThat(run("certificate", "--data", shop, "--machine", "Wren", "--paper", "letter", "--out", pdf.toString())).isZero();
+        assertThat(size(pdf)).isEqualTo("612 x 792");
+        Preferences kept = Preferences.in(Path.of(shop));
+        kept.paper(Paper.LETTER);
+        kept.save();
+        assertThat(run("certificate", "--data", shop, "--machine", "Wren", "--out", pdf.toString())).isZero();
+        assertThat(size(pdf)).as("as it was chosen in the window").isEqualTo("612 x 792");
+        assertThat(run("certificate", "--data", shop, "--machine", "Wren", "--paper", "a4", "--out", pdf.toString())).isZero();
+        assertThat(size(pdf)).isEqualTo("595 x 842");
+    }
+
+    private static String size(Path pdf) throws IOException {
+        try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
+            PDRectangle page = document.getPage(0).getMediaBox();
+            return Math.round(page.getWidth()) + " x " + Math.round(page.getHeight());
+        }
     }
 
     @Test

@@ -14,8 +14,9 @@ import zebrawood.core.procedure.Verdict;
 final class Entries {
 
     private static final int KEPT = 4_000;
-    private static final String COUNTING = "where machine_id = ? and stop = ? and number = (select max(number) from entry there"
-            + " where there.machine_id = entry.machine_id and there.stop = entry.stop and there.stands_at = entry.stands_at)";
+    // the plus keeps the database from walking through the machine's whole numbers instead of one place
+    private static final String COUNTING = "where machine_id = ? and stop = ? and not exists (select 1 from entry later"
+            + " where later.machine_id = entry.machine_id and later.stop = entry.stop and later.stands_at = entry.stands_at and +later.number > entry.number)";
     private static final String SATISFYING = Stream.of(Verdict.values()).filter(Verdict::satisfies).map(verdict -> "'" + verdict.name() + "'").collect(Collectors.joining(", "));
 
     private final EntryBytes codec;
