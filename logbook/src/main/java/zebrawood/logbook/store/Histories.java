@@ -97,7 +97,8 @@ final class Histories {
         entries.of(rows, "where machine_id = ? and kind = 'event' order by number desc limit " + EVENTS, machineId)
                 .forEach(event -> gateAndEvents.put(event.number(), event));
         List<History.Use> uses = uses(rows, machineId, begin, ((Body.PlateSet) plate.body()).plate().daysOutOfUse());
-        List<Entry> points = entries.of(rows, "where machine_id = ? and kind in ('point', 'point-closed') order by number", machineId);
+        // the plus lets the database look the kinds up rather than walk through all of the machine's numbers
+        List<Entry> points = entries.of(rows, "where machine_id = ? and kind in ('point', 'point-closed') order by +number", machineId);
         return new History(machineId, plate, List.copyOf(gateAndEvents.values()), readings, uses, points);
     }
 
