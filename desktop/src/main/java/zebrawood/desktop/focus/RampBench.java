@@ -6,8 +6,13 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Hyperlink;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
@@ -203,12 +208,16 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
         Hyperlink other = new Hyperlink(quick ? "Read the widths" : "Quick reading");
         other.setId("school");
         other.setOnAction(event -> draft.type(SCHOOL, quick ? "" : "quick", UnitChoice.METRIC));
-        return Optional.of(new VBox(schools(quick), other));
-    }
-
-    private static Node schools(boolean quick) {
-        return Words.wrapped(quick
-                ? "The thinnest place tells the gap alone: not how sure it is, how deep the focus is, or whether the beam has changed. The widths do."
-                : "Only the thinnest place? It tells the gap, not how sure it is nor how deep the focus.", "quiet");
+        Label says = quick
+                ? Words.wrapped("The thinnest place tells the gap alone: not how sure it is, how deep the focus is, or whether the beam has changed. The widths do.", "quiet")
+                : Words.label("the gap alone", "caption");
+        if (quick) {
+            return Optional.of(new VBox(says, other));
+        }
+        other.setTooltip(new Tooltip("Only the thinnest place: it tells the gap, not how sure it is nor how deep the focus."));
+        other.setMinWidth(Region.USE_PREF_SIZE);
+        HBox line = new HBox(4, other, says);
+        line.setAlignment(Pos.CENTER_LEFT);
+        return Optional.of(line);
     }
 }

@@ -175,9 +175,13 @@ public final class ShopPage extends HBox {
         if (nextPlace.getChildren().get(0) instanceof ScrollPane) {
             return;
         }
+        Optional<Node> focused = next.getChildren().stream().filter(Node::isFocused).findFirst();
         ScrollPane scroll = new ScrollPane();
+        scroll.setId("next-scroll");
         nextPlace.getChildren().setAll(scroll);
         scroll.setContent(next);
+        scroll.applyCss();
+        focused.ifPresent(Node::requestFocus);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.setFocusTraversable(false);

@@ -49,6 +49,7 @@ class ShopAndLogbookTest {
             seat.until("the shop says " + words, () -> seat.says(words));
         }
         seat.until("the most urgent line has the focus", () -> seat.focused("next-wren-controller-settings"));
+        seat.until("what is below can be scrolled to, and it still has the focus", () -> seat.has("next-scroll") && seat.focused("next-wren-controller-settings"));
         seat.enter();
         seat.until("it opens its stop with the ticket of its entry", () -> seat.has("copy-change"));
         seat.press(KeyCode.CONTROL, KeyCode.C);
