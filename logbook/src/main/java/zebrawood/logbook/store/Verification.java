@@ -20,6 +20,7 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
 import java.util.function.LongConsumer;
 import java.util.stream.Collectors;
 import zebrawood.core.reading.ReadingException;
@@ -127,7 +128,7 @@ public record Verification(long entries, long attachments, String head, List<Fla
                 return null;
             });
             try {
-                read(batches);
+                read(batch -> put(batch, batches, checked));
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
             } finally {
@@ -137,18 +138,32 @@ public record Verification(long entries, long attachments, String head, List<Fla
 
         private void finish(ExecutorService checker, Future<?> checked, BlockingQueue<List<Read>> batches) {
             try {
-                batches.put(List.of());
+                put(List.of(), batches, checked);
                 checked.get();
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
             } catch (ExecutionException e) {
-                throw new IllegalStateException(e.getCause());
+                throw e.getCause() instanceof RuntimeException ended ? ended : new IllegalStateException(e.getCause());
             } finally {
                 checker.shutdownNow();
             }
         }
 
-        private void read(BlockingQueue<List<Read>> batches) throws SQLException, InterruptedException {
+        /** Hands a batch on; whether anybody still takes it. */
+        private static boolean put(List<Read> batch, BlockingQueue<List<Read>> batches, Future<?> checked) throws InterruptedException {
+            while (!batches.offer(batch, 100, TimeUnit.MILLISECONDS)) {
+                if (checked.isDone()) {
+                    return false;
+                }
+            }
+            return true;
+        }
+
+        private interface Handing {
+            boolean on(List<Read> batch) throws InterruptedException;
+        }
+
+        private void read(Handing hand) throws SQLException, InterruptedException {
             try (PreparedStatement entryRows = connection.prepareStatement("select " + joined(ENTRY) + ", bytes from entry not indexed");
                     PreparedStatement chainRows = connection.prepareStatement("select " + joined(CHAIN) + " from shop_chain not indexed");
                     ResultSet entry = entryRows.executeQuery();
@@ -162,12 +177,14 @@ public record Verification(long entries, long attachments, String head, List<Fla
                     anotherEntry = anotherEntry && entry.next();
                     anotherRow = anotherRow && chain.next();
                     if (batch.size() == BATCH) {
-                        batches.put(batch);
+                        if (!hand.on(batch)) {
+                            return;
+                        }
                         batch = new ArrayList<>();
                     }
                 }
                 if (!batch.isEmpty()) {
-                    batches.put(batch);
+                    hand.on(batch);
                 }
             }
         }

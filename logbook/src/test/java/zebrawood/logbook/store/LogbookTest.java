@@ -19,9 +19,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CancellationException;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
 import zebrawood.core.controller.ControllerSettings;
 import zebrawood.core.entry.Body;
@@ -306,5 +308,22 @@ class LogbookTest {
         Files.deleteIfExists(folder.resolve("logbook.db-wal"));
         Files.deleteIfExists(folder.resolve("logbook.db-shm"));
         Files.copy(copy, folder.resolve("logbook.db"), StandardCopyOption.REPLACE_EXISTING);
+    }
+
+    @Test
+    @Timeout(120)
+    void checkingEndsAtOnceWhenWhoeverAskedHasEnough() {
+        try (Logbook logbook = open()) {
+            plate(logbook, "wren", "Wren");
+            logbook.together(() -> {
+                for (int i = 0; i < 14_000; i++) {
+                    logbook.append("wren", new Body.Happened(Change.KNOCKED, ""), stamp());
+                }
+            });
+            assertThatThrownBy(() -> logbook.verify(List.of(), checked -> {
+                throw new CancellationException("enough");
+            })).isInstanceOf(CancellationException.class);
+            assertThat(logbook.verify(List.of()).entries()).isEqualTo(logbook.head().entries()).isGreaterThan(14_000);
+        }
     }
 }
