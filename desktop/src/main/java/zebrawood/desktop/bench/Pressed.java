@@ -1,5 +1,6 @@
 package zebrawood.desktop.bench;
 
+import javafx.geometry.Point2D;
 import javafx.geometry.Pos;
 import javafx.scene.AccessibleAction;
 import javafx.scene.AccessibleRole;
@@ -10,7 +11,11 @@ import javafx.scene.layout.StackPane;
 /** A drawing that is pressed as a button is: by mouse, Enter or Space. Much lighter than a button with a skin. */
 public final class Pressed extends StackPane {
 
+    /** as far as a gloved hand may slip, px; farther is moving the floor */
+    private static final double SHAKE = 24;
+
     private final Runnable action;
+    private Point2D pressedAt = Point2D.ZERO;
 
     /** @param inWords what is drawn, for who has it read out */
     public Pressed(DrawingSurface drawing, String inWords, Runnable action, String... styles) {
@@ -21,9 +26,13 @@ public final class Pressed extends StackPane {
         setAccessibleRole(AccessibleRole.BUTTON);
         setAccessibleText(inWords);
         getStyleClass().addAll(styles);
-        setOnMousePressed(event -> requestFocus());
+        setOnMousePressed(event -> {
+            pressedAt = new Point2D(event.getScreenX(), event.getScreenY());
+            requestFocus();
+        });
         setOnMouseReleased(event -> {
-            if (event.getButton() == MouseButton.PRIMARY && contains(event.getX(), event.getY())) {
+            boolean moved = pressedAt.distance(event.getScreenX(), event.getScreenY()) > SHAKE;
+            if (event.getButton() == MouseButton.PRIMARY && !moved && contains(event.getX(), event.getY())) {
                 fire();
             }
         });
