@@ -14,12 +14,17 @@ public final class Pressed extends StackPane {
     /** as far as a gloved hand may slip, px; farther is moving the floor */
     private static final double SHAKE = 24;
 
+    private final String name;
     private final Runnable action;
     private Point2D pressedAt = Point2D.ZERO;
 
-    /** @param inWords what is drawn, for who has it read out */
-    public Pressed(DrawingSurface drawing, String inWords, Runnable action, String... styles) {
+    /**
+     * @param name to find it by; not its id, with which the toolkit would look its styles up anew for each one
+     * @param inWords what is drawn, for who has it read out
+     */
+    public Pressed(String name, DrawingSurface drawing, String inWords, Runnable action, String... styles) {
         super(drawing);
+        this.name = name;
         this.action = action;
         setAlignment(Pos.CENTER_LEFT);
         setFocusTraversable(true);
@@ -42,6 +47,10 @@ public final class Pressed extends StackPane {
                 fire();
             }
         });
+    }
+
+    public String name() {
+        return name;
     }
 
     /** Does what pressing it does. */

@@ -5,7 +5,6 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.CountDownLatch;
 import javafx.application.Platform;
-import javafx.scene.control.Label;
 import javafx.stage.Stage;
 import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.desk.Desk;
@@ -38,8 +37,7 @@ final class Open {
         } catch (UnsupportedOperationException noDisplay) {
             throw new IllegalStateException("No window can be opened on this display; start it from a desktop session, or unset DISPLAY to use a virtual screen", noDisplay);
         }
-        // while the window is made: the toolkit reads its styles with its first control
-        new Label();
+        // while the window is made
         Fonts.load();
         try {
             opened(opening);

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.ObservableValue;
+import javafx.geometry.Dimension2D;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -25,6 +26,10 @@ import zebrawood.desktop.figure.Shapes;
 
 /** What stands round every view: the plate bar above, the places at the left, a sentence at the foot. */
 final class Frame extends BorderPane {
+
+    private static final double PLATE_BAR = 48;
+    private static final double PLACES = 72;
+    private static final double FOOT = 28;
 
     private final Desk desk;
     private final Ways ways;
@@ -74,6 +79,11 @@ final class Frame extends BorderPane {
     void show(Node page, String place) {
         center.getChildren().setAll(page);
         here(place);
+    }
+
+    /** How much room there is for a page, px. */
+    Dimension2D room() {
+        return new Dimension2D(getScene().getWidth() - PLACES, getScene().getHeight() - PLATE_BAR - FOOT);
     }
 
     /** What is shown in the middle; null before there is anything. */
@@ -129,8 +139,8 @@ final class Frame extends BorderPane {
         lengths.setOnAction(event -> otherLengths());
         temperatures.setOnAction(event -> otherTemperatures());
         plateBar.getStyleClass().add("plate-bar");
-        plateBar.setMinHeight(48);
-        plateBar.setMaxHeight(48);
+        plateBar.setMinHeight(PLATE_BAR);
+        plateBar.setMaxHeight(PLATE_BAR);
         plateBar.getChildren().setAll(name, line, crumb, gap, jump, new HBox(initials, lengths, temperatures));
         ((HBox) plateBar.getChildren().get(5)).setAlignment(Pos.CENTER_LEFT);
         return plateBar;
@@ -147,8 +157,8 @@ final class Frame extends BorderPane {
     private Node placesColumn() {
         VBox column = new VBox(2);
         column.getStyleClass().add("places");
-        column.setMinWidth(72);
-        column.setMaxWidth(72);
+        column.setMinWidth(PLACES);
+        column.setMaxWidth(PLACES);
         place(column, "Shop", PlaceIcons.SHOP, ways.shop());
         place(column, "Route", PlaceIcons.ROUTE, ways.route());
         place(column, "Logbook", PlaceIcons.LOGBOOK, ways.logbook());
@@ -183,8 +193,8 @@ final class Frame extends BorderPane {
     private Node footBar() {
         HBox bar = new HBox();
         bar.getStyleClass().add("foot");
-        bar.setMinHeight(28);
-        bar.setMaxHeight(28);
+        bar.setMinHeight(FOOT);
+        bar.setMaxHeight(FOOT);
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         foot.setId("foot");

@@ -136,7 +136,7 @@ public final class Shell implements Navigator {
 
     @Override
     public void shop() {
-        ShopPage page = new ShopPage(desk, this);
+        ShopPage page = new ShopPage(desk, this, frame.room());
         put(page, "Shop");
         shopHeads();
         if (desk.isRead()) {

@@ -21,7 +21,7 @@ import zebrawood.desktop.theme.Tone;
 /** One thing to do: how it stands, the machine, what to do there, how long it takes and since when it waits. */
 final class NextRow {
 
-    private static final double HEIGHT = 44;
+    static final double HEIGHT = 44;
     private static final double FIRST_HEIGHT = 68;
     private static final double WIDE = 920;
     private static final double WHEN = 110;
@@ -47,9 +47,9 @@ final class NextRow {
         drawing.show(line::draw, "");
         drawing.setMinHeight(line.height() - 4);
         drawing.setMaxHeight(line.height() - 4);
-        Pressed row = new Pressed(drawing, line.words(), () -> todo.entry().ifPresentOrElse(
+        String name = "next-" + todo.machine().toLowerCase(Locale.ROOT) + "-" + todo.stop();
+        Pressed row = new Pressed(name, drawing, line.words(), () -> todo.entry().ifPresentOrElse(
                 entry -> navigator.entry(todo.machineId(), entry), () -> navigator.stop(todo.machineId(), todo.stop())), "next-row");
-        row.setId("next-" + todo.machine().toLowerCase(Locale.ROOT) + "-" + todo.stop());
         row.setMinHeight(line.height());
         row.setMaxHeight(line.height());
         return row;

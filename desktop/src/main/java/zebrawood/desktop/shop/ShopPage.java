@@ -9,6 +9,7 @@ import java.util.stream.Stream;
 import javafx.animation.PauseTransition;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
+import javafx.geometry.Dimension2D;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -51,27 +52,32 @@ public final class ShopPage extends HBox {
     private static final double FLOOR_LINE = 2;
     private static final double BAR = 10;
     private static final double BAR_LEFT = 28;
-    private static final Duration SEEN = Duration.millis(400);
+    private static final Duration SEEN = Duration.millis(700);
     private static final int FEW = 14;
     private static final int ON_FLOOR = 24;
     private static final int ROWS = 60;
 
     private final Desk desk;
     private final Navigator navigator;
+    private final int seenAtFirst;
     private final Floor floor;
     private final StackPane floorPlace = new StackPane();
     private final StackPane nextPlace = new StackPane();
     private final VBox next = new VBox();
+    private List<Todo> todo = List.of();
+    private boolean seen;
     private Optional<MachineList> list = Optional.empty();
     private final Label heading = Words.label("", "title");
     private final Button add = new Button("Add a machine");
     private final ChangeListener<List<MachineStatus>> onMachines = (value, before, now) -> showAll();
     private final ChangeListener<UnitChoice> onUnits = (value, before, now) -> showAll();
 
-    public ShopPage(Desk desk, Navigator navigator) {
+    /** @param room what the window will give it, px: what does not show in it is made later */
+    public ShopPage(Desk desk, Navigator navigator, Dimension2D room) {
         this.desk = desk;
         this.navigator = navigator;
-        this.floor = new Floor();
+        this.seenAtFirst = (int) Math.ceil((room.getHeight() - Stand.HEIGHT) / NextRow.HEIGHT);
+        this.floor = new Floor(room.getWidth());
         add.setId("add-machine");
         add.getStyleClass().setAll("button", "outline");
         add.setOnAction(event -> navigator.addMachine());
@@ -118,11 +124,15 @@ public final class ShopPage extends HBox {
         list.ifPresentOrElse(made -> made.show(machines), () -> show(machines));
     }
 
-    /** Puts the focus on the most urgent line; what is below the lower edge can be scrolled to once the page is seen. */
+    /** Puts the focus on the most urgent line; what is below the lower edge is made once the page is seen, and can be scrolled to. */
     public void begin() {
-        PauseTransition seen = new PauseTransition(SEEN);
-        seen.setOnFinished(event -> nextScrolls());
-        seen.play();
+        PauseTransition pause = new PauseTransition(SEEN);
+        pause.setOnFinished(event -> {
+            seen = true;
+            addRows();
+            nextScrolls();
+        });
+        pause.play();
         next.getChildren().stream().filter(Pressed.class::isInstance).findFirst().orElse(add).requestFocus();
     }
 
@@ -132,7 +142,7 @@ public final class ShopPage extends HBox {
         heading.setText(reading ? "Reading the logbook ..." : machines.isEmpty() ? "No machine stands here yet"
                 : waiting == 0 ? "All machines are in order"
                 : waiting == 1 ? "One machine is waiting for you" : waiting + " machines are waiting for you");
-        List<Todo> todo = Route.next(machines);
+        todo = Route.next(machines);
         floor.show(machines.size() <= FEW ? machines : urgent(machines, todo));
         next.getChildren().clear();
         if (reading) {
@@ -153,12 +163,17 @@ public final class ShopPage extends HBox {
                     : "Next, most urgent first", "head"));
             VBox.setMargin(next.getChildren().get(0), new Insets(0, 0, 8, 0));
         }
-        boolean first = true;
-        for (Todo item : todo.subList(0, Math.min(ROWS, todo.size()))) {
-            next.getChildren().add(NextRow.of(desk, navigator, item, first));
-            first = false;
+        addRows();
+    }
+
+    /** Adds the lines that are not there yet: at first so many as the window shows, all once the page is seen. */
+    private void addRows() {
+        int made = (int) next.getChildren().stream().filter(Pressed.class::isInstance).count();
+        int most = Math.min(todo.size(), seen ? ROWS : seenAtFirst);
+        for (int i = made; i < most; i++) {
+            next.getChildren().add(NextRow.of(desk, navigator, todo.get(i), i == 0));
         }
-        if (todo.size() > ROWS) {
+        if (seen && todo.size() > ROWS && made < ROWS) {
             next.getChildren().add(Words.label("and " + (todo.size() - ROWS) + " more; search or filter to see them", "quiet"));
         }
     }
@@ -206,7 +221,11 @@ public final class ShopPage extends HBox {
     private final class Floor extends Pane {
         private final DrawingSurface ground = new DrawingSurface(desk.look());
         private List<MachineStatus> machines = List.of();
-        private double available = 1200;
+        private double available;
+
+        Floor(double available) {
+            this.available = available;
+        }
 
         void show(List<MachineStatus> shown) {
             machines = shown;

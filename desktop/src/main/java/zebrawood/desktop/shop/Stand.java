@@ -41,8 +41,7 @@ final class Stand {
         drawing.show(figure(machine, scale), "");
         drawing.setMinSize(width - 4, HEIGHT);
         drawing.setMaxSize(width - 4, HEIGHT);
-        Pressed stand = new Pressed(drawing, words, () -> navigator.stop(machine.machineId(), start(machine)), "flat");
-        stand.setId("machine-" + machine.plate().name().toLowerCase(Locale.ROOT));
+        Pressed stand = new Pressed("machine-" + machine.plate().name().toLowerCase(Locale.ROOT), drawing, words, () -> navigator.stop(machine.machineId(), start(machine)), "flat");
         stand.setMinWidth(width);
         stand.setMaxWidth(width);
         return stand;

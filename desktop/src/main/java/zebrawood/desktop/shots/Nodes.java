@@ -5,14 +5,20 @@ import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
+import zebrawood.desktop.bench.Pressed;
 
-/** Finds parts of the window by their id, whatever characters it has. */
+/** Finds parts of the window by their name, whatever characters it has. */
 public final class Nodes {
 
     private Nodes() {}
 
+    /** What a part of the window is found by; null where it has no name. */
+    public static String name(Node node) {
+        return node instanceof Pressed pressed ? pressed.name() : node.getId();
+    }
+
     public static Optional<Node> find(Node from, String id) {
-        if (id.equals(from.getId()) && from.isVisible()) {
+        if (id.equals(name(from)) && from.isVisible()) {
             return Optional.of(from);
         }
         if (from instanceof ScrollPane scroll && scroll.getContent() != null) {

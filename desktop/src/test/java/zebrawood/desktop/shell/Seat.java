@@ -138,7 +138,7 @@ final class Seat implements AutoCloseable {
 
     boolean focused(String id) {
         Node owner = window.shell().scene().getFocusOwner();
-        return owner != null && id.equals(owner.getId());
+        return owner != null && id.equals(Nodes.name(owner));
     }
 
     boolean has(String id) {
