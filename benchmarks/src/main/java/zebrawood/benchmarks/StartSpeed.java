@@ -11,6 +11,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.demo.DemoShop;
 
@@ -64,8 +65,11 @@ final class StartSpeed {
     private static List<String> prepared(Path archive, Path jar, String main, Path shop) throws IOException, InterruptedException {
         List<String> libraries = List.of(System.getProperty("java.class.path").split(File.pathSeparator)).stream().filter(path -> path.endsWith(".jar")).toList();
         String classes = String.join(File.pathSeparator, libraries) + File.pathSeparator + jar;
-        List<String> options = List.of("-Xmx768m", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-Xshare:auto", "-Dprism.order=sw", "-Dfile.encoding=UTF-8", "-Dsun.reflect.inflationThreshold=1000",
-                "-Dorg.sqlite.lib.path=" + System.getProperty("org.sqlite.lib.path", ""), "-Dorg.sqlite.tmpdir=" + System.getProperty("org.sqlite.tmpdir", ""), "-cp", classes);
+        List<String> options = new ArrayList<>(List.of("-Xmx768m", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-Xshare:auto", "-Dprism.order=sw", "-Dfile.encoding=UTF-8", "-Dsun.reflect.inflationThreshold=1000",
+                "-cp", classes));
+        for (String where : List.of("org.sqlite.lib.path", "org.sqlite.tmpdir")) {
+            Optional.ofNullable(System.getProperty(where)).ifPresent(folder -> options.add("-D" + where + "=" + folder));
+        }
         List<String> making = new ArrayList<>(List.of(tool("java"), "-XX:ArchiveClassesAtExit=" + archive));
         making.addAll(options);
         making.addAll(List.of(Archived.class.getName(), main, shop.toString()));

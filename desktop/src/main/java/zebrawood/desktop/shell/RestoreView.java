@@ -16,6 +16,7 @@ import zebrawood.core.route.StopState;
 import zebrawood.desktop.bench.Slip;
 import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.theme.Controls;
 import zebrawood.desktop.theme.Fonts;
 import zebrawood.desktop.theme.Ground;
 import zebrawood.desktop.theme.Look;
@@ -38,6 +39,7 @@ public final class RestoreView {
      * @param done hears whether the logbook was restored
      */
     public RestoreView(Restore restore, String found, Desk.Sitting sitting, Consumer<Boolean> done) {
+        Controls.dress();
         Fonts.loadAll();
         this.restore = restore;
         this.sitting = sitting;

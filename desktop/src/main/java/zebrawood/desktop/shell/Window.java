@@ -12,6 +12,7 @@ import javafx.stage.Screen;
 import javafx.stage.Stage;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Preferences;
+import zebrawood.desktop.theme.Controls;
 import zebrawood.desktop.theme.Tone;
 
 /** The window: as large and where it was last time, closed with everything kept. */
@@ -28,6 +29,7 @@ public final class Window {
 
     /** @param shopName the name of the shop, as its head says */
     public Window(Desk desk, String shopName, Stage stage) {
+        Controls.dress();
         this.desk = desk;
         this.stage = stage;
         this.reading = desk.reading();

@@ -114,6 +114,11 @@ public final class ShopPage extends HBox {
         return list.isPresent();
     }
 
+    /** Whether what does not show at first is made, too. */
+    public boolean isWhole() {
+        return seen;
+    }
+
     private void showAll() {
         List<MachineStatus> machines = desk.machines().get();
         if (machines.size() > FEW && list.isEmpty()) {

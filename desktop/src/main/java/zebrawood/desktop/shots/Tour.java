@@ -20,6 +20,7 @@ import zebrawood.desktop.certificate.Certificate;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
 import zebrawood.desktop.shell.Window;
+import zebrawood.desktop.shop.ShopPage;
 import zebrawood.desktop.theme.Ground;
 import zebrawood.logbook.store.TapeFilter;
 
@@ -175,8 +176,12 @@ public final class Tour {
         });
     }
 
+    private boolean isIdle() {
+        return desk.isIdle() && !(window.shell().page() instanceof ShopPage shop && !shop.isWhole());
+    }
+
     private void whenStill(Shot shot, Runnable then) {
-        Picture.whenStill(window.shell().scene(), desk::isIdle, () -> step(shot.name(), then));
+        Picture.whenStill(window.shell().scene(), this::isIdle, () -> step(shot.name(), then));
     }
 
     private void certificate() {
