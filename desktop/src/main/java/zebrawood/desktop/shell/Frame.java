@@ -9,7 +9,6 @@ import javafx.beans.value.ObservableValue;
 import javafx.geometry.Dimension2D;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -19,6 +18,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.bench.DrawingSurface;
+import zebrawood.desktop.bench.PressedWords;
 import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.figure.Figure;
@@ -38,14 +38,14 @@ final class Frame extends BorderPane {
     private final Label name = Words.label("", "machine-name");
     private final Label line = Words.label("", "quiet");
     private final Label crumb = Words.label("", "by-hand");
-    private final Button initials = barButton("initials");
-    private final Button lengths = barButton("lengths");
-    private final Button temperatures = barButton("temperatures");
+    private final PressedWords initials;
+    private final PressedWords lengths;
+    private final PressedWords temperatures;
     private final Label foot = Words.label("");
     private final Label footRight = Words.label("", "quiet");
     private final DrawingSurface caution;
     private final DrawingSurface stripe;
-    private final List<Button> places = new ArrayList<>();
+    private final List<PressedWords> places = new ArrayList<>();
     private final ChangeListener<String> onFootnote = (value, before, now) -> Words.set(footRight, now);
     private Optional<ObservableValue<String>> footnote = Optional.empty();
 
@@ -55,6 +55,9 @@ final class Frame extends BorderPane {
     Frame(Desk desk, Ways ways) {
         this.desk = desk;
         this.ways = ways;
+        initials = barButton("initials", ways.initials());
+        lengths = barButton("lengths", this::otherLengths);
+        temperatures = barButton("temperatures", this::otherTemperatures);
         caution = new DrawingSurface(desk.look());
         caution.show((pen, w, h) -> Shapes.caution(pen, w / 2, h / 2, 1), "caution");
         stripe = new DrawingSurface(desk.look());
@@ -127,17 +130,12 @@ final class Frame extends BorderPane {
     private Node plateBar() {
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        Button jump = new Button("Jump to machine, stop, entry ...");
+        PressedWords jump = new PressedWords("Jump to machine, stop, entry ...", ways.jump(), "jump-button");
         jump.setId("jump");
-        jump.getStyleClass().setAll("button", "jump-button");
-        jump.setOnAction(event -> ways.jump().run());
         jump.setMinWidth(150);
         line.setMinWidth(40);
         name.setMinWidth(Region.USE_PREF_SIZE);
         crumb.setMinWidth(Region.USE_PREF_SIZE);
-        initials.setOnAction(event -> ways.initials().run());
-        lengths.setOnAction(event -> otherLengths());
-        temperatures.setOnAction(event -> otherTemperatures());
         plateBar.getStyleClass().add("plate-bar");
         plateBar.setMinHeight(PLATE_BAR);
         plateBar.setMaxHeight(PLATE_BAR);
@@ -146,10 +144,9 @@ final class Frame extends BorderPane {
         return plateBar;
     }
 
-    private static Button barButton(String id) {
-        Button button = new Button();
+    private static PressedWords barButton(String id, Runnable action) {
+        PressedWords button = new PressedWords("", action, "flat", "bar-button");
         button.setId(id);
-        button.getStyleClass().setAll("button", "flat", "bar-button");
         button.setMinWidth(40);
         return button;
     }
@@ -170,17 +167,15 @@ final class Frame extends BorderPane {
         sign.show(icon, word);
         sign.setMinSize(22, 22);
         sign.setMaxSize(22, 22);
-        Button button = new Button(word);
+        PressedWords button = new PressedWords(word, go, "flat", "place-button");
         button.setGraphic(sign);
         button.setId("place-" + word.toLowerCase(Locale.ROOT));
-        button.getStyleClass().setAll("button", "flat", "place-button");
-        button.setOnAction(event -> go.run());
         places.add(button);
         column.getChildren().add(new StackPane(button));
     }
 
     private void here(String word) {
-        for (Button button : places) {
+        for (PressedWords button : places) {
             boolean on = button.getText().equals(word);
             button.getStyleClass().remove("here");
             if (on) {

@@ -33,7 +33,7 @@ import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.bench.DrawingSurface;
 import zebrawood.desktop.bench.Notice;
 import zebrawood.desktop.bench.OverSheet;
-import zebrawood.desktop.bench.Pressed;
+import zebrawood.desktop.bench.Pressing;
 import zebrawood.desktop.bench.Printing;
 import zebrawood.desktop.bench.StopView;
 import zebrawood.desktop.bench.Words;
@@ -481,7 +481,7 @@ public final class Shell implements Navigator {
             take(event, this::eyewear);
         } else if (event.getCode() == KeyCode.ENTER && !event.isControlDown() && scene.getFocusOwner() instanceof ButtonBase button) {
             take(event, button::fire);
-        } else if (event.getCode() == KeyCode.ENTER && !event.isControlDown() && scene.getFocusOwner() instanceof Pressed pressed) {
+        } else if (event.getCode() == KeyCode.ENTER && !event.isControlDown() && scene.getFocusOwner() instanceof Pressing pressed) {
             take(event, pressed::fire);
         } else if (event.isShortcutDown() && veil.isEmpty()) {
             shortcut(event);

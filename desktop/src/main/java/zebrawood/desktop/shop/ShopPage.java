@@ -13,7 +13,6 @@ import javafx.geometry.Dimension2D;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
@@ -31,6 +30,7 @@ import zebrawood.core.safety.FirstLight;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.bench.DrawingSurface;
 import zebrawood.desktop.bench.Pressed;
+import zebrawood.desktop.bench.PressedWords;
 import zebrawood.desktop.bench.Slip;
 import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
@@ -68,7 +68,7 @@ public final class ShopPage extends HBox {
     private boolean seen;
     private Optional<MachineList> list = Optional.empty();
     private final Label heading = Words.label("", "title");
-    private final Button add = new Button("Add a machine");
+    private final PressedWords add;
     private final ChangeListener<List<MachineStatus>> onMachines = (value, before, now) -> showAll();
     private final ChangeListener<UnitChoice> onUnits = (value, before, now) -> showAll();
 
@@ -78,9 +78,8 @@ public final class ShopPage extends HBox {
         this.navigator = navigator;
         this.seenAtFirst = (int) Math.ceil((room.getHeight() - Stand.HEIGHT) / NextRow.HEIGHT);
         this.floor = new Floor(room.getWidth());
+        this.add = new PressedWords("Add a machine", navigator::addMachine, "outline");
         add.setId("add-machine");
-        add.getStyleClass().setAll("button", "outline");
-        add.setOnAction(event -> navigator.addMachine());
         add.setMinWidth(Region.USE_PREF_SIZE);
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
@@ -154,10 +153,8 @@ public final class ShopPage extends HBox {
             return;
         }
         if (machines.isEmpty()) {
-            Button begin = new Button("Add the first machine");
+            PressedWords begin = new PressedWords("Add the first machine", navigator::addMachine, "strong");
             begin.setId("add-first");
-            begin.getStyleClass().setAll("button", "strong");
-            begin.setOnAction(event -> navigator.addMachine());
             VBox.setMargin(begin, new Insets(16, 0, 0, 0));
             next.getChildren().addAll(
                     Words.wrapped("An empty floor", "act"),
