@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
@@ -21,6 +22,7 @@ import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
 import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.route.RoutePage;
+import zebrawood.desktop.shop.ShopPage;
 import zebrawood.logbook.store.Logbook;
 
 /** More machines than one floor can show: a list beside it, searched and filtered by keyboard. */
@@ -66,6 +68,36 @@ class LargeFloorTest {
             seat.until("the chosen one opens", () -> seat.shell().page() instanceof RoutePage route && route.machine().plate().family() == Family.GALVO_UV
                     && route.machine().plate().place().equals(Optional.of("loft")));
         }
+    }
+
+    @Test
+    void theFloorIsMovedByMouseAndAMachineOpenedByPressingIt() {
+        try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
+            logbook.together(() -> {
+                for (int i = 1; i <= MACHINES; i++) {
+                    logbook.append("id-" + i, new Body.PlateSet(plate(i), Map.of()), stamp());
+                }
+            });
+        }
+        try (Seat seat = new Seat(folder)) {
+            seat.until("all are in the list", () -> listed(seat) == MACHINES && seat.has("next-scroll"));
+            int unit = Seat.onScreen(() -> IntStream.rangeClosed(1, MACHINES).filter(i -> seat.has("machine-unit " + i) && at(seat, i) > 700 && at(seat, i) < 900).findFirst().orElseThrow());
+            double before = Seat.onScreen(() -> at(seat, unit));
+            seat.drag("machine-unit " + unit, -120);
+            seat.until("the floor has moved", () -> at(seat, unit) < before - 60);
+            assertThat(seat.shell().page()).as("nothing was opened by that").isInstanceOf(ShopPage.class);
+
+            seat.drag("machine-unit " + unit, 9);
+            seat.until("a hand that slips a little still opens it", () -> seat.shell().page() instanceof RoutePage route && route.machine().plate().name().equals("Unit " + unit));
+            seat.click("place-shop");
+            seat.until("the place at the left is pressed by mouse", () -> seat.shell().page() instanceof ShopPage);
+        }
+    }
+
+    /** Where a machine stands in the window, px. */
+    private static double at(Seat seat, int unit) {
+        Node node = seat.find("machine-unit " + unit);
+        return node.localToScene(node.getBoundsInLocal()).getMinX();
     }
 
     private static int listed(Seat seat) {

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
 import java.io.IOException;
 import java.io.RandomAccessFile;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -78,6 +79,26 @@ class RestoredTest {
         try (Seat seat = new Seat(folder)) {
             seat.until("the shop stands as it did", () -> seat.says("machines are waiting for you") && seat.desk.head().get().entries() >= entries);
             assertThat(seat.desk.logbook().verify(List.of()).holds()).isTrue();
+        }
+    }
+
+    @Test
+    void theStartItselfOffersItAndGoesOn() throws Exception {
+        DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
+        new Backups(folder).make(NOW);
+        cut();
+        Process started = new ProcessBuilder(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Dprism.order=sw", "-XX:TieredStopAtLevel=1",
+                        "-cp", System.getProperty("java.class.path"), OpensDamaged.class.getName(), folder.toString()))
+                .redirectErrorStream(true)
+                .start();
+        try {
+            String said = new String(started.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+            assertThat(said).contains("SHOP true", "CLOSED");
+        } finally {
+            started.destroyForcibly();
+        }
+        try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
+            assertThat(logbook.verify(List.of()).holds()).isTrue();
         }
     }
 

@@ -17,6 +17,7 @@ import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
 import org.testfx.api.FxRobot;
 import zebrawood.desktop.Catalogue;
@@ -117,6 +118,20 @@ final class Seat implements AutoCloseable {
 
     Seat enter() {
         return press(KeyCode.ENTER);
+    }
+
+    /** Presses the mouse on a part of the window, moves it sideways by so many px, and lets it go. */
+    Seat drag(String id, double sideways) {
+        robot.moveTo(find(id)).press(MouseButton.PRIMARY);
+        if (sideways != 0) {
+            robot.moveBy(sideways, 0);
+        }
+        robot.release(MouseButton.PRIMARY);
+        return this;
+    }
+
+    Seat click(String id) {
+        return drag(id, 0);
     }
 
     /** Ctrl+K, some words, Enter. */
