@@ -264,8 +264,12 @@ public final class Desk implements AutoCloseable {
         try {
             new Backups(folder).daily(now());
         } catch (LogbookException failed) {
-            Platform.runLater(() -> tell(Character.toUpperCase(failed.getMessage().charAt(0)) + failed.getMessage().substring(1) + "."));
+            Platform.runLater(() -> tellWhy(failed));
         }
+    }
+
+    private void tellWhy(LogbookException failed) {
+        tell(Character.toUpperCase(failed.getMessage().charAt(0)) + failed.getMessage().substring(1) + ".");
     }
 
     private void prepareSearch() {
@@ -280,7 +284,7 @@ public final class Desk implements AutoCloseable {
 
     /** Work on the logbook's thread; its result is handed back on the interface thread. */
     public <T> void later(Callable<T> work, Consumer<T> then) {
-        later(work, then, failed -> tell(failed.getMessage() + "."));
+        later(work, then, this::tellWhy);
     }
 
     /** The same, with what to do when the logbook refuses. */
@@ -308,7 +312,7 @@ public final class Desk implements AutoCloseable {
             } catch (CancellationException ended) {
                 Platform.runLater(() -> hand(() -> tell("Ended; nothing was changed.")));
             } catch (LogbookException refused) {
-                Platform.runLater(() -> hand(() -> tell(Character.toUpperCase(refused.getMessage().charAt(0)) + refused.getMessage().substring(1) + ".")));
+                Platform.runLater(() -> hand(() -> tellWhy(refused)));
             } catch (IOException e) {
                 Platform.runLater(() -> hand(() -> tell("The file could not be written there; choose another folder, or free some space.")));
             } catch (Exception unexpected) {
@@ -355,7 +359,8 @@ public final class Desk implements AutoCloseable {
         aside.shutdownNow();
         worker.shutdown();
         try {
-            worker.awaitTermination(10, TimeUnit.SECONDS);
+            // what waits for a logbook that is not open has nothing to record
+            worker.awaitTermination(opening.isDone() ? 10 : 0, TimeUnit.SECONDS);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }

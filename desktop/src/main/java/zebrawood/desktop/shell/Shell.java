@@ -168,9 +168,16 @@ public final class Shell implements Navigator {
                 Optional.of(new SimpleStringProperty(Days.full(desk.local(desk.now()).toLocalDate()))));
     }
 
-    private void route() {
+    /** Whether the logbook is still being read, which is then said. */
+    private boolean waits() {
         if (!desk.isRead()) {
             tell(READING);
+        }
+        return !desk.isRead();
+    }
+
+    private void route() {
+        if (waits()) {
             return;
         }
         Optional<String> id = machineId.or(() -> desk.machines().get().stream().findFirst().map(MachineStatus::machineId));
@@ -209,6 +216,9 @@ public final class Shell implements Navigator {
 
     @Override
     public void logbook(TapeFilter filter) {
+        if (waits()) {
+            return;
+        }
         LogbookPage page = new LogbookPage(desk, this, filter);
         put(page, "Logbook");
         logbookHeads(filter.machineId());
@@ -290,7 +300,9 @@ public final class Shell implements Navigator {
         if (at.isPresent() && !(page() instanceof ShopPage)) {
             then.accept(at.get());
         } else if (desk.machines().get().isEmpty()) {
-            tell(desk.isRead() ? "Add a machine first." : READING);
+            if (!waits()) {
+                tell("Add a machine first.");
+            }
         } else if (desk.machines().get().size() == 1) {
             then.accept(desk.machines().get().get(0).machineId());
         } else {
@@ -323,6 +335,9 @@ public final class Shell implements Navigator {
     }
 
     private void plate(Optional<String> id) {
+        if (waits()) {
+            return;
+        }
         PlatePage page = new PlatePage(desk, this, id);
         put(page, id.isPresent() ? "Route" : "Shop");
         Optional<MachineStatus> machine = id.flatMap(desk::machine);
@@ -548,7 +563,9 @@ public final class Shell implements Navigator {
         if (!(page() instanceof LogbookPage)) {
             logbook(TapeFilter.ALL);
         }
-        ((LogbookPage) page()).search();
+        if (page() instanceof LogbookPage logbook) {
+            logbook.search();
+        }
     }
 
     private static void take(KeyEvent event, Runnable action) {

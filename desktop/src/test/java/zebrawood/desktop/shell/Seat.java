@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.concurrent.Callable;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.FutureTask;
 import java.util.concurrent.TimeUnit;
@@ -37,18 +38,22 @@ final class Seat implements AutoCloseable {
     private Stage stage;
 
     Seat(Path folder) {
+        this(folder, CompletableFuture.completedFuture(Logbook.open(folder, Catalogue.procedures())));
+        until("the window is filled", desk::isRead);
+    }
+
+    /** The window on a logbook that may still be being opened. */
+    Seat(Path folder, CompletableFuture<Logbook> opening) {
         toolkit();
-        Logbook logbook = Logbook.open(folder, Catalogue.procedures());
-        desk = new Desk(folder, logbook, Catalogue.procedures(), new Desk.Sitting(() -> NOW, ZoneId.of("UTC+1"), "test"));
-        CountDownLatch open = new CountDownLatch(1);
+        desk = new Desk(folder, opening, Catalogue.procedures(), new Desk.Sitting(() -> NOW, ZoneId.of("UTC+1"), "test"));
         onScreen(() -> {
             stage = new Stage();
             window = new Window(desk, "Fernhollow Instrument Works", stage);
-            window.open(open::countDown);
+            window.open(() -> { });
             stage.requestFocus();
             return null;
         });
-        until("the window is open", () -> open.getCount() == 0 && stage.isFocused());
+        until("the window is open", stage::isFocused);
     }
 
     static void toolkit() {
