@@ -30,6 +30,11 @@ public record Amount(Quantity quantity, double base, int decimals) {
         return new Amount(Quantity.TEMPERATURE, celsius, decimals);
     }
 
+    /** A difference between two temperatures. */
+    public static Amount celsiusDifference(double kelvin, int decimals) {
+        return new Amount(Quantity.WARMTH, kelvin, decimals);
+    }
+
     public static Amount percent(double percent, int decimals) {
         return new Amount(Quantity.SHARE, percent, decimals);
     }

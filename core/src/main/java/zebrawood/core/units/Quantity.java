@@ -14,6 +14,8 @@ public enum Quantity {
     LENGTH("mm", "mm", 1, "cm", 10, "m", 1000, "um", 0.001, "µm", 0.001, "μm", 0.001, "in", 25.4, "inch", 25.4,
             "\"", 25.4, "″", 25.4, "ft", 304.8, "'", 304.8, "thou", 0.0254, "mil", 0.0254),
     TEMPERATURE("°C", "c", 1, "°c", 1),
+    /** a difference of temperatures: a step of 1 °C is 1.8 °F, with no freezing point to add */
+    WARMTH("°C", "c", 1, "°c", 1, "k", 1, "f", 5 / 9.0, "°f", 5 / 9.0),
     SHARE("%", "%", 1),
     WAVELENGTH("nm", "nm", 1, "um", 1000, "µm", 1000, "μm", 1000),
     RATE("mm/min", "mm/min", 1, "mm/s", 60, "m/min", 1000, "m/s", 60000, "in/min", 25.4, "ipm", 25.4, "in/s", 1524),
@@ -26,6 +28,11 @@ public enum Quantity {
     SECONDS("s", "s", 1, "ms", 0.001, "min", 60),
     FREQUENCY("kHz", "khz", 1, "hz", 0.001, "mhz", 1000),
     PULSE("ns", "ns", 1, "us", 1000, "µs", 1000, "μs", 1000, "ms", 1e6),
+    PRESSURE("bar", "bar", 1, "mbar", 0.001, "kpa", 0.01, "mpa", 10, "psi", 0.0689475729),
+    VOLUME("l", "l", 1, "ml", 0.001, "m3", 1000, "m³", 1000),
+    /** what a hose holds or a jug measures */
+    MEASURE("ml", "ml", 1, "l", 1000),
+    FLOW("l/min", "l/min", 1, "lpm", 1, "l/h", 1 / 60.0, "m3/h", 1000 / 60.0),
     /** a bare number, such as an S value */
     PLAIN("");
 
@@ -51,7 +58,7 @@ public enum Quantity {
     public String unit(UnitChoice choice) {
         return switch (this) {
             case LENGTH -> choice.length();
-            case TEMPERATURE -> choice.temperature();
+            case TEMPERATURE, WARMTH -> choice.temperature();
             default -> baseUnit;
         };
     }
@@ -61,6 +68,7 @@ public enum Quantity {
         return switch (this) {
             case LENGTH -> choice.inches() ? base / 25.4 : base;
             case TEMPERATURE -> choice.fahrenheit() ? base * 1.8 + 32 : base;
+            case WARMTH -> choice.fahrenheit() ? base * 1.8 : base;
             default -> base;
         };
     }

@@ -11,7 +11,11 @@ import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import zebrawood.core.controller.ControllerSettings;
+import zebrawood.core.coolant.CoolantHeat;
+import zebrawood.core.coolant.CoolantMix;
+import zebrawood.core.coolant.CoolantSetpoint;
 import zebrawood.core.focus.FocusRamp;
+import zebrawood.core.gas.AssistGas;
 import zebrawood.core.site.SiteClimate;
 
 /** Cases worked by an independent program in another language. */
@@ -19,10 +23,11 @@ class WorkedCasesTest {
 
     private static final ObjectMapper JSON = new ObjectMapper();
 
-    private final Solver solver = new Solver(List.of(new SiteClimate(), new ControllerSettings(), new FocusRamp()));
+    private final Solver solver = new Solver(List.of(new SiteClimate(), new ControllerSettings(), new FocusRamp(),
+            new AssistGas(), new CoolantSetpoint(), new CoolantHeat(), new CoolantMix()));
 
     @ParameterizedTest
-    @ValueSource(strings = {"site-climate", "controller-settings", "focus-ramp"})
+    @ValueSource(strings = {"site-climate", "controller-settings", "focus-ramp", "assist-gas", "coolant-setpoint", "coolant-heat", "coolant-mix"})
     void everyWorkedCaseComesOutAsItWasWorked(String procedure) throws IOException {
         JsonNode cases;
         try (InputStream file = WorkedCasesTest.class.getResourceAsStream("/worked-cases/" + procedure + ".json")) {

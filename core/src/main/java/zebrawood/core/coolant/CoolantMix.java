@@ -1,0 +1,157 @@
+package zebrawood.core.coolant;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.IntStream;
+import zebrawood.core.machine.Plate;
+import zebrawood.core.procedure.Card;
+import zebrawood.core.procedure.Change;
+import zebrawood.core.procedure.Evidence;
+import zebrawood.core.procedure.Hazard;
+import zebrawood.core.procedure.Help;
+import zebrawood.core.procedure.Instruction;
+import zebrawood.core.procedure.Outcome;
+import zebrawood.core.procedure.Phase;
+import zebrawood.core.procedure.Procedure;
+import zebrawood.core.procedure.Verdict;
+import zebrawood.core.units.Amount;
+import zebrawood.core.units.Quantity;
+import zebrawood.core.units.Said;
+
+/** How much water and how much glycol, and how much of it before the pump has run. */
+public final class CoolantMix implements Procedure<MixReadings, MixFinding> {
+
+    private static final double MARGIN_C = 3;
+
+    private static final Card CARD = new Card(
+            "coolant-mix",
+            1,
+            "Water filling",
+            Phase.PLACE,
+            false,
+            Set.of(Change.COOLANT_WORK, Change.SOURCE_CHANGED),
+            List.of(Hazard.WATER_NEAR_MAINS, Hazard.HIGH_VOLTAGE),
+            45,
+            180,
+            new Help(
+                    List.of("Distilled or deionised water, and a jug that shows millilitres.", "Glycol of the kind that the source's maker allows, where the room can freeze."),
+                    List.of(
+                            "Fill the first part into the reservoir with the source's mains off.",
+                            "Run the pump alone: the hoses fill and the level falls.",
+                            "Tilt the source a little and tap the hoses until no bubble is left in it.",
+                            "Switch off and fill up to the mark. Look for drops after a quarter of an hour."),
+                    "A bubble in the tube is a hot place that cracks it; ice does so in one night. Glycol carries less heat and"
+                            + " conducts more: no more of it than the winter asks for.",
+                    List.of("Tap water conducts and grows things; never pour near open high voltage.")));
+
+    @Override
+    public Card card() {
+        return CARD;
+    }
+
+    @Override
+    public Class<MixReadings> readingsType() {
+        return MixReadings.class;
+    }
+
+    @Override
+    public Class<MixFinding> findingType() {
+        return MixFinding.class;
+    }
+
+    @Override
+    public boolean appliesTo(Plate plate) {
+        return plate.isWaterCooled();
+    }
+
+    @Override
+    public Optional<String> lacks(Plate plate) {
+        return Optional.empty();
+    }
+
+    @Override
+    public OptionalInt recheckDays(Plate plate) {
+        return OptionalInt.empty();
+    }
+
+    @Override
+    public Outcome<MixFinding> evaluate(MixReadings read) {
+        double needed = read.lowestAmbientC() - read.marginC().orElse(MARGIN_C);
+        OptionalInt share = share(read.glycol(), needed);
+        double volume = read.circuitVolumeMl();
+        boolean frost = needed < 0 && read.glycol() == Glycol.NONE;
+        boolean enough = share.isPresent();
+        double glycolMl = volume * share.orElse(0) / 100;
+        OptionalDouble first = read.firstMl();
+        MixFinding finding = new MixFinding(
+                share,
+                enough ? OptionalDouble.of(glycolMl) : OptionalDouble.empty(),
+                enough ? OptionalDouble.of(volume - glycolMl) : OptionalDouble.empty(),
+                enough ? OptionalDouble.of(read.glycol().freezingPointC(share.getAsInt())) : OptionalDouble.empty(),
+                first,
+                first.isPresent() ? OptionalDouble.of(volume - first.getAsDouble()) : OptionalDouble.empty(),
+                read.glycol(), volume, needed);
+        return new Outcome<>(finding, frost || !enough ? Verdict.FAIL : Verdict.PASS, instructions(finding, frost));
+    }
+
+    /** The smallest whole percent that does not freeze there. */
+    private static OptionalInt share(Glycol glycol, double neededC) {
+        return neededC >= 0 || glycol == Glycol.NONE
+                ? OptionalInt.of(0)
+                : IntStream.rangeClosed(0, glycol.mostPct()).filter(percent -> glycol.freezingPointC(percent) <= neededC).findFirst();
+    }
+
+    private static List<Instruction> instructions(MixFinding finding, boolean frost) {
+        if (frost) {
+            return List.of(Instruction.of("water", Said.of("Drain the circuit, heat the room, or fill in glycol."))
+                    .byHand(Said.of("Plain water freezes at {0}; it may get as cold as {1} here.", Amount.celsius(0, 0), Amount.celsius(finding.neededC(), 1))));
+        } else if (finding.glycolPct().isEmpty()) {
+            return List.of(Instruction.of("water", Said.of("Drain the circuit or heat the room: no mixture is enough."))
+                    .byHand(Said.of("It may get as cold as {0} here.", Amount.celsius(finding.neededC(), 1))));
+        }
+        List<Instruction> instructions = new ArrayList<>();
+        boolean plain = finding.glycolPct().getAsInt() == 0;
+        instructions.add(Instruction.of("water", plain
+                ? Said.of("Fill with {0} of water.", millilitres(finding.waterMl().getAsDouble()))
+                : Said.of("Mix {0} of water with {1} of " + finding.glycol().words() + ".", millilitres(finding.waterMl().getAsDouble()), millilitres(finding.glycolMl().getAsDouble())))
+                .byHand(plain ? Said.of("Distilled or deionised; it freezes at {0}.", Amount.celsius(0, 0))
+                        : Said.of("That is {0} by volume; it freezes at {1}.", Amount.percent(finding.glycolPct().getAsInt(), 0), Amount.celsius(finding.freezingPointC().getAsDouble(), 1))));
+        instructions.add(Instruction.of("filling", finding.firstFillMl().isPresent()
+                ? Said.of("Fill in {0}, run the pump with mains off the high voltage until no bubble comes, switch off, then top up {1}.",
+                        millilitres(finding.firstFillMl().getAsDouble()), millilitres(finding.topUpMl().getAsDouble()))
+                : Said.of("Fill to the reservoir's mark, run the pump with mains off the high voltage until no bubble comes, switch off, then fill to the mark again.")));
+        return instructions;
+    }
+
+    private static Amount millilitres(double ml) {
+        return new Amount(Quantity.MEASURE, ml, 0);
+    }
+
+    @Override
+    public Said keyFigure(MixFinding finding) {
+        return finding.glycolPct().isEmpty() ? Said.of("no mixture") : finding.glycolPct().getAsInt() == 0 ? Said.of("plain water")
+                : Said.of("glycol {0}", Amount.percent(finding.glycolPct().getAsInt(), 0));
+    }
+
+    @Override
+    public List<Evidence> evidence(MixFinding finding) {
+        List<Evidence> evidence = new ArrayList<>(List.of(
+                new Evidence("circuit", Said.of("{0}", millilitres(finding.circuitVolumeMl()))),
+                new Evidence("must not freeze at", Said.of("{0}", Amount.celsius(finding.neededC(), 1)))));
+        finding.freezingPointC().ifPresent(freezes -> evidence.add(new Evidence("freezes at", Said.of("{0}", Amount.celsius(freezes, 1)))));
+        finding.glycolMl().ifPresent(ml -> evidence.add(new Evidence("glycol", Said.of("{0}", millilitres(ml)))));
+        finding.waterMl().ifPresent(ml -> evidence.add(new Evidence("water", Said.of("{0}", millilitres(ml)))));
+        finding.firstFillMl().ifPresent(ml -> evidence.add(new Evidence("first", Said.of("{0}", millilitres(ml)))));
+        finding.topUpMl().ifPresent(ml -> evidence.add(new Evidence("after the pump has run", Said.of("{0}", millilitres(ml)))));
+        return evidence;
+    }
+
+    @Override
+    public Said judgedBy(MixFinding finding) {
+        return Said.of("no ice down to {0}", Amount.celsius(finding.neededC(), 1));
+    }
+}

@@ -1,0 +1,41 @@
+package zebrawood.core.coolant;
+
+import java.util.OptionalDouble;
+
+/**
+ * How warm the water gets.
+ *
+ * @param heatW into the water, W
+ * @param riseC from inlet to outlet, °C
+ * @param outletC as the work begins, °C
+ * @param bucketMinutes until the outlet is too warm, min, 0 where it is from the beginning; absent without a bucket
+ * @param chillerMarginPct what the chiller carries beyond the heat, %; absent without one
+ * @param densityKgM3 of the mixture
+ * @param specificHeatJKgK of the mixture
+ * @param startC of the water, °C
+ * @param maxC the hottest outlet, °C
+ * @param reservoirL of the bucket, l; absent without one
+ * @param hourL the volume that lasts an hour, l; absent where none does
+ * @param iceMinutesPerKg what a kilogram of ice in the bucket adds, min; absent where ice is of no use
+ * @param leastFlowLMin the flow at which the outlet is just cool enough, l/min; absent where none is
+ */
+public record HeatFinding(
+        double heatW,
+        double riseC,
+        double outletC,
+        OptionalDouble bucketMinutes,
+        OptionalDouble chillerMarginPct,
+        double densityKgM3,
+        double specificHeatJKgK,
+        double startC,
+        double maxC,
+        OptionalDouble reservoirL,
+        OptionalDouble hourL,
+        OptionalDouble iceMinutesPerKg,
+        OptionalDouble leastFlowLMin) {
+
+    /** Temperature of a mixed bucket after so many minutes, °C, no loss to the room. */
+    public double bucketC(double minutes) {
+        return startC + heatW * minutes * 60 / (reservoirL.orElseThrow() / 1000 * densityKgM3 * specificHeatJKgK);
+    }
+}

@@ -1,0 +1,54 @@
+package zebrawood.core.coolant;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
+import zebrawood.core.procedure.Outcome;
+import zebrawood.core.procedure.Verdict;
+import zebrawood.core.units.UnitChoice;
+
+class CoolantMixTest {
+
+    private final CoolantMix procedure = new CoolantMix();
+
+    private Outcome<MixFinding> at(double coldest, Glycol glycol, OptionalDouble first, Optional<MixReadings.Hose> hose) {
+        return procedure.evaluate(new MixReadings(6200, first, hose, coldest, OptionalDouble.empty(), glycol));
+    }
+
+    /** The mixture does not freeze where it must not; one percent less would. */
+    @Test
+    void thereIsNeverMoreGlycolThanTheWinterAsksFor() {
+        for (Glycol glycol : new Glycol[] {Glycol.ETHYLENE, Glycol.PROPYLENE}) {
+            for (double coldest = 2.9; coldest > -43; coldest -= 0.1) {
+                MixFinding finding = at(coldest, glycol, OptionalDouble.empty(), Optional.empty()).finding();
+                int percent = finding.glycolPct().orElseThrow();
+                assertThat(glycol.freezingPointC(percent)).isLessThanOrEqualTo(coldest - 3);
+                assertThat(glycol.freezingPointC(percent - 1)).isGreaterThan(coldest - 3);
+                assertThat(finding.glycolMl().orElseThrow() + finding.waterMl().orElseThrow()).isCloseTo(6200, within(1e-9));
+            }
+        }
+    }
+
+    @Test
+    void theFillingComesInTwoParts() {
+        Outcome<MixFinding> outcome = at(-9, Glycol.ETHYLENE, OptionalDouble.of(4350), Optional.empty());
+        assertThat(outcome.instructions().get(0).sentence(UnitChoice.METRIC))
+                .isEqualTo("Mix 4650 ml of water with 1550 ml of ethylene glycol. That is 25 % by volume; it freezes at -12.3 °C.");
+        assertThat(outcome.instructions().get(1).action().in(UnitChoice.METRIC)).startsWith("Fill in 4350 ml, run the pump").endsWith("then top up 1850 ml.");
+        MixFinding byHose = at(-9, Glycol.ETHYLENE, OptionalDouble.empty(), Optional.of(new MixReadings.Hose(8, 9.5))).finding();
+        assertThat(byHose.topUpMl().orElseThrow()).as("what the hoses hold").isCloseTo(Math.PI * 16 * 9.5, within(1e-9));
+    }
+
+    @Test
+    void frostWithoutGlycolIsRefusedInWords() {
+        Outcome<MixFinding> frost = at(-9, Glycol.NONE, OptionalDouble.empty(), Optional.empty());
+        assertThat(frost.verdict()).isEqualTo(Verdict.FAIL);
+        assertThat(frost.instructions().get(0).action().in(UnitChoice.METRIC)).isEqualTo("Drain the circuit, heat the room, or fill in glycol.");
+        Outcome<MixFinding> tooCold = at(-55, Glycol.PROPYLENE, OptionalDouble.empty(), Optional.empty());
+        assertThat(tooCold.verdict()).isEqualTo(Verdict.FAIL);
+        assertThat(tooCold.finding().glycolMl()).isEmpty();
+    }
+}
