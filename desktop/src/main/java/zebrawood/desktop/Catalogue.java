@@ -3,14 +3,26 @@ package zebrawood.desktop;
 import java.util.List;
 import java.util.Optional;
 import zebrawood.core.controller.ControllerSettings;
+import zebrawood.core.coolant.CoolantHeat;
+import zebrawood.core.coolant.CoolantMix;
+import zebrawood.core.coolant.CoolantSetpoint;
 import zebrawood.core.focus.FocusRamp;
+import zebrawood.core.gas.AssistGas;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.site.SiteClimate;
 import zebrawood.desktop.bench.Stop;
 import zebrawood.desktop.controller.PowerFigure;
 import zebrawood.desktop.controller.SettingsBench;
+import zebrawood.desktop.coolant.HeatBench;
+import zebrawood.desktop.coolant.HeatFigure;
+import zebrawood.desktop.coolant.MixBench;
+import zebrawood.desktop.coolant.MixFigure;
+import zebrawood.desktop.coolant.SetpointBench;
+import zebrawood.desktop.coolant.SetpointFigure;
 import zebrawood.desktop.focus.RampBench;
 import zebrawood.desktop.focus.RampFigures;
+import zebrawood.desktop.gas.GasBench;
+import zebrawood.desktop.gas.GasFigure;
 import zebrawood.desktop.site.ClimateBench;
 import zebrawood.desktop.site.ClimateChart;
 
@@ -19,6 +31,10 @@ public final class Catalogue {
 
     private static final List<Stop<?, ?>> STOPS = List.of(
             new Stop<>(new SiteClimate(), ClimateBench::new, new ClimateChart()),
+            new Stop<>(new CoolantMix(), MixBench::new, new MixFigure()),
+            new Stop<>(new CoolantHeat(), HeatBench::new, new HeatFigure()),
+            new Stop<>(new CoolantSetpoint(), SetpointBench::new, new SetpointFigure()),
+            new Stop<>(new AssistGas(), GasBench::new, new GasFigure()),
             new Stop<>(new ControllerSettings(), SettingsBench::new, new PowerFigure()),
             new Stop<>(new FocusRamp(), RampBench::new, new RampFigures()));
 

@@ -135,7 +135,7 @@ public final class CoolantHeat implements Procedure<HeatReadings, HeatFinding> {
                             ? Said.of("The bucket lasts {0}.", new Amount(Quantity.MINUTES, Math.floor(finding.bucketMinutes().getAsDouble()), 0))
                             : Said.of("The water takes up {0}; look how it is carried away.", heat);
             instructions.add(Instruction.of("water", stays)
-                    .byHand(Said.of("It leaves {0} warmer than it enters, at {1}. An estimate: the thermometer at the outlet decides.",
+                    .byHand(Said.of("It leaves {0} warmer than it enters, at {1}.",
                             Amount.celsiusDifference(finding.riseC(), 1), Amount.celsius(finding.outletC(), 1))));
         }
         return instructions;
@@ -160,9 +160,9 @@ public final class CoolantHeat implements Procedure<HeatReadings, HeatFinding> {
     public List<Evidence> evidence(HeatFinding finding) {
         List<Evidence> evidence = new ArrayList<>(List.of(
                 new Evidence("heat into the water", Said.of("{0}", watts(finding.heatW()))),
-                new Evidence("warmer at the outlet by", Said.of("{0}", Amount.celsiusDifference(finding.riseC(), 1))),
+                new Evidence("warmer by", Said.of("{0}", Amount.celsiusDifference(finding.riseC(), 1))),
                 new Evidence("outlet", Said.of("{0}", Amount.celsius(finding.outletC(), 1)))));
-        finding.bucketMinutes().ifPresent(minutes -> evidence.add(new Evidence("bucket lasts", Said.of("{0}", new Amount(Quantity.MINUTES, minutes, 0)))));
+        finding.bucketMinutes().ifPresent(minutes -> evidence.add(new Evidence("bucket lasts", Said.of("{0}", new Amount(Quantity.MINUTES, minutes, 1)))));
         finding.chillerMarginPct().ifPresent(margin -> evidence.add(new Evidence("chiller to spare", Said.of("{0}", Amount.percent(margin, 0)))));
         return evidence;
     }

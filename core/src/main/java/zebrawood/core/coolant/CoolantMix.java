@@ -30,7 +30,7 @@ public final class CoolantMix implements Procedure<MixReadings, MixFinding> {
     private static final Card CARD = new Card(
             "coolant-mix",
             1,
-            "Water filling",
+            "Filling",
             Phase.PLACE,
             false,
             Set.of(Change.COOLANT_WORK, Change.SOURCE_CHANGED),

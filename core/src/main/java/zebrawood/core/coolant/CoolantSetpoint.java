@@ -34,11 +34,11 @@ public final class CoolantSetpoint implements Procedure<SetpointReadings, Setpoi
     private static final Card CARD = new Card(
             "coolant-setpoint",
             1,
-            "Water set-point",
+            "Set-point",
             Phase.PLACE,
             false,
             Set.of(Change.MOVED, Change.COOLANT_WORK, Change.SOURCE_CHANGED),
-            List.of(Hazard.CONDENSATION, Hazard.WATER_NEAR_MAINS),
+            List.of(Hazard.CONDENSATION),
             2,
             90,
             new Help(
@@ -168,7 +168,7 @@ public final class CoolantSetpoint implements Procedure<SetpointReadings, Setpoi
 
     @Override
     public Said keyFigure(SetpointFinding finding) {
-        return finding.setpointC().isPresent() ? Said.of("water {0}", Amount.celsius(finding.setpointC().getAsDouble(), 1)) : Said.of("no safe water");
+        return finding.setpointC().isPresent() ? Said.of("{0}", Amount.celsius(finding.setpointC().getAsDouble(), 1)) : Said.of("no safe water");
     }
 
     @Override

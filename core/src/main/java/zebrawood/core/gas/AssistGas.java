@@ -157,11 +157,11 @@ public final class AssistGas implements Procedure<GasReadings, GasFinding> {
     @Override
     public List<Evidence> evidence(GasFinding finding) {
         List<Evidence> evidence = new ArrayList<>(List.of(
-                new Evidence("flow, normal litres", Said.of("{0}", flow(finding.flowNlMin()))),
+                new Evidence("normal litres", Said.of("{0}", flow(finding.flowNlMin()))),
                 new Evidence("mass flow", Said.of("{0} g/s", Amount.plain(finding.massFlowGS(), 2))),
-                new Evidence("the jet in the bore", Said.of(finding.choked() ? "at the speed of sound" : "below the speed of sound")),
+                new Evidence("jet", Said.of(finding.choked() ? "at the speed of sound" : "below the speed of sound")),
                 new Evidence("gas flows", Said.of("{0} of the time", Amount.percent(finding.beamOnPct(), 0)))));
-        finding.bottleMinutes().ifPresent(minutes -> evidence.add(new Evidence("a bottle", Said.of("{0}", new Amount(Quantity.MINUTES, minutes, 0)))));
+        finding.bottleMinutes().ifPresent(minutes -> evidence.add(new Evidence("a bottle", Said.of("{0}", new Amount(Quantity.MINUTES, minutes, 1)))));
         finding.bottlesPerShift().ifPresent(bottles -> evidence.add(new Evidence("bottles in 8 h", Said.of("{0}", Amount.plain(bottles, 1)))));
         return evidence;
     }

@@ -8,6 +8,7 @@ import java.util.Deque;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import zebrawood.core.reading.ReadingException;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
@@ -115,6 +116,11 @@ public final class Draft {
             }
         }
         return new Text(Amount.exact(base), UnitChoice.METRIC);
+    }
+
+    /** Puts the text of an amount into texts, under the name of its field, where there is such an amount. */
+    public static void retype(Map<String, Text> texts, String field, Map<String, String> asTyped, OptionalDouble base, Quantity quantity) {
+        base.ifPresent(amount -> texts.put(field, retyped(asTyped.get(field), amount, quantity)));
     }
 
     /** Whether nothing is typed anywhere. */

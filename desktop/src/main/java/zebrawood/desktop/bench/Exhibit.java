@@ -3,6 +3,7 @@ package zebrawood.desktop.bench;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import zebrawood.core.units.Amount;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.figure.Figure;
 
@@ -29,6 +30,11 @@ public interface Exhibit<R extends Record, F extends Record> {
      * @param read which column was read by a person
      */
     record Table(List<String> heads, List<List<String>> rows, int read) {}
+
+    /** A row of such a table: what it is, as it was typed, as it was understood. */
+    static List<String> row(String label, String typed, Amount amount, UnitChoice units) {
+        return List.of(label, typed == null ? amount.number(units) : typed, amount.text(units));
+    }
 
     /** A figure and half of its 95 % interval (0 where not known), and the half width of the band about the newest. */
     record Course(double value, double halfWidth, double band) {}

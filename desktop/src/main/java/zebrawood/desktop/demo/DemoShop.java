@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import java.util.random.RandomGenerator;
 import java.util.stream.Stream;
@@ -33,6 +34,11 @@ public final class DemoShop {
     private static final String MARKER = "fernhollow-demo.txt";
     private static final int DAYS = 730;
     private static final LocalTime MORNING = LocalTime.of(9, 40);
+    private static final LocalTime EARLY = LocalTime.of(8, 5);
+    private static final Life.Water WREN = new Life.Water(6200, OptionalDouble.of(4350), 780, 88, 8.5, 1400, OptionalDouble.empty());
+    private static final Life.Water DUNLIN = new Life.Water(3900, OptionalDouble.empty(), 520, 45, 6.2, 900, OptionalDouble.empty());
+    private static final Life.Water PLOVER = new Life.Water(2400, OptionalDouble.empty(), 260, 4, 4.1, 600, OptionalDouble.of(-1));
+    private static final Life.Water BITTERN = new Life.Water(14500, OptionalDouble.of(11800), 4600, 1500, 22, 5200, OptionalDouble.empty());
 
     private final Logbook logbook;
     private final LocalDate today;
@@ -104,7 +110,9 @@ public final class DemoShop {
         wren.climate(DAYS, 0, 0);
         wren.gate(DAYS, MORNING, "RV", 20);
         wren.settings(DAYS - 1, text("wren"));
+        wren.water(DAYS - 1, LocalTime.of(8, 0), "RV", WREN);
         everyFew(wren, DAYS - 7, 3, 6, day -> wren.climate(day, 0, 0));
+        served(wren, DAYS - 60, WREN);
         everyFew(wren, DAYS - 50, 60, 45, day -> wren.settings(day, text("wren")));
         everyFew(wren, DAYS - 1, 14, 12, day -> wren.planSome(day, () -> wren.ramp("ramp " + day, beam, crept(day), 0, Optional.empty())));
         for (int day : new int[] {640, 520, 411, 300, 196, 88}) {
@@ -112,6 +120,7 @@ public final class DemoShop {
         }
         wren.happened(455, LocalTime.of(7, 30), "GA", Change.SOURCE_CHANGED, "tube replaced under warranty");
         wren.gate(455, MORNING, "RV", 20);
+        wren.water(455, EARLY, "RV", WREN);
         wren.plan(455, LocalTime.of(14, 12), "RV", () -> wren.ramp("new tube", beam, crept(455), 0, Optional.empty()));
         wren.plan(130, LocalTime.of(14, 12), "LO", () -> wren.ramp("wrong block", beam, crept(130), 1.0, Optional.empty()));
         wren.plan(129, LocalTime.of(10, 52), "RV", () -> wren.ramp("right block", beam, crept(130), 0,
@@ -140,6 +149,8 @@ public final class DemoShop {
         Beam beam = new Beam(0.18, 2.4, 14.4, 9, 2);
         dunlin.climate(DAYS - 4, 0, 0);
         dunlin.gate(DAYS - 4, MORNING, "LO", 20);
+        dunlin.water(DAYS - 5, LocalTime.of(8, 0), "LO", DUNLIN);
+        served(dunlin, DAYS - 70, DUNLIN);
         everyFew(dunlin, DAYS - 9, 12, 6, day -> dunlin.climate(day, 0.4, 1));
         everyFew(dunlin, DAYS - 5, 12, 18, day -> dunlin.planSome(day, () -> dunlin.ramp("ramp " + day, beam, 10.1, 0, Optional.empty())));
         dunlin.plan(402, LocalTime.of(11, 3), "LO", () -> dunlin.climate("24.6", "83"));
@@ -147,6 +158,7 @@ public final class DemoShop {
         dunlin.happened(4, LocalTime.of(8, 50), "GA", Change.MOVED, "to the clean room");
         dunlin.newPlate(4, Plates.dunlin("clean room"));
         dunlin.plan(3, LocalTime.of(9, 12), "LO", () -> dunlin.climate("21.0", "44"));
+        dunlin.setpoint(3, LocalTime.of(9, 20), "LO", DUNLIN);
         dunlin.gate(1, LocalTime.of(10, 12), "LO", 3);
         dunlin.point(4, LocalTime.of(9, 5), "GA", "Earth of the new outlet to be tested", "TN, licensed electrician", 4);
     }
@@ -182,6 +194,8 @@ public final class DemoShop {
         Beam beam = new Beam(0.028, 1.1, 214.6, 5.2, 3);
         plover.climate(DAYS - 33, 0, 0);
         plover.gate(DAYS - 33, MORNING, "RV", 20);
+        plover.water(DAYS - 34, LocalTime.of(8, 0), "RV", PLOVER);
+        served(plover, DAYS - 80, PLOVER);
         everyFew(plover, DAYS - 40, 5, 6, day -> plover.climate(day, -0.3, -3));
         everyFew(plover, DAYS - 34, 24, 20, day -> plover.planSome(day, () -> plover.ramp("ramp " + day, beam, 212.1, 0, Optional.empty())));
         Beam flat = new Beam(0.028, 1.1, 212.4, 0.6, 3);
@@ -193,12 +207,29 @@ public final class DemoShop {
     private void bittern() {
         Life bittern = life(Plates.bittern(), DAYS - 41);
         bittern.climate(DAYS - 41, -2, 0);
+        bittern.water(DAYS - 42, LocalTime.of(8, 0), "RV", BITTERN);
+        served(bittern, DAYS - 90, BITTERN);
+        for (int day = DAYS - 44; day > 20; day -= 110) {
+            bittern.gas(day, LocalTime.of(10, 20), "LO", day % 2 == 0 ? "200" : "185");
+        }
+        bittern.gas(11, LocalTime.of(9, 5), "RV", "200");
         everyFew(bittern, DAYS - 60, 110, 40, day -> bittern.climate(day, -2, 0));
         bittern.plan(94, LocalTime.of(8, 30), "LO", () -> bittern.climate("17.2", "52"));
         for (int day = DAYS - 41; day >= 21; day -= 22) {
             bittern.gate(day, LocalTime.of(7, 15), day % 3 == 0 ? "RV" : "LO", 20);
         }
         bittern.gate(7, LocalTime.of(7, 15), "RV", 20);
+    }
+
+    /** Its water looked after: the set-point every two months, new water twice a year, the flow with it. */
+    private static void served(Life life, int from, Life.Water water) {
+        for (int day = from; day > 30; day -= 150) {
+            life.water(day, EARLY, "LO", water);
+        }
+        for (int day = from - 70; day > 20; day -= 75) {
+            life.setpoint(day, EARLY, "LO", water);
+        }
+        life.water(26, EARLY, "RV", water);
     }
 
     private interface OnDay {

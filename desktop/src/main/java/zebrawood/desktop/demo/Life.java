@@ -20,10 +20,20 @@ import java.util.random.RandomGenerator;
 import java.util.stream.Stream;
 import zebrawood.core.controller.ControllerSettings;
 import zebrawood.core.controller.SettingsReadings;
+import zebrawood.core.coolant.CoolantHeat;
+import zebrawood.core.coolant.CoolantMix;
+import zebrawood.core.coolant.CoolantSetpoint;
+import zebrawood.core.coolant.Glycol;
+import zebrawood.core.coolant.HeatReadings;
+import zebrawood.core.coolant.MixReadings;
+import zebrawood.core.coolant.SetpointReadings;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.focus.FocusRamp;
 import zebrawood.core.focus.RampFinding;
+import zebrawood.core.gas.AssistGas;
+import zebrawood.core.gas.Gas;
+import zebrawood.core.gas.GasReadings;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Change;
 import zebrawood.core.procedure.Procedure;
@@ -31,6 +41,7 @@ import zebrawood.core.safety.Bar;
 import zebrawood.core.safety.FirstLight;
 import zebrawood.core.site.ClimateReadings;
 import zebrawood.core.site.SiteClimate;
+import zebrawood.core.units.Amount;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.core.work.TakenAlong;
 import zebrawood.core.work.WorkResult;
@@ -60,6 +71,7 @@ final class Life {
     private int newest;
     private OptionalDouble lastBestGap = OptionalDouble.empty();
     private Optional<String> lastGoodSettings = Optional.empty();
+    private ClimateReadings air;
 
     Life(Logbook logbook, LocalDate today, String program, Plate plate) {
         this.logbook = logbook;
@@ -156,9 +168,64 @@ final class Life {
     }
 
     void climate(String temperature, String humidity) {
+        air = new ClimateReadings(Double.parseDouble(temperature), Double.parseDouble(humidity), plate.climate().orElseThrow());
         measure(new SiteClimate(),
-                new ClimateReadings(Double.parseDouble(temperature), Double.parseDouble(humidity), plate.climate().orElseThrow()),
+                air,
                 Map.of("airTemperatureC", temperature, "relativeHumidityPct", humidity), Optional.empty());
+    }
+
+    /**
+     * A machine's water.
+     *
+     * @param volumeMl what the circuit holds
+     * @param firstMl what the reservoir takes before the pump has run, where that was measured
+     * @param inputW into the source
+     * @param outputW light out of it
+     * @param flowLMin of the water
+     * @param chillerW what is carried away
+     * @param followC by how much the chiller follows the room, where it cannot be set
+     */
+    record Water(double volumeMl, OptionalDouble firstMl, double inputW, double outputW, double flowLMin, double chillerW, OptionalDouble followC) {}
+
+    /** Filled, its flow measured, its temperature set. */
+    void water(int daysAgo, LocalTime at, String by, Water water) {
+        plan(daysAgo, at, by, () -> fill(water));
+        plan(daysAgo, at.plusMinutes(35), by, () -> heat(water));
+        setpoint(daysAgo, at.plusMinutes(42), by, water);
+    }
+
+    void fill(Water water) {
+        Map<String, String> asTyped = new HashMap<>(Map.of("circuitVolumeMl", Amount.exact(water.volumeMl()), "lowestAmbientC", "6"));
+        water.firstMl().ifPresent(first -> asTyped.put("firstFillMl", Amount.exact(first)));
+        measure(new CoolantMix(), new MixReadings(water.volumeMl(), water.firstMl(), Optional.empty(), 6, OptionalDouble.empty(), Glycol.NONE), asTyped, Optional.empty());
+    }
+
+    void heat(Water water) {
+        measure(new CoolantHeat(),
+                new HeatReadings(water.inputW(), water.outputW(), water.flowLMin(), Optional.of(Glycol.NONE), OptionalDouble.empty(), 19, 27, OptionalDouble.empty(),
+                        OptionalDouble.of(water.chillerW())),
+                Map.of("electricalInputW", Amount.exact(water.inputW()), "opticalOutputW", Amount.exact(water.outputW()), "flowLMin", Amount.exact(water.flowLMin()),
+                        "startC", "19", "maxC", "27", "chillerW", Amount.exact(water.chillerW())),
+                Optional.empty());
+    }
+
+    /** The water's temperature set by the air as it was read last. */
+    void setpoint(int daysAgo, LocalTime at, String by, Water water) {
+        plan(daysAgo, at, by, () -> {
+            Map<String, String> asTyped = new HashMap<>(Map.of("minCoolantC", "15", "maxCoolantC", "25"));
+            water.followC().ifPresent(follow -> asTyped.put("followC", Amount.exact(follow)));
+            measure(new CoolantSetpoint(),
+                    new SetpointReadings(air.airTemperatureC(), air.relativeHumidityPct(), OptionalDouble.empty(), 15, 25, OptionalDouble.empty(), water.followC()),
+                    asTyped, Optional.empty());
+        });
+    }
+
+    /** Nitrogen from a bottle, as it is cut with. */
+    void gas(int daysAgo, LocalTime at, String by, String gauge) {
+        plan(daysAgo, at, by, () -> measure(new AssistGas(),
+                new GasReadings(Gas.NITROGEN, 2, 14, OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(),
+                        Optional.of(new GasReadings.Bottle(50, Double.parseDouble(gauge), OptionalDouble.empty())), OptionalDouble.of(60)),
+                Map.of("nozzleMm", "2.0", "pressureBar", "14", "beamOnPct", "60", "bottle.volumeL", "50", "bottle.pressureBar", gauge), Optional.empty()));
     }
 
     void settings(int daysAgo, String text) {
@@ -200,12 +267,8 @@ final class Life {
             Procedure<R, F> procedure, R readings, Map<String, String> asTyped, Optional<Logbook.Correcting> replaces) {
         Body.Measured body = Body.Measured.of(procedure, readings, asTyped, procedure.evaluate(readings), UnitChoice.METRIC);
         newest = logbook.append(id, body, replaces, List.of(), stamp).number();
-        String what = switch (body.procedure()) {
-            case "site-climate" -> "climate";
-            case "controller-settings" -> "settings";
-            default -> "focus";
-        };
-        along.put(what, new TakenAlong.Known(what, body.shown().keyFigure(), newest, stamp.at()));
+        Optional<String> known = Optional.ofNullable(Map.of("site-climate", "climate", "controller-settings", "settings", "focus-ramp", "focus").get(body.procedure()));
+        known.ifPresent(what -> along.put(what, new TakenAlong.Known(what, body.shown().keyFigure(), newest, stamp.at())));
         return body;
     }
 

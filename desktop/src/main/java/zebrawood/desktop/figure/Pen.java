@@ -44,6 +44,14 @@ public abstract class Pen {
         text(x, y, text, lettering, tone, Anchor.START);
     }
 
+    /** The same on a patch of the ground, for where lines run under it. */
+    public final void patched(double x, double y, String text, Lettering lettering, Tone tone, Anchor anchor) {
+        double wide = textWidth(text, lettering);
+        double from = anchor == Anchor.END ? x - wide : anchor == Anchor.MIDDLE ? x - wide / 2 : x;
+        fill(Path.rectangle(from - 3, y - 13, wide + 6, 18), Tone.GROUND);
+        text(x, y, text, lettering, tone, anchor);
+    }
+
     /** A text shortened at its end so that it fits into a width. */
     public final String fitting(String text, double width, Lettering lettering) {
         String fit = text;

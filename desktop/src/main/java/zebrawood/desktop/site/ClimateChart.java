@@ -43,13 +43,9 @@ public final class ClimateChart implements Exhibit<ClimateReadings, ClimateFindi
         return new Table(
                 List.of("reading", "as typed", "understood"),
                 List.of(
-                        row("air", asTyped.get("airTemperatureC"), Amount.celsius(readings.airTemperatureC(), 1), units),
-                        row("relative humidity", asTyped.get("relativeHumidityPct"), Amount.percent(readings.relativeHumidityPct(), 1), units)),
+                        Exhibit.row("air", asTyped.get("airTemperatureC"), Amount.celsius(readings.airTemperatureC(), 1), units),
+                        Exhibit.row("relative humidity", asTyped.get("relativeHumidityPct"), Amount.percent(readings.relativeHumidityPct(), 1), units)),
                 1);
-    }
-
-    private static List<String> row(String label, String typed, Amount amount, UnitChoice units) {
-        return List.of(label, typed == null ? amount.number(units) : typed, amount.text(units));
     }
 
     @Override

@@ -1,0 +1,108 @@
+package zebrawood.desktop.coolant;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import javafx.scene.Node;
+import zebrawood.core.coolant.Glycol;
+import zebrawood.core.coolant.MixFinding;
+import zebrawood.core.coolant.MixReadings;
+import zebrawood.core.procedure.Outcome;
+import zebrawood.core.units.Amount;
+import zebrawood.core.units.Quantity;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.desktop.bench.Bench;
+import zebrawood.desktop.bench.BenchPlace;
+import zebrawood.desktop.bench.ChoiceField;
+import zebrawood.desktop.bench.Draft;
+import zebrawood.desktop.bench.DrawnForm;
+import zebrawood.desktop.bench.ReadingField;
+import zebrawood.desktop.bench.Sheet;
+import zebrawood.desktop.bench.Showing;
+
+/** What the circuit holds and how cold it may get; the reservoir is drawn with its levels before and after the pump has run. */
+public final class MixBench implements Bench<MixReadings, MixFinding> {
+
+    private static final String VOLUME = "circuitVolumeMl";
+    private static final String FIRST = "firstFillMl";
+    private static final String BORE = "hose.boreMm";
+    private static final String LENGTH = "hose.lengthM";
+    private static final String COLDEST = "lowestAmbientC";
+    private static final String MARGIN = "marginC";
+    private static final String GLYCOL = "glycol";
+    private static final double MM_PER_M = 1000;
+
+    private final BenchPlace place;
+    private final DrawnForm form;
+    private final ChoiceField glycol;
+    private final ReadingField volume;
+    private final ReadingField coldest;
+
+    public MixBench(BenchPlace place) {
+        this.place = place;
+        UnitChoice units = place.desk().units().get();
+        form = new DrawnForm(place, "an estimate from handbook values: the maker's manual says what may go in");
+        volume = form.amount(VOLUME, "circuit holds", Quantity.MEASURE);
+        coldest = form.amount(COLDEST, "coldest the room gets", Quantity.TEMPERATURE);
+        glycol = form.choice(GLYCOL, "against freezing", HeatBench.choices());
+        form.amount(FIRST, "first fill, measured", Quantity.MEASURE, "or the hose");
+        form.amount(BORE, "hose bore", Quantity.LENGTH);
+        form.amount(LENGTH, "hose length", Quantity.LENGTH);
+        form.amount(MARGIN, "kept below that", Quantity.WARMTH, Amount.celsiusDifference(3, 0).number(units));
+    }
+
+    @Override
+    public Node view() {
+        return form;
+    }
+
+    @Override
+    public void assemble(Sheet sheet) {
+        sheet.amount(VOLUME, Quantity.MEASURE);
+        sheet.amount(FIRST, Quantity.MEASURE);
+        sheet.amount(BORE, Quantity.LENGTH);
+        sheet.amount(LENGTH, Quantity.LENGTH).ifPresent(mm -> sheet.number(LENGTH, mm / MM_PER_M));
+        sheet.amount(COLDEST, Quantity.TEMPERATURE);
+        sheet.amount(MARGIN, Quantity.WARMTH);
+        sheet.word(GLYCOL, glycol.chosen());
+    }
+
+    @Override
+    public void show(Showing<MixReadings, MixFinding> now) {
+        UnitChoice units = place.desk().units().get();
+        Optional<MixFinding> finding = now.outcome().map(Outcome::finding);
+        String head = finding.isEmpty() ? "What goes into the circuit"
+                : finding.get().freezingPointC().isEmpty() ? "No mixture stays liquid there"
+                : "This freezes at " + Amount.celsius(finding.get().freezingPointC().getAsDouble(), 1).text(units) + "; the room may get to "
+                        + Amount.celsius(finding.get().neededC(), 1).text(units) + ", margin and all";
+        form.show(head, MixFigure.of(finding, units), head, now.measuring());
+    }
+
+    @Override
+    public String next() {
+        boolean half = place.draft().text(BORE).isBlank() != place.draft().text(LENGTH).isBlank();
+        return half ? "Read bore and length of the hose." : "Read: " + form.firstEmpty(List.of(volume, coldest)) + ".";
+    }
+
+    @Override
+    public List<ReadingField> fields() {
+        return form.fields();
+    }
+
+    @Override
+    public Map<String, Draft.Text> texts(MixReadings readings, Map<String, String> asTyped, boolean whole) {
+        Map<String, Draft.Text> texts = new HashMap<>();
+        texts.put(GLYCOL, new Draft.Text(HeatBench.id(readings.glycol()), UnitChoice.METRIC));
+        Draft.retype(texts, VOLUME, asTyped, OptionalDouble.of(readings.circuitVolumeMl()), Quantity.MEASURE);
+        Draft.retype(texts, FIRST, asTyped, readings.firstFillMl(), Quantity.MEASURE);
+        readings.hose().ifPresent(hose -> {
+            Draft.retype(texts, BORE, asTyped, OptionalDouble.of(hose.boreMm()), Quantity.LENGTH);
+            Draft.retype(texts, LENGTH, asTyped, OptionalDouble.of(hose.lengthM() * MM_PER_M), Quantity.LENGTH);
+        });
+        Draft.retype(texts, COLDEST, asTyped, OptionalDouble.of(readings.lowestAmbientC()), Quantity.TEMPERATURE);
+        Draft.retype(texts, MARGIN, asTyped, readings.marginC(), Quantity.WARMTH);
+        return texts;
+    }
+}

@@ -1,0 +1,152 @@
+package zebrawood.desktop.gas;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import zebrawood.core.gas.GasFinding;
+import zebrawood.core.gas.GasReadings;
+import zebrawood.core.units.Amount;
+import zebrawood.core.units.Quantity;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.desktop.bench.Axis;
+import zebrawood.desktop.bench.Exhibit;
+import zebrawood.desktop.figure.Anchor;
+import zebrawood.desktop.figure.Figure;
+import zebrawood.desktop.figure.Path;
+import zebrawood.desktop.figure.Pen;
+import zebrawood.desktop.figure.Stroke;
+import zebrawood.desktop.theme.Lettering;
+import zebrawood.desktop.theme.Tone;
+
+/** Flow against pressure with today's point, and the bottle with what can be used of it. */
+public final class GasFigure implements Exhibit<GasReadings, GasFinding> {
+
+    private static final double BOTTLE = 150;
+
+    @Override
+    public String title() {
+        return "Assist gas";
+    }
+
+    @Override
+    public Figure figure(GasReadings readings, GasFinding finding, UnitChoice units) {
+        return of(Optional.of(readings), Optional.of(finding), units);
+    }
+
+    @Override
+    public Table table(GasReadings readings, GasFinding finding, Map<String, String> asTyped, UnitChoice units) {
+        List<List<String>> rows = new ArrayList<>();
+        rows.add(List.of("gas", readings.gas().words(), readings.gas().words()));
+        rows.add(Exhibit.row("nozzle bore", asTyped.get("nozzleMm"), Amount.mm(readings.nozzleMm(), 2), units));
+        rows.add(Exhibit.row("pressure, flowing", asTyped.get("pressureBar"), bar(readings.pressureBar()), units));
+        readings.beamOnPct().ifPresent(share -> rows.add(Exhibit.row("gas flows", asTyped.get("beamOnPct"), Amount.percent(share, 0), units)));
+        readings.bottle().ifPresent(bottle -> {
+            rows.add(Exhibit.row("bottle holds", asTyped.get("bottle.volumeL"), new Amount(Quantity.VOLUME, bottle.volumeL(), 1), units));
+            rows.add(Exhibit.row("bottle gauge", asTyped.get("bottle.pressureBar"), bar(bottle.pressureBar()), units));
+        });
+        return new Table(List.of("reading", "as typed", "understood"), rows, 1);
+    }
+
+    private static Amount bar(double bar) {
+        return new Amount(Quantity.PRESSURE, bar, bar < 1 ? 2 : 1);
+    }
+
+    @Override
+    public Optional<Course> course(GasFinding finding) {
+        return Optional.of(new Course(finding.flowNlMin(), 0, finding.flowNlMin() * 0.1));
+    }
+
+    /** The curves where there is a finding, and the bottle where there is one. */
+    static Figure of(Optional<GasReadings> readings, Optional<GasFinding> finding, UnitChoice units) {
+        return (pen, width, height) -> {
+            boolean bottled = finding.isPresent() && readings.flatMap(GasReadings::bottle).isPresent() && width > 420;
+            new Curves(pen, width - (bottled ? BOTTLE : 0), height, units).draw(finding);
+            if (bottled) {
+                bottle(pen, width - BOTTLE, height, readings.get(), finding.get(), units);
+            }
+        };
+    }
+
+    private static final class Curves {
+        private final Pen pen;
+        private final double left = 58;
+        private final double right;
+        private final double top = 14;
+        private final double bottom;
+        private final UnitChoice units;
+
+        Curves(Pen pen, double width, double height, UnitChoice units) {
+            this.pen = pen;
+            this.units = units;
+            right = width - 64;
+            bottom = height - 40;
+        }
+
+        void draw(Optional<GasFinding> finding) {
+            double most = finding.map(f -> 2 * f.pressureBar()).orElse(20.0);
+            double highest = finding.map(f -> f.curves().stream().flatMap(c -> c.points().stream()).mapToDouble(GasFinding.Point::flowNlMin).max().orElse(1)).orElse(500.0);
+            Axis x = new Axis(0, most, left, right);
+            Axis y = new Axis(0, highest * 1.04, bottom, top);
+            pen.line(left, bottom, right, bottom, Stroke.of(Tone.INK, 1.2));
+            pen.line(left, top, left, bottom, Stroke.of(Tone.INK, 1.2));
+            for (double tick : x.ticks(6)) {
+                pen.line(x.at(tick), bottom, x.at(tick), bottom + 5, Stroke.of(Tone.INK, 1));
+                pen.text(x.at(tick), bottom + 18, x.label(tick, 6), Lettering.SMALL, Tone.INK, Anchor.MIDDLE);
+            }
+            for (double tick : y.ticks(5)) {
+                pen.line(left, y.at(tick), right, y.at(tick), Stroke.of(Tone.HAIRLINE, 0.8));
+                pen.text(left - 8, y.at(tick) + 4, y.label(tick, 5), Lettering.SMALL, Tone.INK, Anchor.END);
+            }
+            pen.text((left + right) / 2, bottom + 35, "pressure at the nozzle, bar", Lettering.SMALL, Tone.INK, Anchor.MIDDLE);
+            pen.turned(14, (top + bottom) / 2, -90, () -> pen.text(14, (top + bottom) / 2, "normal litres a minute", Lettering.SMALL, Tone.INK, Anchor.MIDDLE));
+            finding.ifPresent(found -> curves(found, x, y));
+        }
+
+        private void curves(GasFinding found, Axis x, Axis y) {
+            for (int i = found.curves().size() - 1; i >= 0; i--) {
+                GasFinding.Curve curve = found.curves().get(i);
+                Path path = new Path();
+                for (GasFinding.Point point : curve.points()) {
+                    path.line(x.at(point.pressureBar()), y.at(point.flowNlMin()));
+                }
+                pen.stroke(path, i == 0 ? Stroke.of(Tone.WALNUT, 2.4) : Stroke.dashed(Tone.QUIET, 1.4, 6));
+                GasFinding.Point end = curve.points().get(curve.points().size() - 1);
+                pen.text(x.at(end.pressureBar()) + 6, y.at(end.flowNlMin()) + 5, Amount.mm(curve.nozzleMm(), 2).text(units), i == 0 ? Lettering.TEXT_BOLD : Lettering.SMALL,
+                        i == 0 ? Tone.WALNUT : Tone.QUIET);
+            }
+            double atX = x.at(found.pressureBar());
+            double atY = y.at(found.flowNlMin());
+            pen.line(atX, bottom, atX, atY, Stroke.dashed(Tone.READING, 1.4, 4));
+            pen.line(left, atY, atX, atY, Stroke.dashed(Tone.READING, 1.4, 4));
+            pen.circle(atX, atY, 6.5, Tone.READING);
+            pen.patched(atX - 12, atY - 12, new Amount(Quantity.FLOW, found.flowNlMin(), 0).text(units), Lettering.HEAD, Tone.READING, Anchor.END);
+        }
+    }
+
+    /** The bottle: what can be used, what stays in it, and how long that lasts. */
+    private static void bottle(Pen pen, double left, double height, GasReadings readings, GasFinding finding, UnitChoice units) {
+        GasReadings.Bottle bottle = readings.bottle().orElseThrow();
+        double wide = 62;
+        double x = left + (BOTTLE - wide) / 2 + 8;
+        double top = 52;
+        double bottom = height - 46;
+        double tall = bottom - top;
+        double keeps = Math.min(1, Math.max(bottle.residualBar().orElse(5), readings.pressureBar()) / bottle.pressureBar());
+        double edge = bottom - tall * keeps;
+        pen.fill(Path.rectangle(x, top, wide, edge - top), Tone.BAND);
+        pen.band(x, top, wide, edge - top);
+        Path body = new Path().move(x, bottom).line(x, top + 14).curve(x, top - 6, x + wide / 2 - 9, top - 4, x + wide / 2 - 9, top - 16)
+                .line(x + wide / 2 + 9, top - 16).curve(x + wide / 2 + 9, top - 4, x + wide, top - 6, x + wide, top + 14).line(x + wide, bottom).close();
+        pen.stroke(body, Stroke.of(Tone.INK, 1.8));
+        pen.rectangle(x + wide / 2 - 7, top - 30, 14, 14, Tone.RAISED, Stroke.of(Tone.INK, 1.4));
+        pen.line(x, edge, x + wide, edge, Stroke.of(Tone.INK, 1.2));
+        if (keeps < 1) {
+            pen.text(x + wide / 2, edge + (bottom - edge > 20 ? 15 : -6), bar(Math.max(bottle.residualBar().orElse(5), readings.pressureBar())).text(units), Lettering.CAPTION, Tone.QUIET, Anchor.MIDDLE);
+        }
+        pen.text(x + wide / 2, top + 32, bar(bottle.pressureBar()).text(units), Lettering.SMALL, Tone.INK, Anchor.MIDDLE);
+        double minutes = finding.bottleMinutes().orElse(0);
+        pen.text(x + wide / 2, bottom + 22, minutes > 0 ? new Amount(Quantity.MINUTES, Math.floor(minutes), 0).text(units) : "down", Lettering.HEAD, minutes > 0 ? Tone.READING : Tone.FAIL, Anchor.MIDDLE);
+        pen.text(x + wide / 2, bottom + 40, "a bottle, " + new Amount(Quantity.VOLUME, bottle.volumeL(), 0).text(units), Lettering.CAPTION, Tone.QUIET, Anchor.MIDDLE);
+    }
+}
