@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Pane;
 import zebrawood.core.units.Quantity;
 import zebrawood.desktop.figure.Figure;
@@ -54,7 +56,22 @@ public final class DrawnForm extends Pane {
         choice.tie(place.draft());
         choices.add(choice);
         add(title, choice);
+        int next = cells.size();
+        choice.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() == KeyCode.ENTER && !event.isShortcutDown() && !choice.isShowing() && next < cells.size()) {
+                event.consume();
+                goTo(cells.get(next).field());
+            }
+        });
         return choice;
+    }
+
+    private static void goTo(Node field) {
+        if (field instanceof ReadingField amount) {
+            amount.field().requestFocus();
+        } else {
+            field.requestFocus();
+        }
     }
 
     private void add(String title, Node field) {
@@ -68,8 +85,10 @@ public final class DrawnForm extends Pane {
         return List.copyOf(fields);
     }
 
-    /** Shows what there is.
+    /**
+     * Shows what there is.
      *
+     * @param head what it is about, as a sentence
      * @param inWords what the drawing shows, for who cannot see it
      */
     public void show(String head, Figure figure, String inWords, boolean measuring) {

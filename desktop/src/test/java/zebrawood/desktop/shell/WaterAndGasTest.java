@@ -1,0 +1,107 @@
+package zebrawood.desktop.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import javafx.scene.control.ComboBox;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.entry.Body;
+import zebrawood.core.gas.Gas;
+import zebrawood.core.gas.GasReadings;
+import zebrawood.core.machine.ClimateLimits;
+import zebrawood.core.machine.Family;
+import zebrawood.core.machine.Plate;
+import zebrawood.desktop.Catalogue;
+import zebrawood.logbook.store.Logbook;
+
+/** A machine's water and gas, from empty fields to recorded entries, by keyboard. */
+class WaterAndGasTest {
+
+    @TempDir
+    private Path folder;
+
+    @Test
+    void waterAndGasAreRecordedFromEmptyFields() {
+        try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
+            logbook.append("bittern", new Body.PlateSet(plate(), Map.of()), new Entry.Stamp(Instant.parse("2031-03-14T08:00:00Z"), ZoneOffset.UTC, "LO", "test"));
+        }
+        try (Seat seat = new Seat(folder)) {
+            open(seat, "bittern climate", "airTemperatureC");
+            seat.type("26").enter().type("68");
+            record(seat, "The room suits this machine.", 2);
+
+            open(seat, "bittern set-point", "airTemperatureC");
+            seat.until("the coldest water is asked, the air is known", () -> seat.words("act").equals("Read: coldest water allowed."));
+            seat.goTo("minCoolantC").type("15").enter().type("25");
+            record(seat, "Set the chiller to 21.7 °C.", 3);
+
+            open(seat, "bittern heat", "electricalInputW");
+            seat.type("0.78kW").goTo("opticalOutputW").type("88").goTo("flowLMin").type("8.5").enter().type("66.2F").enter().type("27").goTo("reservoirL").type("20");
+            record(seat, "Stop after 13 min and let the water cool.", 4);
+
+            open(seat, "bittern filling", "circuitVolumeMl");
+            seat.type("6.2 l").enter().type("-9").press(KeyCode.TAB);
+            seat.until("the kind of glycol is chosen by keyboard", () -> seat.focused("glycol"));
+            choose(seat, "glycol", "ethylene glycol");
+            seat.goTo("hose.boreMm").type("8").enter().type("9.5m");
+            record(seat, "Mix 4650 ml of water with 1550 ml of ethylene glycol.", 5);
+
+            open(seat, "bittern gas", "nozzleMm");
+            seat.type("2").enter().type("14").enter().type("60").enter().type("50").enter().type("180");
+            seat.press(KeyCode.CONTROL, KeyCode.Z);
+            seat.until("a half typed bottle asks for its gauge", () -> seat.words("act").equals("Read: bottle gauge."));
+            seat.type("200");
+            record(seat, "Change the bottle after 31 min.", 6);
+            assertThat(seat.desk.logbook().verify(List.of()).holds()).isTrue();
+
+            open(seat, "bittern gas", "again");
+            seat.enter();
+            seat.until("what stays is kept, what is read anew is empty", () -> seat.focused("pressureBar") && seat.words("nozzleMm").equals("2") && seat.words("bottle.pressureBar").isEmpty());
+            choose(seat.press(KeyCode.SHIFT, KeyCode.TAB).press(KeyCode.SHIFT, KeyCode.TAB), "gas", "argon");
+            seat.goTo("pressureBar").type("6").goTo("bottle.pressureBar").type("12bar");
+            seat.until("another gas, another bottle", () -> seat.words("act").startsWith("Change the bottle after "));
+            seat.press(KeyCode.CONTROL, KeyCode.ENTER);
+            seat.until("it is recorded", () -> seat.words("told").equals("Recorded as no. 7."));
+            GasReadings read = (GasReadings) ((Body.Measured) seat.desk.logbook().readings("bittern", "assist-gas", 1).get(0).body()).readings();
+            assertThat(read.gas()).isEqualTo(Gas.ARGON);
+            assertThat(read.bottle().orElseThrow().pressureBar()).isEqualTo(12);
+        }
+    }
+
+    private static void open(Seat seat, String words, String first) {
+        seat.jump(words);
+        seat.until(words + " is open", () -> seat.focused(first));
+    }
+
+    private static void record(Seat seat, String act, int number) {
+        seat.until("it says: " + act, () -> seat.words("act").equals(act));
+        seat.press(KeyCode.CONTROL, KeyCode.ENTER);
+        if (number == 2) {
+            seat.until("initials are asked once", () -> seat.focused("initials"));
+            seat.type("lo").enter();
+        }
+        seat.until("it is recorded", () -> seat.words("told").equals("Recorded as no. " + number + "."));
+    }
+
+    private static void choose(Seat seat, String id, String words) {
+        seat.until("one can choose " + id, () -> seat.focused(id));
+        for (int i = 0; i < 8 && !Seat.onScreen(() -> words.equals(((ComboBox<?>) seat.find(id)).getValue().toString())); i++) {
+            seat.press(KeyCode.DOWN);
+        }
+    }
+
+    private static Plate plate() {
+        return new Plate("Bittern", Family.SHEET_FIBRE, Optional.of("FH-11"), Optional.of("hall"), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(),
+                Optional.of(new Plate.Services(Optional.of(Plate.Cooling.WATER), Optional.empty(), Optional.of(Plate.Enclosure.INTERLOCK), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty())),
+                Optional.of(new ClimateLimits(8, 36, OptionalDouble.of(10), 80)), Optional.empty(), Optional.empty());
+    }
+}
