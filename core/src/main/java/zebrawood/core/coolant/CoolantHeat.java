@@ -95,10 +95,11 @@ public final class CoolantHeat implements Procedure<HeatReadings, HeatFinding> {
         OptionalDouble margin = read.chillerW().isPresent() ? OptionalDouble.of(100 * (read.chillerW().getAsDouble() / heat - 1)) : OptionalDouble.empty();
         double stopC = read.maxC() - rise;
         HeatFinding finding = new HeatFinding(
-                heat, rise, outlet, minutes, margin, density, capacity, read.startC(), read.maxC(), read.reservoirL(),
+                heat, rise, outlet, minutes, margin, density, capacity, read.startC(), read.reservoirL(),
                 room > 0 ? OptionalDouble.of(ENOUGH_MIN * 60 * heat / (perLitre * room)) : OptionalDouble.empty(),
                 read.reservoirL().isPresent() && stopC > 0 ? OptionalDouble.of((MELTING_J_KG + WATER_J_KG_K * stopC) / heat / 60) : OptionalDouble.empty(),
-                read.maxC() > read.startC() ? OptionalDouble.of(heat * 60_000 / (density * capacity * (read.maxC() - read.startC()))) : OptionalDouble.empty());
+                read.maxC() > read.startC() ? OptionalDouble.of(heat * 60_000 / (density * capacity * (read.maxC() - read.startC()))) : OptionalDouble.empty(),
+                new HeatFinding.Tolerances(read.maxC(), ENOUGH_MIN));
         boolean hot = outlet > read.maxC();
         boolean weak = margin.orElse(0) < 0;
         boolean brief = margin.isEmpty() && minutes.orElse(ENOUGH_MIN) < ENOUGH_MIN;
@@ -113,8 +114,8 @@ public final class CoolantHeat implements Procedure<HeatReadings, HeatFinding> {
             instructions.add(finding.leastFlowLMin().isPresent()
                     ? Instruction.of("water", Said.of("Bring the flow to {0} or more.", new Amount(Quantity.FLOW, Math.ceil(finding.leastFlowLMin().getAsDouble() * 10 - 1e-9) / 10, 1)))
                             .byHand(Said.of("The outlet would be at {0}, over the {1} that are allowed. Look for a kink, a filter, air in the pump.",
-                                    Amount.celsius(finding.outletC(), 1), Amount.celsius(finding.maxC(), 1)))
-                    : Instruction.of("water", Said.of("Cool the water below {0} before it runs.", Amount.celsius(finding.maxC(), 1)))
+                                    Amount.celsius(finding.outletC(), 1), Amount.celsius(finding.tolerances().maxC(), 1)))
+                    : Instruction.of("water", Said.of("Cool the water below {0} before it runs.", Amount.celsius(finding.tolerances().maxC(), 1)))
                             .byHand(Said.of("It starts at {0}, and nothing may leave warmer than that.", Amount.celsius(finding.startC(), 1))));
         }
         if (weak) {
@@ -124,7 +125,7 @@ public final class CoolantHeat implements Procedure<HeatReadings, HeatFinding> {
         if (brief && !hot) {
             double minutes = Math.floor(finding.bucketMinutes().getAsDouble());
             instructions.add(Instruction.of("bucket", Said.of("Stop after {0} and let the water cool.", new Amount(Quantity.MINUTES, minutes, 0)))
-                    .byHand(Said.of("Then the outlet is at {0}. For an hour it takes {1}.", Amount.celsius(finding.maxC(), 1), litres(finding.hourL().getAsDouble()))));
+                    .byHand(Said.of("Then the outlet is at {0}. For an hour it takes {1}.", Amount.celsius(finding.tolerances().maxC(), 1), litres(finding.hourL().getAsDouble()))));
             finding.iceMinutesPerKg().ifPresent(ice -> instructions.add(Instruction.of("bucket", Said.of(
                     "A second bucket of this size doubles it; each kilogram of ice in it gives {0} more.", new Amount(Quantity.MINUTES, Math.floor(ice), 0)))));
         }
@@ -169,6 +170,6 @@ public final class CoolantHeat implements Procedure<HeatReadings, HeatFinding> {
 
     @Override
     public Said judgedBy(HeatFinding finding) {
-        return Said.of("outlet up to {0}, a bucket an hour", Amount.celsius(finding.maxC(), 1));
+        return Said.of("outlet up to {0}, a bucket an hour", Amount.celsius(finding.tolerances().maxC(), 1));
     }
 }

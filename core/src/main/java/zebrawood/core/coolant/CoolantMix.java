@@ -80,7 +80,8 @@ public final class CoolantMix implements Procedure<MixReadings, MixFinding> {
 
     @Override
     public Outcome<MixFinding> evaluate(MixReadings read) {
-        double needed = read.lowestAmbientC() - read.marginC().orElse(MARGIN_C);
+        double margin = read.marginC().orElse(MARGIN_C);
+        double needed = read.lowestAmbientC() - margin;
         OptionalInt share = share(read.glycol(), needed);
         double volume = read.circuitVolumeMl();
         boolean frost = needed < 0 && read.glycol() == Glycol.NONE;
@@ -94,7 +95,7 @@ public final class CoolantMix implements Procedure<MixReadings, MixFinding> {
                 enough ? OptionalDouble.of(read.glycol().freezingPointC(share.getAsInt())) : OptionalDouble.empty(),
                 first,
                 first.isPresent() ? OptionalDouble.of(volume - first.getAsDouble()) : OptionalDouble.empty(),
-                read.glycol(), volume, needed);
+                read.glycol(), volume, needed, new MixFinding.Tolerances(margin));
         return new Outcome<>(finding, frost || !enough ? Verdict.FAIL : Verdict.PASS, instructions(finding, frost));
     }
 

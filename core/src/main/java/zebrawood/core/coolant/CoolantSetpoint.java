@@ -106,8 +106,8 @@ public final class CoolantSetpoint implements Procedure<SetpointReadings, Setpoi
             roomTo = OptionalDouble.of(lowest - read.followC().getAsDouble());
             dryTo = setpoint.getAsDouble() >= read.minCoolantC() ? OptionalDouble.of(humidity(setpoint.getAsDouble() - margin, read)) : OptionalDouble.empty();
         }
-        SetpointFinding finding = new SetpointFinding(dew, lowest, highest, setpoint, read.airTemperatureC(), read.relativeHumidityPct(), margin,
-                read.minCoolantC(), read.followC(), dryTo, roomTo);
+        SetpointFinding finding = new SetpointFinding(dew, lowest, highest, setpoint, read.airTemperatureC(), read.relativeHumidityPct(),
+                read.followC(), dryTo, roomTo, new SetpointFinding.Tolerances(margin, read.minCoolantC(), highest));
         return new Outcome<>(finding, within ? Verdict.PASS : Verdict.FAIL, instructions(finding, within));
     }
 
@@ -130,7 +130,7 @@ public final class CoolantSetpoint implements Procedure<SetpointReadings, Setpoi
         if (finding.setpointC().isEmpty()) {
             instructions.add(Instruction.of("room", Said.of("Dry the air to {0} or less before the pump runs.", Amount.percent(Math.floor(finding.dryToPct().getAsDouble() + 1e-9), 0)))
                     .byHand(Said.of("Above the dew point of {0} by {1} the water would be warmer than the {2} that the maker allows.",
-                            dew, degrees(finding.marginC()), Amount.celsius(finding.highestC(), 1))));
+                            dew, degrees(finding.tolerances().marginC()), Amount.celsius(finding.highestC(), 1))));
             return instructions;
         }
         if (finding.roomToC().isEmpty()) {
@@ -182,7 +182,7 @@ public final class CoolantSetpoint implements Procedure<SetpointReadings, Setpoi
 
     @Override
     public Said judgedBy(SetpointFinding finding) {
-        return Said.of("water {0#} to {1}, {2} over the dew point", Amount.celsius(finding.minCoolantC(), 1), Amount.celsius(finding.highestC(), 1), degrees(finding.marginC()));
+        return Said.of("water {0#} to {1}, {2} over the dew point", Amount.celsius(finding.tolerances().minCoolantC(), 1), Amount.celsius(finding.highestC(), 1), degrees(finding.tolerances().marginC()));
     }
 
     @Override

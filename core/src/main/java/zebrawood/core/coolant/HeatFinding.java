@@ -13,11 +13,11 @@ import java.util.OptionalDouble;
  * @param densityKgM3 of the mixture
  * @param specificHeatJKgK of the mixture
  * @param startC of the water, °C
- * @param maxC the hottest outlet, °C
  * @param reservoirL of the bucket, l; absent without one
  * @param hourL the volume that lasts an hour, l; absent where none does
  * @param iceMinutesPerKg what a kilogram of ice in the bucket adds, min; absent where ice is of no use
  * @param leastFlowLMin the flow at which the outlet is just cool enough, l/min; absent where none is
+ * @param tolerances what it was judged by
  */
 public record HeatFinding(
         double heatW,
@@ -28,11 +28,14 @@ public record HeatFinding(
         double densityKgM3,
         double specificHeatJKgK,
         double startC,
-        double maxC,
         OptionalDouble reservoirL,
         OptionalDouble hourL,
         OptionalDouble iceMinutesPerKg,
-        OptionalDouble leastFlowLMin) {
+        OptionalDouble leastFlowLMin,
+        Tolerances tolerances) {
+
+    /** The limits of the day: the hottest outlet, °C, and how long a bucket is to last, min. */
+    public record Tolerances(double maxC, double bucketMinutes) {}
 
     /** Temperature of a mixed bucket after so many minutes, °C, no loss to the room. */
     public double bucketC(double minutes) {

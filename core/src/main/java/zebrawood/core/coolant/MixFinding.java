@@ -15,6 +15,7 @@ import java.util.OptionalInt;
  * @param glycol which one
  * @param circuitVolumeMl all of it, ml
  * @param neededC down to where it must not freeze, °C
+ * @param tolerances what it was judged by
  */
 public record MixFinding(
         OptionalInt glycolPct,
@@ -25,4 +26,9 @@ public record MixFinding(
         OptionalDouble topUpMl,
         Glycol glycol,
         double circuitVolumeMl,
-        double neededC) {}
+        double neededC,
+        Tolerances tolerances) {
+
+    /** Kept below the coldest that the room may get, °C. */
+    public record Tolerances(double marginC) {}
+}

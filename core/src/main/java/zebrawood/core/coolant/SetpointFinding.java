@@ -11,11 +11,10 @@ import java.util.OptionalDouble;
  * @param setpointC what to set, or what a chiller that follows the room gives, °C; absent where the window is empty
  * @param airTemperatureC as read, °C
  * @param relativeHumidityPct as read, %
- * @param marginC kept above the dew point, °C
- * @param minCoolantC the coldest that the maker allows, °C
  * @param followC the difference to the room that the chiller keeps, °C, where it cannot be set
  * @param dryToPct the humidity at which this would do, %; absent where it does or where drying does not help
  * @param roomToC the room temperature at which a chiller that follows the room would do, °C; likewise
+ * @param tolerances what it was judged by
  */
 public record SetpointFinding(
         double dewPointC,
@@ -24,8 +23,11 @@ public record SetpointFinding(
         OptionalDouble setpointC,
         double airTemperatureC,
         double relativeHumidityPct,
-        double marginC,
-        double minCoolantC,
         OptionalDouble followC,
         OptionalDouble dryToPct,
-        OptionalDouble roomToC) {}
+        OptionalDouble roomToC,
+        Tolerances tolerances) {
+
+    /** The limits of the day: kept above the dew point, and the coldest and the warmest that the maker allows, °C. */
+    public record Tolerances(double marginC, double minCoolantC, double maxCoolantC) {}
+}

@@ -98,7 +98,7 @@ public final class AssistGas implements Procedure<GasReadings, GasFinding> {
         GasFinding finding = new GasFinding(
                 nozzle.isChoked(read.gas(), read.pressureBar()), nozzle.massFlowGS(read.gas(), read.pressureBar()), flow, minutes,
                 minutes.orElse(0) > 0 ? OptionalDouble.of(SHIFT_MIN / minutes.getAsDouble()) : OptionalDouble.empty(),
-                read.gas(), read.nozzleMm(), read.pressureBar(), read.beamOnPct().orElse(100), curves, others);
+                read.gas(), read.nozzleMm(), read.pressureBar(), read.beamOnPct().orElse(100), curves, others, new GasFinding.Tolerances());
         return new Outcome<>(finding, Verdict.NOTE, instructions(finding));
     }
 

@@ -17,6 +17,7 @@ import java.util.OptionalDouble;
  * @param beamOnPct share of the time in which gas flows, %
  * @param curves flow against pressure for this nozzle and for a smaller and a larger one
  * @param others the same nozzle and pressure with each gas
+ * @param tolerances none: nothing is judged here
  */
 public record GasFinding(
         boolean choked,
@@ -29,7 +30,11 @@ public record GasFinding(
         double pressureBar,
         double beamOnPct,
         List<Curve> curves,
-        List<Other> others) {
+        List<Other> others,
+        Tolerances tolerances) {
+
+    /** Nothing is judged. */
+    public record Tolerances() {}
 
     /** Flow against pressure for a nozzle; the first curve is that of the nozzle that is fitted. */
     public record Curve(double nozzleMm, List<Point> points) {

@@ -89,13 +89,13 @@ public final class HeatFigure implements Exhibit<HeatReadings, HeatFinding> {
             double minutes = found.bucketMinutes().orElse(0);
             double most = Math.max(30, Math.min(AFTERNOON_MIN, minutes * 3));
             x = new Axis(0, most, left, right);
-            double least = Math.min(found.startC(), found.maxC()) - 2;
-            double highest = Math.max(found.maxC(), found.outletC()) + Math.max(4, (found.maxC() - found.startC()) * 0.9);
+            double least = Math.min(found.startC(), found.tolerances().maxC()) - 2;
+            double highest = Math.max(found.tolerances().maxC(), found.outletC()) + Math.max(4, (found.tolerances().maxC() - found.startC()) * 0.9);
             y = new Axis(least, highest, bottom, top);
         }
 
         void draw() {
-            pen.band(left, y.at(found.maxC()), right - left, bottom - y.at(found.maxC()));
+            pen.band(left, y.at(found.tolerances().maxC()), right - left, bottom - y.at(found.tolerances().maxC()));
             pen.line(left, bottom, right, bottom, Stroke.of(Tone.INK, 1.2));
             pen.line(left, top, left, bottom, Stroke.of(Tone.INK, 1.2));
             for (double tick : x.ticks(8)) {
@@ -108,8 +108,8 @@ public final class HeatFigure implements Exhibit<HeatReadings, HeatFinding> {
                 pen.line(left - 5, shown.at(tick), left, shown.at(tick), Stroke.of(Tone.INK, 1));
                 pen.text(left - 9, shown.at(tick) + 4, shown.label(tick, 6), Lettering.SMALL, Tone.INK, Anchor.END);
             }
-            pen.line(left, y.at(found.maxC()), right, y.at(found.maxC()), Stroke.of(Tone.FAIL, 1.8));
-            pen.text(left + 8, y.at(found.maxC()) - 8, "outlet no warmer than " + Amount.celsius(found.maxC(), 1).text(units), Lettering.SMALL, Tone.FAIL);
+            pen.line(left, y.at(found.tolerances().maxC()), right, y.at(found.tolerances().maxC()), Stroke.of(Tone.FAIL, 1.8));
+            pen.text(left + 8, y.at(found.tolerances().maxC()) - 8, "outlet no warmer than " + Amount.celsius(found.tolerances().maxC(), 1).text(units), Lettering.SMALL, Tone.FAIL);
             double slope = found.bucketC(1) - found.startC();
             pen.clipped(left, top, right - left, bottom - top, () -> {
                 rising(found.startC() + found.riseC(), slope / 2, Stroke.dashed(Tone.QUIET, 1.4, 6));
@@ -122,8 +122,8 @@ public final class HeatFigure implements Exhibit<HeatReadings, HeatFinding> {
             double minutes = found.bucketMinutes().orElse(0);
             if (minutes <= x.most()) {
                 double at = x.at(minutes);
-                pen.line(at, bottom, at, y.at(found.maxC()), Stroke.dashed(Tone.READING, 1.6, 4));
-                pen.circle(at, y.at(found.maxC()), 6.5, Tone.READING);
+                pen.line(at, bottom, at, y.at(found.tolerances().maxC()), Stroke.dashed(Tone.READING, 1.6, 4));
+                pen.circle(at, y.at(found.tolerances().maxC()), 6.5, Tone.READING);
                 String words = minutes > 0 ? "stop after " + new Amount(Quantity.MINUTES, Math.floor(minutes), 0).text(units) : "too warm from the beginning";
                 boolean onLeft = at > (left + right) / 2;
                 pen.text(onLeft ? at - 10 : at + 10, bottom - 12, words, Lettering.HEAD, Tone.READING, onLeft ? Anchor.END : Anchor.START);
@@ -159,11 +159,11 @@ public final class HeatFigure implements Exhibit<HeatReadings, HeatFinding> {
         pen.text(right + boxWide / 2, y - 10, "chiller", Lettering.SMALL, Tone.QUIET, Anchor.MIDDLE);
         pen.line(20 + boxWide * 0.15, y + boxTall / 2, 20 + boxWide, y + boxTall / 2, Stroke.of(Tone.BEAM, 1.6));
         finding.ifPresent(found -> {
-            boolean hot = found.outletC() > found.maxC();
+            boolean hot = found.outletC() > found.tolerances().maxC();
             pen.text(20 + boxWide / 2, y + boxTall * 0.32, watts(found.heatW()).text(units), Lettering.HEAD, Tone.INK, Anchor.MIDDLE);
             pen.text(20 + boxWide / 2, y + boxTall * 0.78, "into the water", Lettering.SMALL, Tone.QUIET, Anchor.MIDDLE);
             pen.text(middle, y + boxTall * 0.25 - 16, Amount.celsius(found.outletC(), 1).text(units), Lettering.HEAD, hot ? Tone.FAIL : Tone.WALNUT, Anchor.MIDDLE);
-            pen.text(middle, y + boxTall * 0.25 + 24, "at the most " + Amount.celsius(found.maxC(), 1).text(units), Lettering.CAPTION, hot ? Tone.FAIL : Tone.QUIET, Anchor.MIDDLE);
+            pen.text(middle, y + boxTall * 0.25 + 24, "at the most " + Amount.celsius(found.tolerances().maxC(), 1).text(units), Lettering.CAPTION, hot ? Tone.FAIL : Tone.QUIET, Anchor.MIDDLE);
             pen.text(middle, y + boxTall * 0.75 + 30, Amount.celsius(found.startC(), 1).text(units), Lettering.HEAD, Tone.READING, Anchor.MIDDLE);
             if (found.chillerMarginPct().isPresent()) {
                 double margin = found.chillerMarginPct().getAsDouble();

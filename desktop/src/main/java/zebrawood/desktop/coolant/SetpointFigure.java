@@ -70,7 +70,7 @@ public final class SetpointFigure implements Exhibit<SetpointReadings, SetpointF
             right = width - 30;
             scaleBottom = height - 44;
             scaleTop = scaleBottom - Math.max(44, Math.min(110, height * 0.26));
-            double least = finding.map(f -> Math.min(f.dewPointC(), Math.min(f.minCoolantC(), f.setpointC().orElse(99))) - 4).orElse(5.0);
+            double least = finding.map(f -> Math.min(f.dewPointC(), Math.min(f.tolerances().minCoolantC(), f.setpointC().orElse(99))) - 4).orElse(5.0);
             double most = finding.map(f -> Math.max(Math.max(f.highestC(), f.lowestC()), Math.max(f.airTemperatureC(), f.setpointC().orElse(-99))) + 4).orElse(35.0);
             x = new Axis(least, most, left, right);
         }
@@ -93,8 +93,8 @@ public final class SetpointFigure implements Exhibit<SetpointReadings, SetpointF
             hatch(Math.max(left, high), right, tall);
             pen.line(low, scaleTop - 10, low, scaleBottom, Stroke.of(Tone.WALNUT, 2));
             pen.line(high, scaleTop - 10, high, scaleBottom, Stroke.of(Tone.WALNUT, 2));
-            boolean byDew = found.lowestC() > found.minCoolantC();
-            label(low, byDew ? "dew point and " + Amount.celsiusDifference(found.marginC(), 0).text(units) : "maker's coldest", low > high);
+            boolean byDew = found.lowestC() > found.tolerances().minCoolantC();
+            label(low, byDew ? "dew point and " + Amount.celsiusDifference(found.tolerances().marginC(), 0).text(units) : "maker's coldest", low > high);
             label(high, "maker's warmest", low <= high);
             double dew = x.at(found.dewPointC());
             pen.line(dew, scaleTop, dew, scaleBottom, Stroke.dashed(Tone.READING, 1.6, 4));
