@@ -8,6 +8,7 @@ import zebrawood.core.coolant.CoolantMix;
 import zebrawood.core.coolant.CoolantSetpoint;
 import zebrawood.core.focus.FocusRamp;
 import zebrawood.core.gas.AssistGas;
+import zebrawood.core.mains.SiteCircuit;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.site.SiteClimate;
 import zebrawood.desktop.bench.Stop;
@@ -23,6 +24,8 @@ import zebrawood.desktop.focus.RampBench;
 import zebrawood.desktop.focus.RampFigures;
 import zebrawood.desktop.gas.GasBench;
 import zebrawood.desktop.gas.GasFigure;
+import zebrawood.desktop.mains.CircuitBench;
+import zebrawood.desktop.mains.CircuitFigure;
 import zebrawood.desktop.site.ClimateBench;
 import zebrawood.desktop.site.ClimateChart;
 
@@ -31,6 +34,7 @@ public final class Catalogue {
 
     private static final List<Stop<?, ?>> STOPS = List.of(
             new Stop<>(new SiteClimate(), ClimateBench::new, new ClimateChart()),
+            new Stop<>(new SiteCircuit(), CircuitBench::new, new CircuitFigure()),
             new Stop<>(new CoolantMix(), MixBench::new, new MixFigure()),
             new Stop<>(new CoolantHeat(), HeatBench::new, new HeatFigure()),
             new Stop<>(new CoolantSetpoint(), SetpointBench::new, new SetpointFigure()),

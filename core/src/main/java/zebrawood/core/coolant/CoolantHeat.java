@@ -154,7 +154,7 @@ public final class CoolantHeat implements Procedure<HeatReadings, HeatFinding> {
     public Said keyFigure(HeatFinding finding) {
         return finding.bucketMinutes().isPresent() && finding.chillerMarginPct().isEmpty()
                 ? Said.of("{0}", new Amount(Quantity.MINUTES, Math.floor(finding.bucketMinutes().getAsDouble()), 0))
-                : Said.of("out {0}", Amount.celsius(finding.outletC(), 1));
+                : Said.of("{0}", Amount.celsius(finding.outletC(), 1));
     }
 
     @Override

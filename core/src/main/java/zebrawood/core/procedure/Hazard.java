@@ -6,6 +6,7 @@ public enum Hazard {
     FUMES("Fumes: extraction on, known material only."),
     FIRE("Fire: stay with it from start to end, extinguisher in reach."),
     HIGH_VOLTAGE("High voltage: behind covers, a licensed person's work."),
+    MAINS("Mains: sockets, cables and earth are a licensed electrician's work; unplug before you look."),
     MOVING_AXES("Moving axes: hands out before anything is sent."),
     LASER_MODE("Laser mode is no safeguard; the beam can stay on while nothing moves."),
     GAS_PRESSURE("Gas under pressure: bottle chained, the regulator that is made for this gas; nitrogen and argon drive air out, oxygen feeds fire."),

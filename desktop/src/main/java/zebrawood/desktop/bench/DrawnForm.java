@@ -2,6 +2,7 @@ package zebrawood.desktop.bench;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
@@ -15,7 +16,11 @@ public final class DrawnForm extends Pane {
 
     private static final double CELL = 74;
     private static final double NARROWEST = 138;
+    private static final double NARROWEST_OVER_ROWS = 112;
     private static final double EDGE = 24;
+    private static final double ROW = 38;
+    private static final double ROW_HEAD = 20;
+    private static final double MESSAGE = 18;
 
     private final BenchPlace place;
     private final Label heading = Words.label("", "head");
@@ -24,14 +29,35 @@ public final class DrawnForm extends Pane {
     private final List<Cell> cells = new ArrayList<>();
     private final List<ReadingField> fields = new ArrayList<>();
     private final List<ChoiceField> choices = new ArrayList<>();
+    private final Label message = Words.label("", "problem");
+    private final List<Row> rows = new ArrayList<>();
+    private List<Column> columns = List.of();
+    private List<Label> heads = List.of();
 
     private record Cell(Label label, Node field) {}
+
+    private record Row(List<Node> fields) {}
+
+    /**
+     * What stands under each other in the rows of a list.
+     *
+     * @param name of the component in the readings
+     * @param title above it
+     * @param quantity of an amount; {@code PLAIN} for words
+     * @param choices the few words there are, where it is no field to type in
+     */
+    public record Column(String name, String title, Quantity quantity, List<ChoiceField.Choice> choices) {
+        public static Column of(String name, String title, Quantity quantity) {
+            return new Column(name, title, quantity, List.of());
+        }
+    }
 
     public DrawnForm(BenchPlace place, String caption) {
         this.place = place;
         drawing = new DrawingSurface(place.desk().look()).withMenu();
         Words.set(this.caption, caption);
-        getChildren().addAll(heading, this.caption, drawing);
+        message.setId("message");
+        getChildren().addAll(heading, this.caption, drawing, message);
         setMinHeight(420);
     }
 
@@ -74,6 +100,46 @@ public final class DrawnForm extends Pane {
         }
     }
 
+    /** Rows for a list under the fields, a field named {@code list[row].name} a column; one more than is filled is shown. */
+    public void rows(String list, int most, List<Column> of) {
+        columns = of;
+        heads = of.stream().map(column -> Words.label(column.title(), "small")).toList();
+        getChildren().addAll(heads);
+        for (int i = 0; i < most; i++) {
+            List<Node> row = new ArrayList<>();
+            for (Column column : of) {
+                String name = list + "[" + i + "]." + column.name();
+                if (column.choices().isEmpty()) {
+                    ReadingField field = new ReadingField(name, column.title() + ", row " + (i + 1), column.quantity()).bare();
+                    fields.add(field);
+                    row.add(field);
+                } else {
+                    ChoiceField choice = new ChoiceField(name, column.title() + ", row " + (i + 1), column.choices());
+                    choice.tie(place.draft());
+                    choices.add(choice);
+                    row.add(choice);
+                }
+            }
+            rows.add(new Row(row));
+            getChildren().addAll(row);
+        }
+    }
+
+    /** Which rows something is typed in. */
+    public List<Integer> filledRows() {
+        return IntStream.range(0, rows.size()).filter(this::isFilled).boxed().toList();
+    }
+
+    private boolean isFilled(int row) {
+        return rows.get(row).fields().stream()
+                .anyMatch(field -> field instanceof ReadingField amount && !place.draft().text(amount.name()).isBlank());
+    }
+
+    /** What is chosen in a column of a row, as it stands in the readings. */
+    public String chosen(int row, int column) {
+        return ((ChoiceField) rows.get(row).fields().get(column)).chosen();
+    }
+
     private void add(String title, Node field) {
         Label label = Words.label(title, "small");
         label.setLabelFor(field);
@@ -91,10 +157,29 @@ public final class DrawnForm extends Pane {
      * @param head what it is about, as a sentence
      * @param inWords what the drawing shows, for who cannot see it
      */
-    public void show(String head, Figure figure, String inWords, boolean measuring) {
+    public void show(String head, Figure figure, String inWords, Showing<?, ?> now) {
         Words.set(heading, head);
         drawing.show(figure, inWords);
-        choices.forEach(choice -> choice.setDisable(!measuring));
+        choices.forEach(choice -> choice.setDisable(!now.measuring()));
+        if (!rows.isEmpty()) {
+            message.setText(rows.stream().flatMap(row -> row.fields().stream())
+                    .filter(field -> field instanceof ReadingField amount && now.sheet().problems().containsKey(amount.name()))
+                    .findFirst()
+                    .map(field -> ((ReadingField) field).title() + ": " + now.sheet().problems().get(((ReadingField) field).name()))
+                    .map(Words::sentence)
+                    .orElse(""));
+            List<Integer> filled = filledRows();
+            int shown = Math.min(rows.size(), (filled.isEmpty() ? 0 : filled.get(filled.size() - 1) + 1) + (now.measuring() ? 1 : 0));
+            for (int i = 0; i < rows.size(); i++) {
+                for (Node field : rows.get(i).fields()) {
+                    field.setVisible(i < shown);
+                    if (field instanceof ReadingField amount) {
+                        amount.field().setVisible(i < shown);
+                    }
+                }
+            }
+            requestLayout();
+        }
     }
 
     /** The first field in which nothing stands, of those that are named; else the first of all. */
@@ -107,10 +192,12 @@ public final class DrawnForm extends Pane {
         double width = getWidth();
         heading.resizeRelocate(EDGE, 12, width - 2 * EDGE, 24);
         caption.resizeRelocate(EDGE, 36, width - 2 * EDGE, 18);
-        int columns = (int) Math.max(2, Math.min(cells.size(), Math.floor((width - 2 * EDGE + 12) / (NARROWEST + 12))));
+        double narrowest = this.rows.isEmpty() ? NARROWEST : NARROWEST_OVER_ROWS;
+        int columns = (int) Math.max(2, Math.min(cells.size(), Math.floor((width - 2 * EDGE + 12) / (narrowest + 12))));
         int rows = (cells.size() + columns - 1) / columns;
         columns = (cells.size() + rows - 1) / rows;
-        double top = getHeight() - rows * CELL - 4;
+        double under = this.rows.isEmpty() ? 0 : ROW_HEAD + MESSAGE + ROW * this.rows.stream().filter(row -> row.fields().get(0).isVisible()).count();
+        double top = getHeight() - rows * CELL - under - 4;
         double each = Math.min(210, (width - 2 * EDGE + 12) / columns);
         drawing.resizeRelocate(EDGE, 60, width - 2 * EDGE, Math.max(120, top - 70));
         for (int i = 0; i < cells.size(); i++) {
@@ -120,5 +207,20 @@ public final class DrawnForm extends Pane {
             Node field = cells.get(i).field();
             field.resizeRelocate(x, y + 19, each - 12, field instanceof ChoiceField ? 34 : field.prefHeight(each - 12));
         }
+        layoutRows(top + rows * CELL, width - 2 * EDGE);
+    }
+
+    private void layoutRows(double top, double width) {
+        if (rows.isEmpty()) {
+            return;
+        }
+        double each = Math.min(210, (width + 12) / columns.size());
+        for (int column = 0; column < columns.size(); column++) {
+            heads.get(column).resizeRelocate(EDGE + column * each, top, each - 12, 18);
+            for (int row = 0; row < rows.size(); row++) {
+                rows.get(row).fields().get(column).resizeRelocate(EDGE + column * each, top + ROW_HEAD + row * ROW, each - 12, 34);
+            }
+        }
+        message.resizeRelocate(EDGE, getHeight() - MESSAGE - 2, width, 16);
     }
 }

@@ -72,8 +72,13 @@ public final class Sheet {
 
     /** Takes words from a field; an empty field is left out. */
     public void words(String path) {
-        String text = draft.text(path).strip();
-        fieldOfPath.put(path, path);
+        words(path, path);
+    }
+
+    /** Takes words from a field into the readings; an empty field is left out. */
+    public void words(String field, String path) {
+        String text = draft.text(field).strip();
+        fieldOfPath.put(path, field);
         if (!text.isEmpty()) {
             put(path, NODES.textNode(text));
             asTyped.put(path, text);

@@ -95,7 +95,7 @@ public final class HeatBench implements Bench<HeatReadings, HeatFinding> {
         Optional<HeatFinding> finding = now.outcome().map(Outcome::finding);
         String head = finding.map(f -> "The water takes up " + new Amount(Quantity.POWER, f.heatW(), 0).text(units)
                 + " and leaves " + Amount.celsiusDifference(f.riseC(), 1).text(units) + " warmer").orElse("Where the source's heat goes");
-        form.show(head, HeatFigure.of(finding, units), head, now.measuring());
+        form.show(head, HeatFigure.of(finding, units), head, now);
     }
 
     @Override

@@ -77,7 +77,7 @@ public final class MixBench implements Bench<MixReadings, MixFinding> {
                 : finding.get().freezingPointC().isEmpty() ? "No mixture stays liquid there"
                 : "This freezes at " + Amount.celsius(finding.get().freezingPointC().getAsDouble(), 1).text(units) + "; the room may get to "
                         + Amount.celsius(finding.get().neededC(), 1).text(units) + ", margin and all";
-        form.show(head, MixFigure.of(finding, units), head, now.measuring());
+        form.show(head, MixFigure.of(finding, units), head, now);
     }
 
     @Override

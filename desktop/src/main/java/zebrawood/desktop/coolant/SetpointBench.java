@@ -84,7 +84,7 @@ public final class SetpointBench implements Bench<SetpointReadings, SetpointFind
         String head = finding.isEmpty() ? "Between damp and too warm lies a window" : passes ? "The water is safe between "
                 + Amount.celsius(finding.get().lowestC(), 1).number(units) + " and " + Amount.celsius(finding.get().highestC(), 1).text(units)
                 : finding.get().setpointC().isEmpty() ? "No water is both dry and cool enough today" : "The water leaves its window";
-        form.show(head, SetpointFigure.of(finding, units), head, now.measuring());
+        form.show(head, SetpointFigure.of(finding, units), head, now);
     }
 
     @Override

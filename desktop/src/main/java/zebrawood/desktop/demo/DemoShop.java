@@ -108,6 +108,7 @@ public final class DemoShop {
         Life wren = life(Plates.wren(1200), DAYS);
         Beam beam = new Beam(0.215, 2.9, 11.6, 10.2, 2);
         wren.climate(DAYS, 0, 0);
+        wren.circuit(DAYS - 2, LocalTime.of(7, 30), "GA", 1000, 780, 18);
         wren.gate(DAYS, MORNING, "RV", 20);
         wren.settings(DAYS - 1, text("wren"));
         wren.water(DAYS - 1, LocalTime.of(8, 0), "RV", WREN);
@@ -148,6 +149,7 @@ public final class DemoShop {
         Life dunlin = life(Plates.dunlin("bench room"), DAYS - 4);
         Beam beam = new Beam(0.18, 2.4, 14.4, 9, 2);
         dunlin.climate(DAYS - 4, 0, 0);
+        dunlin.circuit(DAYS - 4 - 2, LocalTime.of(7, 30), "GA", 620, 0, 12);
         dunlin.gate(DAYS - 4, MORNING, "LO", 20);
         dunlin.water(DAYS - 5, LocalTime.of(8, 0), "LO", DUNLIN);
         served(dunlin, DAYS - 70, DUNLIN);
@@ -158,6 +160,7 @@ public final class DemoShop {
         dunlin.happened(4, LocalTime.of(8, 50), "GA", Change.MOVED, "to the clean room");
         dunlin.newPlate(4, Plates.dunlin("clean room"));
         dunlin.plan(3, LocalTime.of(9, 12), "LO", () -> dunlin.climate("21.0", "44"));
+        dunlin.circuit(3, LocalTime.of(9, 30), "GA", 620, 0, 14);
         dunlin.setpoint(3, LocalTime.of(9, 20), "LO", DUNLIN);
         dunlin.gate(1, LocalTime.of(10, 12), "LO", 3);
         dunlin.point(4, LocalTime.of(9, 5), "GA", "Earth of the new outlet to be tested", "TN, licensed electrician", 4);
@@ -168,6 +171,7 @@ public final class DemoShop {
         Life kestrel = life(Plates.kestrel(), DAYS - 12);
         Beam beam = new Beam(0.056, 1.9, 31, 10, 3);
         kestrel.climate(DAYS - 12, 0, 0);
+        kestrel.circuit(DAYS - 12 - 2, LocalTime.of(7, 30), "GA", 260, 0, 22);
         kestrel.gate(DAYS - 12, MORNING, "RV", 20);
         kestrel.settings(DAYS - 13, text("kestrel"));
         everyFew(kestrel, DAYS - 19, 4, 6, day -> kestrel.climate(day, 0, 0));
@@ -181,6 +185,7 @@ public final class DemoShop {
         Life heron = life(Plates.heron(), DAYS - 20);
         Beam beam = new Beam(0.041, 0.8, 184.8, 5, 3);
         heron.climate(DAYS - 20, 0, 0);
+        heron.circuit(DAYS - 20 - 2, LocalTime.of(7, 30), "GA", 520, 0, 24);
         heron.gate(DAYS - 20, MORNING, "LO", 20);
         everyFew(heron, DAYS - 27, 4, 6, day -> heron.climate(day, 0, 0));
         everyFew(heron, DAYS - 21, 12, 16, day -> heron.planSome(day, () -> heron.ramp("ramp " + day, beam, 182.4, 0, Optional.empty())));
@@ -193,6 +198,7 @@ public final class DemoShop {
         Life plover = life(Plates.plover(), DAYS - 33);
         Beam beam = new Beam(0.028, 1.1, 214.6, 5.2, 3);
         plover.climate(DAYS - 33, 0, 0);
+        plover.circuit(DAYS - 33 - 2, LocalTime.of(7, 30), "GA", 410, 300, 31);
         plover.gate(DAYS - 33, MORNING, "RV", 20);
         plover.water(DAYS - 34, LocalTime.of(8, 0), "RV", PLOVER);
         served(plover, DAYS - 80, PLOVER);

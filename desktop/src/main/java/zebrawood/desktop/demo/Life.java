@@ -35,6 +35,8 @@ import zebrawood.core.gas.AssistGas;
 import zebrawood.core.gas.Gas;
 import zebrawood.core.gas.GasReadings;
 import zebrawood.core.machine.Plate;
+import zebrawood.core.mains.CircuitReadings;
+import zebrawood.core.mains.SiteCircuit;
 import zebrawood.core.procedure.Change;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.safety.Bar;
@@ -186,6 +188,28 @@ final class Life {
      * @param followC by how much the chiller follows the room, where it cannot be set
      */
     record Water(double volumeMl, OptionalDouble firstMl, double inputW, double outputW, double flowLMin, double chillerW, OptionalDouble followC) {}
+
+    /** The circuit that it hangs on, with a chiller where there is one. */
+    void circuit(int daysAgo, LocalTime at, String by, double watts, double chillerW, double lengthM) {
+        plan(daysAgo, at, by, () -> {
+            List<CircuitReadings.Load> loads = new ArrayList<>(List.of(load("supply", watts, 0.92)));
+            Map<String, String> asTyped = new HashMap<>(Map.of("supplyV", "230", "circuitA", "16", "cable.lengthM", Amount.exact(lengthM) + "m", "cable.sectionMm2", "2.5",
+                    "loads[0].name", "supply", "loads[0].ratedW", Amount.exact(watts)));
+            if (chillerW > 0) {
+                loads.add(load("chiller", chillerW, 0.85));
+                asTyped.putAll(Map.of("loads[1].name", "chiller", "loads[1].ratedW", Amount.exact(chillerW)));
+            }
+            loads.add(load("extractor", 370, 0.9));
+            measure(new SiteCircuit(),
+                    new CircuitReadings(230, 16, loads, OptionalDouble.empty(), OptionalDouble.empty(),
+                            Optional.of(new CircuitReadings.Cable(lengthM, 2.5, OptionalDouble.empty())), OptionalDouble.empty()),
+                    asTyped, Optional.empty());
+        });
+    }
+
+    private static CircuitReadings.Load load(String name, double watts, double factor) {
+        return new CircuitReadings.Load(name, watts, OptionalDouble.of(factor), Optional.of(true), OptionalDouble.empty());
+    }
 
     /** Filled, its flow measured, its temperature set. */
     void water(int daysAgo, LocalTime at, String by, Water water) {

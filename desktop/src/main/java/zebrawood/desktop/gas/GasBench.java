@@ -75,7 +75,7 @@ public final class GasBench implements Bench<GasReadings, GasFinding> {
         UnitChoice units = place.desk().units().get();
         String head = now.outcome().isEmpty() ? "What the nozzle takes" : "At " + new Amount(Quantity.PRESSURE, now.outcome().get().finding().pressureBar(), 1).text(units)
                 + " the nozzle takes " + new Amount(Quantity.FLOW, now.outcome().get().finding().flowNlMin(), 0).text(units);
-        form.show(head, GasFigure.of(now.readings(), now.outcome().map(outcome -> outcome.finding()), units), head + ", drawn as curves", now.measuring());
+        form.show(head, GasFigure.of(now.readings(), now.outcome().map(outcome -> outcome.finding()), units), head + ", drawn as curves", now);
     }
 
     @Override

@@ -16,6 +16,7 @@ import zebrawood.core.coolant.CoolantMix;
 import zebrawood.core.coolant.CoolantSetpoint;
 import zebrawood.core.focus.FocusRamp;
 import zebrawood.core.gas.AssistGas;
+import zebrawood.core.mains.SiteCircuit;
 import zebrawood.core.site.SiteClimate;
 
 /** Cases worked by an independent program in another language. */
@@ -24,10 +25,10 @@ class WorkedCasesTest {
     private static final ObjectMapper JSON = new ObjectMapper();
 
     private final Solver solver = new Solver(List.of(new SiteClimate(), new ControllerSettings(), new FocusRamp(),
-            new AssistGas(), new CoolantSetpoint(), new CoolantHeat(), new CoolantMix()));
+            new AssistGas(), new CoolantSetpoint(), new CoolantHeat(), new CoolantMix(), new SiteCircuit()));
 
     @ParameterizedTest
-    @ValueSource(strings = {"site-climate", "controller-settings", "focus-ramp", "assist-gas", "coolant-setpoint", "coolant-heat", "coolant-mix"})
+    @ValueSource(strings = {"site-climate", "controller-settings", "focus-ramp", "assist-gas", "coolant-setpoint", "coolant-heat", "coolant-mix", "site-circuit"})
     void everyWorkedCaseComesOutAsItWasWorked(String procedure) throws IOException {
         JsonNode cases;
         try (InputStream file = WorkedCasesTest.class.getResourceAsStream("/worked-cases/" + procedure + ".json")) {

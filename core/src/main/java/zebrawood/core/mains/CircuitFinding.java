@@ -1,0 +1,53 @@
+package zebrawood.core.mains;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * What a circuit has to carry.
+ *
+ * @param currentA all loads together, A
+ * @param designCurrentA the same with room for those that run for hours, A
+ * @param loadPct of what the breaker is rated for, %
+ * @param dropV lost along the cable, V; absent without one
+ * @param dropPct the same of the supply, %; likewise
+ * @param wrongVoltage names of loads that are made for another voltage, in the order read
+ * @param shares what each load takes, in the order read
+ * @param move the load whose move alone would cure it, where one would
+ * @param supplyV V
+ * @param circuitA what the breaker is rated for, A
+ * @param tolerances what it was judged by
+ */
+public record CircuitFinding(
+        double currentA,
+        double designCurrentA,
+        double loadPct,
+        OptionalDouble dropV,
+        OptionalDouble dropPct,
+        List<String> wrongVoltage,
+        List<Share> shares,
+        Optional<String> move,
+        double supplyV,
+        double circuitA,
+        Tolerances tolerances) {
+
+    /** A load, and the part of the design current that is for it, A. */
+    public record Share(String name, double designA, boolean continuous) {}
+
+    /** The limits of the day: drop, % of the supply; difference of voltages, %; share of the breaker for continuous loads. */
+    public record Tolerances(double maxDropPct, double voltageTolerancePct, double continuousFraction) {}
+
+    public CircuitFinding {
+        wrongVoltage = List.copyOf(wrongVoltage);
+        shares = List.copyOf(shares);
+    }
+
+    public boolean isOverloaded() {
+        return loadPct > 100;
+    }
+
+    public boolean dropsTooFar() {
+        return dropPct.orElse(0) > tolerances.maxDropPct();
+    }
+}

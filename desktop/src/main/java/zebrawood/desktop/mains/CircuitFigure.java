@@ -1,0 +1,150 @@
+package zebrawood.desktop.mains;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import zebrawood.core.mains.CircuitFinding;
+import zebrawood.core.mains.CircuitReadings;
+import zebrawood.core.units.Amount;
+import zebrawood.core.units.Quantity;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.desktop.bench.Axis;
+import zebrawood.desktop.bench.Exhibit;
+import zebrawood.desktop.figure.Anchor;
+import zebrawood.desktop.figure.Figure;
+import zebrawood.desktop.figure.Path;
+import zebrawood.desktop.figure.Pen;
+import zebrawood.desktop.figure.Stroke;
+import zebrawood.desktop.theme.Lettering;
+import zebrawood.desktop.theme.Tone;
+
+/** Loads laid end to end against what the breaker carries, and the cable with what is lost along it. */
+public final class CircuitFigure implements Exhibit<CircuitReadings, CircuitFinding> {
+
+    @Override
+    public String title() {
+        return "Circuit";
+    }
+
+    @Override
+    public Figure figure(CircuitReadings readings, CircuitFinding finding, UnitChoice units) {
+        return of(Optional.of(finding), units);
+    }
+
+    @Override
+    public Table table(CircuitReadings readings, CircuitFinding finding, Map<String, String> asTyped, UnitChoice units) {
+        List<List<String>> rows = new ArrayList<>(List.of(
+                Exhibit.row("supply", asTyped.get("supplyV"), new Amount(Quantity.VOLTAGE, readings.supplyV(), 0), units),
+                Exhibit.row("breaker", asTyped.get("circuitA"), amperes(readings.circuitA()), units)));
+        readings.cable().ifPresent(cable -> {
+            rows.add(Exhibit.row("cable, one way", asTyped.get("cable.lengthM"), Amount.mm(cable.lengthM() * 1000, 0), units));
+            rows.add(Exhibit.row("its section", asTyped.get("cable.sectionMm2"), new Amount(Quantity.SECTION, cable.sectionMm2(), 1), units));
+        });
+        for (int i = 0; i < readings.loads().size(); i++) {
+            CircuitReadings.Load load = readings.loads().get(i);
+            rows.add(Exhibit.row(load.name() + (load.continuous().orElse(true) ? ", for hours" : ""), asTyped.get("loads[" + i + "].ratedW"),
+                    new Amount(Quantity.POWER, load.ratedW(), 0), units));
+        }
+        return new Table(List.of("reading", "as typed", "understood"), rows, 1);
+    }
+
+    private static Amount amperes(double amperes) {
+        return new Amount(Quantity.AMPERE, amperes, 1);
+    }
+
+    @Override
+    public Optional<Course> course(CircuitFinding finding) {
+        return Optional.empty();
+    }
+
+    static Figure of(Optional<CircuitFinding> finding, UnitChoice units) {
+        return (pen, width, height) -> new Drawing(pen, finding, units, width, height).draw();
+    }
+
+    private static final class Drawing {
+        private final Pen pen;
+        private final Optional<CircuitFinding> finding;
+        private final UnitChoice units;
+        private final double left = 20;
+        private final double right;
+        private final double top;
+        private final double tall;
+        private final double bottom;
+        private final Axis x;
+
+        Drawing(Pen pen, Optional<CircuitFinding> finding, UnitChoice units, double width, double height) {
+            this.pen = pen;
+            this.finding = finding;
+            this.units = units;
+            right = width - 24;
+            boolean cable = finding.map(f -> f.dropPct().isPresent()).orElse(false);
+            tall = Math.max(34, Math.min(84, height * (cable ? 0.26 : 0.34)));
+            top = 40;
+            bottom = height;
+            double most = finding.map(f -> Math.max(f.circuitA() * 1.15, f.designCurrentA() * 1.06)).orElse(18.0);
+            x = new Axis(0, most, left, right);
+        }
+
+        void draw() {
+            double base = top + tall;
+            finding.ifPresent(this::loads);
+            pen.line(left, base, right, base, Stroke.of(Tone.INK, 1.2));
+            for (double tick : x.ticks(8)) {
+                pen.line(x.at(tick), base, x.at(tick), base + 5, Stroke.of(Tone.INK, 1));
+                pen.text(x.at(tick), base + 18, x.label(tick, 8), Lettering.SMALL, Tone.INK, Anchor.MIDDLE);
+            }
+            pen.text((left + right) / 2, base + 35, "amperes, with room for what runs for hours", Lettering.SMALL, Tone.INK, Anchor.MIDDLE);
+            finding.ifPresent(this::breaker);
+            finding.filter(f -> f.dropPct().isPresent() && bottom - base > 110).ifPresent(this::cable);
+        }
+
+        private void loads(CircuitFinding found) {
+            double from = 0;
+            for (CircuitFinding.Share share : found.shares()) {
+                double at = x.at(from);
+                double wide = x.length(share.designA());
+                boolean wrong = found.wrongVoltage().contains(share.name());
+                boolean moves = found.move().filter(share.name()::equals).isPresent() && (found.isOverloaded() || found.dropsTooFar());
+                pen.band(at, top, wide, tall);
+                pen.stroke(Path.rectangle(at, top, wide, tall), Stroke.of(wrong ? Tone.FAIL : moves ? Tone.ADJUST : Tone.INK, wrong || moves ? 3 : 1.4));
+                String name = pen.fitting(share.name(), wide - 10, Lettering.SMALL);
+                if (pen.textWidth(name, Lettering.SMALL) < wide - 6) {
+                    pen.text(at + wide / 2, top + tall / 2, name, Lettering.SMALL, Tone.INK, Anchor.MIDDLE);
+                    String amount = amperes(share.designA()).text(units);
+                    if (pen.textWidth(amount, Lettering.CAPTION) < wide - 6) {
+                        pen.text(at + wide / 2, top + tall / 2 + 16, amount, Lettering.CAPTION, Tone.QUIET, Anchor.MIDDLE);
+                    }
+                }
+                from += share.designA();
+            }
+        }
+
+        private void breaker(CircuitFinding found) {
+            double at = x.at(found.circuitA());
+            Tone tone = found.isOverloaded() ? Tone.FAIL : Tone.WALNUT;
+            pen.line(at, top - 14, at, top + tall, Stroke.of(tone, 3));
+            pen.text(at, top - 20, "breaker " + amperes(found.circuitA()).text(units), Lettering.TEXT_BOLD, tone, Anchor.END);
+        }
+
+        /** The cable from the board to the machine, falling to scale by what is lost against what may be. */
+        private void cable(CircuitFinding found) {
+            double drop = found.dropPct().getAsDouble();
+            double most = found.tolerances().maxDropPct();
+            double from = top + tall + 62;
+            double room = Math.max(24, bottom - from - 34);
+            double scale = room / Math.max(drop, most);
+            Tone tone = found.dropsTooFar() ? Tone.FAIL : Tone.READING;
+            double end = right - 120;
+            pen.rectangle(left, from - 12, 34, 30, Tone.RAISED, Stroke.of(Tone.INK, 1.6));
+            pen.text(left, from + 34, "board", Lettering.CAPTION, Tone.QUIET);
+            pen.line(left + 34, from, end, from, Stroke.dashed(Tone.QUIET, 1.2, 4));
+            pen.line(left + 60, from + most * scale, end, from + most * scale, Stroke.dashed(found.dropsTooFar() ? Tone.FAIL : Tone.QUIET, 1.4, 6));
+            pen.line(left + 34, from, end, from + drop * scale, Stroke.of(tone, 3));
+            pen.circle(end, from + drop * scale, 5.5, tone);
+            pen.text(end + 12, from + drop * scale + 5, "- " + Amount.percent(drop, 1).text(units), Lettering.HEAD, tone);
+            pen.patched(left + 90, from + most * scale + 4, "at the most " + Amount.percent(most, 1).text(units), Lettering.SMALL, Tone.QUIET, Anchor.START);
+            pen.text(end + 12, from + 4, new Amount(Quantity.VOLTAGE, found.supplyV(), 0).text(units), Lettering.SMALL, Tone.QUIET);
+        }
+    }
+}
