@@ -42,7 +42,7 @@ public final class SiteCircuit implements Procedure<CircuitReadings, CircuitFind
             Set.of(Change.MOVED, Change.MAINS_WORK),
             List.of(Hazard.MAINS, Hazard.HIGH_VOLTAGE),
             10,
-            730,
+            1460,
             new Help(
                     List.of("The plate of each thing on the circuit: watts, volts.", "What stands on the breaker, and length and section of the cable."),
                     List.of(

@@ -91,12 +91,12 @@ public final class Checks {
         return this;
     }
 
-    /** Refused when the list is shorter than {@code least}. */
+    /** Refused when the list is shorter than {@code least}; as still missing when there is nothing in it. */
     public Checks entries(String field, List<?> list, int least) {
         if (list == null) {
             missing(field);
         } else if (list.size() < least) {
-            refuse(field, list.size() + " given, at least " + least + " needed");
+            refusals.add(new Refusal(field, list.size() + " given, at least " + least + " needed", list.isEmpty() ? Refusal.Kind.MISSING : Refusal.Kind.WRONG));
         }
         return this;
     }

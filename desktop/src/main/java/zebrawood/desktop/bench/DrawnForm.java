@@ -3,6 +3,7 @@ package zebrawood.desktop.bench;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
@@ -82,22 +83,22 @@ public final class DrawnForm extends Pane {
         choice.tie(place.draft());
         choices.add(choice);
         add(title, choice);
-        int next = cells.size();
-        choice.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
-            if (event.getCode() == KeyCode.ENTER && !event.isShortcutDown() && !choice.isShowing() && next < cells.size()) {
-                event.consume();
-                goTo(cells.get(next).field());
-            }
-        });
+        enterGoesOn(choice);
         return choice;
     }
 
-    private static void goTo(Node field) {
-        if (field instanceof ReadingField amount) {
-            amount.field().requestFocus();
-        } else {
-            field.requestFocus();
-        }
+    /** Enter on a choice goes on to what comes after it, as it does on a field. */
+    private void enterGoesOn(ChoiceField choice) {
+        choice.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() == KeyCode.ENTER && !event.isShortcutDown() && !choice.isShowing()) {
+                Stream.concat(cells.stream().map(Cell::field), rows.stream().flatMap(row -> row.fields().stream()))
+                        .dropWhile(field -> field != choice).skip(1).filter(Node::isVisible).findFirst()
+                        .ifPresent(next -> {
+                            event.consume();
+                            (next instanceof ReadingField amount ? amount.field() : next).requestFocus();
+                        });
+            }
+        });
     }
 
     /** Rows for a list under the fields, a field named {@code list[row].name} a column; one more than is filled is shown. */
@@ -117,6 +118,7 @@ public final class DrawnForm extends Pane {
                     ChoiceField choice = new ChoiceField(name, column.title() + ", row " + (i + 1), column.choices());
                     choice.tie(place.draft());
                     choices.add(choice);
+                    enterGoesOn(choice);
                     row.add(choice);
                 }
             }

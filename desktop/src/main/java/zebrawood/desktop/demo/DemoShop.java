@@ -215,7 +215,7 @@ public final class DemoShop {
         bittern.climate(DAYS - 41, -2, 0);
         bittern.water(DAYS - 42, LocalTime.of(8, 0), "RV", BITTERN);
         served(bittern, DAYS - 90, BITTERN);
-        for (int day = DAYS - 44; day > 20; day -= 110) {
+        for (int day = DAYS - 44; day > 20; day -= 220) {
             bittern.gas(day, LocalTime.of(10, 20), "LO", day % 2 == 0 ? "200" : "185");
         }
         bittern.gas(11, LocalTime.of(9, 5), "RV", "200");
@@ -227,12 +227,12 @@ public final class DemoShop {
         bittern.gate(7, LocalTime.of(7, 15), "RV", 20);
     }
 
-    /** Its water looked after: the set-point every two months, new water twice a year, the flow with it. */
+    /** Its water looked after: the set-point now and then, new water every few months, the flow with it. */
     private static void served(Life life, int from, Life.Water water) {
-        for (int day = from; day > 30; day -= 150) {
+        for (int day = from; day > 60; day -= 340) {
             life.water(day, EARLY, "LO", water);
         }
-        for (int day = from - 70; day > 20; day -= 75) {
+        for (int day = from - 85; day > 60; day -= 200) {
             life.setpoint(day, EARLY, "LO", water);
         }
         life.water(26, EARLY, "RV", water);

@@ -8,7 +8,6 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -45,7 +44,11 @@ class CircuitTest {
             seat.until("what is wrong in a row is told under it", () -> seat.words("message").startsWith("Takes, W, row 2:"));
             seat.type("W").goTo("loads[2].name").type("kettle").enter().type("2000");
             seat.until("it is too much", () -> seat.words("act").equals("Move oven to another circuit."));
-            choose(seat, "loads[1].continuous", "now and then");
+            Seat.onScreen(() -> {
+                seat.find("loads[1].continuous").requestFocus();
+                return null;
+            });
+            seat.choose("loads[1].continuous", "now and then");
             seat.until("the oven is on for a while only; it still has to go", () -> seat.words("act").equals("Move oven to another circuit.") && seat.says("27.2 A"));
             seat.goTo("loads[2].ratedV").type("120");
             seat.until("what must not be plugged in comes first", () -> seat.words("act").equals("Do not plug in kettle here."));
@@ -71,16 +74,6 @@ class CircuitTest {
             seat.goTo("loads[2].ratedV").press(KeyCode.CONTROL, KeyCode.A).press(KeyCode.DELETE);
             seat.until("a row left empty in the middle is left out", () -> seat.words("act").equals("The circuit carries this."));
             assertThat(seat.desk.logbook().verify(List.of()).holds()).isTrue();
-        }
-    }
-
-    private static void choose(Seat seat, String id, String words) {
-        Seat.onScreen(() -> {
-            seat.find(id).requestFocus();
-            return null;
-        });
-        for (int i = 0; i < 4 && !Seat.onScreen(() -> words.equals(((ComboBox<?>) seat.find(id)).getValue().toString())); i++) {
-            seat.press(KeyCode.DOWN);
         }
     }
 

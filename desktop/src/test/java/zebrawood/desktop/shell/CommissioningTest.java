@@ -6,7 +6,6 @@ import java.io.ByteArrayOutputStream;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
-import javafx.scene.control.ComboBox;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import org.apache.pdfbox.Loader;
@@ -52,15 +51,15 @@ class CommissioningTest {
         seat.jump("add a machine");
         seat.until("the name can be typed", () -> seat.focused("name"));
         seat.type("Wren").enter();
-        choose(seat, "family", "gantry CO2");
+        seat.choose("family", "gantry CO2");
         seat.goTo("source.wavelengthsNm[0]").type("10.6 um");
         seat.goTo("climate.minTemperatureC").type("57.2F").enter().type("29").enter().type("22").enter().type("66");
-        choose(seat.goTo("services.cooling"), "services.cooling", "water");
-        choose(seat.goTo("services.enclosure"), "services.enclosure", "interlock");
+        seat.goTo("services.cooling").choose("services.cooling", "water");
+        seat.goTo("services.enclosure").choose("services.enclosure", "interlock");
         seat.goTo("optics.focusDatum").type("nozzle tip").enter().type("7").enter().type("block").enter().type("0.1").enter().type("bed");
-        choose(seat.goTo("control.kind"), "control.kind", "numbered");
-        choose(seat.goTo("control.need.tool"), "control.need.tool", "laser");
-        choose(seat.goTo("control.need.limitSwitches"), "control.need.limitSwitches", "yes");
+        seat.goTo("control.kind").choose("control.kind", "numbered");
+        seat.goTo("control.need.tool").choose("control.need.tool", "laser");
+        seat.goTo("control.need.limitSwitches").choose("control.need.limitSwitches", "yes");
         seat.goTo("control.need.travelMm.x").type("700").enter().type("500");
         seat.goTo("control.need.senderMaxS").type("480").enter().type("1200");
         seat.press(KeyCode.CONTROL, KeyCode.ENTER);
@@ -71,14 +70,6 @@ class CommissioningTest {
             assertThat(machine.plate().name()).isEqualTo("Wren");
             assertThat(machine.plate().climate().orElseThrow().minTemperatureC()).isEqualTo(14);
         });
-    }
-
-    private static void choose(Seat seat, String id, String value) {
-        seat.until("one can choose " + id, () -> seat.focused(id));
-        for (int i = 0; i < 8 && !Seat.onScreen(() -> value.equals(((ComboBox<?>) seat.find(id)).getValue())); i++) {
-            seat.press(KeyCode.DOWN);
-        }
-        assertThat(Seat.<Object>onScreen(() -> ((ComboBox<?>) seat.find(id)).getValue())).isEqualTo(value);
     }
 
     private static void climate(Seat seat) {

@@ -14,6 +14,7 @@ import javafx.application.Platform;
 import javafx.event.Event;
 import javafx.scene.Node;
 import javafx.scene.Parent;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
@@ -145,6 +146,22 @@ final class Seat implements AutoCloseable {
         until("one can jump", () -> has("jump-text") && focused("jump-text"));
         type(words);
         return enter();
+    }
+
+    /** Chooses a word in a list that drops down and has the focus. */
+    Seat choose(String id, String words) {
+        until("one can choose " + id, () -> focused(id));
+        for (int i = 0; i < 12 && !chosen(id).equals(words); i++) {
+            String before = chosen(id);
+            press(KeyCode.DOWN);
+            until("another one than " + before + " is chosen in " + id, () -> !chosen(id).equals(before));
+        }
+        until(words + " is chosen in " + id, () -> chosen(id).equals(words));
+        return this;
+    }
+
+    private String chosen(String id) {
+        return onScreen(() -> String.valueOf(((ComboBox<?>) find(id)).getValue()));
     }
 
     /** Presses Enter until the focus is on a field. */

@@ -79,7 +79,7 @@ class ShopAndLogbookTest {
         seat.until("only what failed is on it", () -> items(seat) == 2 && seat.says("FAIL"));
         seat.until("an old entry is told in the unit it was told in", () -> seat.says("Dry the air to 66 % or less"));
         seat.jump("wren 99999");
-        seat.until("a number that is not there is told", () -> seat.says("there is no entry 99999"));
+        seat.until("a number that is not there is told", () -> seat.says("There is no entry 99999"));
     }
 
     private static int items(Seat seat) {

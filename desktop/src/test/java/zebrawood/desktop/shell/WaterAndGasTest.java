@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -50,8 +49,7 @@ class WaterAndGasTest {
 
             open(seat, "bittern filling", "circuitVolumeMl");
             seat.type("6.2 l").enter().type("-9").press(KeyCode.TAB);
-            seat.until("the kind of glycol is chosen by keyboard", () -> seat.focused("glycol"));
-            choose(seat, "glycol", "ethylene glycol");
+            seat.choose("glycol", "ethylene glycol");
             seat.goTo("hose.boreMm").type("8").enter().type("9.5m");
             record(seat, "Mix 4650 ml of water with 1550 ml of ethylene glycol.", 5);
 
@@ -66,7 +64,7 @@ class WaterAndGasTest {
             open(seat, "bittern gas", "again");
             seat.enter();
             seat.until("what stays is kept, what is read anew is empty", () -> seat.focused("pressureBar") && seat.words("nozzleMm").equals("2") && seat.words("bottle.pressureBar").isEmpty());
-            choose(seat.press(KeyCode.SHIFT, KeyCode.TAB).press(KeyCode.SHIFT, KeyCode.TAB), "gas", "argon");
+            seat.press(KeyCode.SHIFT, KeyCode.TAB).press(KeyCode.SHIFT, KeyCode.TAB).choose("gas", "argon");
             seat.goTo("pressureBar").type("6").goTo("bottle.pressureBar").type("12bar");
             seat.until("another gas, another bottle", () -> seat.words("act").startsWith("Change the bottle after "));
             seat.press(KeyCode.CONTROL, KeyCode.ENTER);
@@ -90,13 +88,6 @@ class WaterAndGasTest {
             seat.type("lo").enter();
         }
         seat.until("it is recorded", () -> seat.words("told").equals("Recorded as no. " + number + "."));
-    }
-
-    private static void choose(Seat seat, String id, String words) {
-        seat.until("one can choose " + id, () -> seat.focused(id));
-        for (int i = 0; i < 8 && !Seat.onScreen(() -> words.equals(((ComboBox<?>) seat.find(id)).getValue().toString())); i++) {
-            seat.press(KeyCode.DOWN);
-        }
     }
 
     private static Plate plate() {
