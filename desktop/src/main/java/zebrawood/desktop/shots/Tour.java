@@ -61,7 +61,9 @@ public final class Tour {
 
     private void plan() {
         shot("shop", () -> go().shop(), () -> { });
-        shot("climate-good", () -> go().stop(machine("Wren"), "site-climate"), () -> { });
+        shot("circuit", () -> go().stop(machine("Plover"), "site-circuit"), this::kettle);
+        shot("water", () -> go().stop(machine("Wren"), "coolant-heat"), this::bucket);
+        shot("gas", () -> go().stop(machine("Bittern"), "assist-gas"), () -> { });
         shot("climate-bad", () -> go().stop(machine("Plover"), "site-climate"), this::damp);
         shot("gate", () -> go().stop(machine("Dunlin"), "first-light"), () -> { });
         shot("settings-bad", () -> go().stop(machine("Wren"), "controller-settings"), () -> { });
@@ -99,6 +101,22 @@ public final class Tour {
         press("again");
         Nodes.type(root(), "airTemperatureC", "17.2");
         Nodes.type(root(), "relativeHumidityPct", "74");
+    }
+
+    /** Something more plugged in than the circuit carries. */
+    private void kettle() {
+        press("again");
+        Nodes.type(root(), "loads[3].name", "kettle");
+        Nodes.type(root(), "loads[3].ratedW", "2400");
+    }
+
+    /** A bucket in the place of the chiller. */
+    private void bucket() {
+        press("again");
+        Nodes.type(root(), "flowLMin", "8.5");
+        Nodes.type(root(), "startC", "19");
+        Nodes.type(root(), "chillerW", "");
+        Nodes.type(root(), "reservoirL", "20");
     }
 
     /** A ramp being read: the last width is not typed yet. */
