@@ -67,7 +67,6 @@ public final class Tour {
         shot("climate-bad", () -> go().stop(machine("Plover"), "site-climate"), this::damp);
         shot("gate", () -> go().stop(machine("Dunlin"), "first-light"), () -> { });
         shot("settings-bad", () -> go().stop(machine("Wren"), "controller-settings"), () -> { });
-        shot("settings-good", () -> go().stop(machine("Kestrel"), "controller-settings"), () -> { });
         shot("ramp-good", () -> go().stop(machine("Wren"), "focus-ramp"), this::ramp);
         shot("ramp-dark", () -> desk.ground().set(Ground.DARK), () -> { });
         shot("ramp-eyewear", () -> desk.ground().set(Ground.EYEWEAR), () -> { });
