@@ -207,7 +207,9 @@ final class Durability {
                 child.end();
                 killedAt = readyAt + wait;
                 if (killer == null) {
-                    failed("window run " + n, List.of("it never opened: " + child.errors()));
+                    failed("window run " + n, List.of(child.errors().contains("Unable to open DISPLAY")
+                            ? "the virtual screen took no further window; nothing was recorded and nothing killed"
+                            : "it never opened: " + child.errors()));
                 }
             } catch (IOException pipeBroken) {
                 // it was killed while it was read
