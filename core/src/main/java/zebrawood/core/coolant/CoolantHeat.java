@@ -2,9 +2,7 @@ package zebrawood.core.coolant;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import java.util.Set;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Card;
@@ -66,16 +64,6 @@ public final class CoolantHeat implements Procedure<HeatReadings, HeatFinding> {
     @Override
     public boolean appliesTo(Plate plate) {
         return plate.isWaterCooled();
-    }
-
-    @Override
-    public Optional<String> lacks(Plate plate) {
-        return Optional.empty();
-    }
-
-    @Override
-    public OptionalInt recheckDays(Plate plate) {
-        return OptionalInt.empty();
     }
 
     @Override

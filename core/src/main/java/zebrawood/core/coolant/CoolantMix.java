@@ -2,7 +2,6 @@ package zebrawood.core.coolant;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -66,16 +65,6 @@ public final class CoolantMix implements Procedure<MixReadings, MixFinding> {
     @Override
     public boolean appliesTo(Plate plate) {
         return plate.isWaterCooled();
-    }
-
-    @Override
-    public Optional<String> lacks(Plate plate) {
-        return Optional.empty();
-    }
-
-    @Override
-    public OptionalInt recheckDays(Plate plate) {
-        return OptionalInt.empty();
     }
 
     @Override

@@ -2,9 +2,7 @@ package zebrawood.core.gas;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -68,16 +66,6 @@ public final class AssistGas implements Procedure<GasReadings, GasFinding> {
     @Override
     public boolean appliesTo(Plate plate) {
         return plate.family() == Family.SHEET_FIBRE;
-    }
-
-    @Override
-    public Optional<String> lacks(Plate plate) {
-        return Optional.empty();
-    }
-
-    @Override
-    public OptionalInt recheckDays(Plate plate) {
-        return OptionalInt.empty();
     }
 
     @Override

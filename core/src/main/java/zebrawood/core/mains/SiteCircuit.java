@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import java.util.Set;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
@@ -72,16 +71,6 @@ public final class SiteCircuit implements Procedure<CircuitReadings, CircuitFind
     @Override
     public boolean appliesTo(Plate plate) {
         return plate.family() != Family.SHEET_FIBRE;
-    }
-
-    @Override
-    public Optional<String> lacks(Plate plate) {
-        return Optional.empty();
-    }
-
-    @Override
-    public OptionalInt recheckDays(Plate plate) {
-        return OptionalInt.empty();
     }
 
     @Override

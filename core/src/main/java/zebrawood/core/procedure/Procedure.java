@@ -25,10 +25,14 @@ public interface Procedure<R extends Record, F extends Record> {
     boolean appliesTo(Plate plate);
 
     /** Which field of the plate is needed and not there yet, in words. */
-    Optional<String> lacks(Plate plate);
+    default Optional<String> lacks(Plate plate) {
+        return Optional.empty();
+    }
 
     /** Days between checks that the plate asks for, where it does. */
-    OptionalInt recheckDays(Plate plate);
+    default OptionalInt recheckDays(Plate plate) {
+        return OptionalInt.empty();
+    }
 
     /**
      * @throws zebrawood.core.reading.ReadingException where the readings cannot be computed with
