@@ -67,6 +67,11 @@ public final class KeystrokeWindow {
         List<Place> places = List.of(
                 new Place("Climate", w -> stop(w, "Wren", "site-climate"), "airTemperatureC", "21.4"),
                 new Place("Ramp line", w -> stop(w, "Wren", "focus-ramp"), "widths[4]", "0.21"),
+                new Place("Circuit", w -> stop(w, "Wren", "site-circuit"), "loads[1].ratedW", "780"),
+                new Place("Filling", w -> stop(w, "Wren", "coolant-mix"), "circuitVolumeMl", "6200"),
+                new Place("Water heat", w -> stop(w, "Wren", "coolant-heat"), "flowLMin", "8.5"),
+                new Place("Set-point", w -> stop(w, "Wren", "coolant-setpoint"), "airTemperatureC", "21.4"),
+                new Place("Assist gas", w -> stop(w, "Bittern", "assist-gas"), "pressureBar", "14"),
                 new Place("Work result", w -> w.shell().work(w.shell().machine("Wren")), "setup.gapMm", "6.8"),
                 new Place("Plate", w -> w.shell().plate(w.shell().machine("Wren")), "bed.xMm", "700"),
                 new Place("Search", w -> w.shell().logbook(TapeFilter.ALL), "search", "maple "));
