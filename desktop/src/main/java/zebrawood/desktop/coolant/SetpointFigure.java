@@ -86,7 +86,8 @@ public final class SetpointFigure implements Exhibit<SetpointReadings, SetpointF
             double tall = scaleBottom - scaleTop;
             double low = x.at(found.lowestC());
             double high = x.at(found.highestC());
-            if (low < high) {
+            // where tints cannot be seen, what is hatched is what is shut
+            if (low < high && !pen.hatches()) {
                 pen.band(low, scaleTop, high - low, tall);
             }
             hatch(left, Math.min(right, low), tall);

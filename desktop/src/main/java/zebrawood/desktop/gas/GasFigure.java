@@ -144,6 +144,8 @@ public final class GasFigure implements Exhibit<GasReadings, GasFinding> {
         if (keeps < 1) {
             pen.text(x + wide / 2, edge + (bottom - edge > 20 ? 15 : -6), bar(Math.max(bottle.residualBar().orElse(5), readings.pressureBar())).text(units), Lettering.CAPTION, Tone.QUIET, Anchor.MIDDLE);
         }
+        Tone ground = pen.hatches() ? Tone.GROUND : Tone.BAND;
+        pen.fill(Path.rectangle(x + 3, top + 19, wide - 6, 18), ground);
         pen.text(x + wide / 2, top + 32, bar(bottle.pressureBar()).text(units), Lettering.SMALL, Tone.INK, Anchor.MIDDLE);
         double minutes = finding.bottleMinutes().orElse(0);
         pen.text(x + wide / 2, bottom + 22, minutes > 0 ? new Amount(Quantity.MINUTES, Math.floor(minutes), 0).text(units) : "down", Lettering.HEAD, minutes > 0 ? Tone.READING : Tone.FAIL, Anchor.MIDDLE);

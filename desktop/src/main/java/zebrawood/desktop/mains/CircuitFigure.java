@@ -106,7 +106,9 @@ public final class CircuitFigure implements Exhibit<CircuitReadings, CircuitFind
                 double wide = x.length(share.designA());
                 boolean wrong = found.wrongVoltage().contains(share.name());
                 boolean moves = found.move().filter(share.name()::equals).isPresent() && (found.isOverloaded() || found.dropsTooFar());
-                pen.band(at, top, wide, tall);
+                if (!pen.hatches()) {
+                    pen.band(at, top, wide, tall);
+                }
                 pen.stroke(Path.rectangle(at, top, wide, tall), Stroke.of(wrong ? Tone.FAIL : moves ? Tone.ADJUST : Tone.INK, wrong || moves ? 3 : 1.4));
                 String name = pen.fitting(share.name(), wide - 10, Lettering.SMALL);
                 if (pen.textWidth(name, Lettering.SMALL) < wide - 6) {
