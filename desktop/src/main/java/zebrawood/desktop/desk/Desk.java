@@ -361,6 +361,8 @@ public final class Desk implements AutoCloseable {
         try {
             // what waits for a logbook that is not open has nothing to record
             worker.awaitTermination(opening.isDone() ? 10 : 0, TimeUnit.SECONDS);
+            // a backup or a step of the search index that is half written
+            aside.awaitTermination(opening.isDone() ? 2 : 0, TimeUnit.SECONDS);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }
