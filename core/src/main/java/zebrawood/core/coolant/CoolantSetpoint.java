@@ -29,6 +29,8 @@ public final class CoolantSetpoint implements Procedure<SetpointReadings, Setpoi
     private static final double PREFERRED_C = 20;
     /** as finely as a room is kept */
     private static final double ROOM_C = 1;
+    /** below this no dew point is reached by drying */
+    private static final double DRIEST_C = -100;
 
     private static final Card CARD = new Card(
             "coolant-setpoint",
@@ -107,7 +109,7 @@ public final class CoolantSetpoint implements Procedure<SetpointReadings, Setpoi
 
     /** The humidity, %, at which the dew point lies there in air of this temperature. */
     private static double humidity(double dewPointC, SetpointReadings read) {
-        return Math.min(100, 100 * HumidAir.saturationHPa(dewPointC) / HumidAir.saturationHPa(read.airTemperatureC()));
+        return dewPointC < DRIEST_C ? 0 : Math.min(100, 100 * HumidAir.saturationHPa(dewPointC) / HumidAir.saturationHPa(read.airTemperatureC()));
     }
 
     private static List<Instruction> instructions(SetpointFinding finding, boolean within) {

@@ -39,6 +39,14 @@ class CoolantSetpointTest {
         assertThat(said(at(12, 35, OptionalDouble.of(1)), 0)).isEqualTo("Warm the room to 14.0 °C.");
     }
 
+    @Test
+    void anAbsurdMarginIsNeverAnsweredByDampAir() {
+        for (double margin : new double[] {130, 300, 1e6, 1e300}) {
+            SetpointReadings read = new SetpointReadings(20, 50, OptionalDouble.of(margin), 0, 25, OptionalDouble.empty(), OptionalDouble.empty());
+            assertThat(procedure.evaluate(read).finding().dryToPct().orElseThrow()).isLessThan(0.01);
+        }
+    }
+
     /** The closed loop: whatever the day, doing what is said leaves the water in the window and nothing wet. */
     @Test
     void whatIsSaidKeepsTheTubeDry() {
