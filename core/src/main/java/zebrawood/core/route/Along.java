@@ -31,7 +31,7 @@ public final class Along {
         List<TakenAlong.Known> known = new ArrayList<>();
         List<String> missing = new ArrayList<>();
         ASKED.forEach((what, id) -> {
-            Optional<StopStatus> stop = machine.stops().stream().filter(s -> s.card().id().equals(id) && s.last().isPresent()).findFirst();
+            Optional<StopStatus> stop = machine.stops().stream().filter(s -> s.card().id().equals(id) && s.reading().isPresent()).findFirst();
             stop.ifPresentOrElse(s -> known.add(known(what, s.keyFigure().map(said -> said.in(units)).orElse(""), s.last().orElseThrow())),
                     () -> missing.add(what));
         });

@@ -71,36 +71,34 @@ public final class Route {
                 .toList();
     }
 
-    private <F extends Record> StopStatus stop(
-            Procedure<?, F> procedure, History history, Gate gate, Instant now, ZoneOffset zone) {
+    private StopStatus stop(Procedure<?, ?> procedure, History history, Gate gate, Instant now, ZoneOffset zone) {
         Card card = procedure.card();
-        List<Entry> entries = history.of(card.id());
-        Optional<Entry> last = entries.stream().findFirst();
-        Optional<Said> key = last.map(entry -> procedure.keyFigure(procedure.findingType().cast(measured(entry).finding())));
-        Optional<LocalDate> due = entries.stream()
-                .filter(entry -> measured(entry).verdict().satisfies())
+        List<Counted> readings = history.of(card.id());
+        Optional<Counted> last = readings.stream().findFirst();
+        Optional<LocalDate> due = readings.stream()
+                .filter(reading -> reading.verdict().satisfies())
                 .findFirst()
-                .map(entry -> day(entry, zone).plusDays(procedure.recheckDays(history.plate()).orElse(card.recheckDays())));
+                .map(reading -> day(reading.since(), zone).plusDays(procedure.recheckDays(history.plate()).orElse(card.recheckDays())));
         if (card.fires() && !gate.isOpen()) {
-            return new StopStatus(card, StopState.SHUT, key, Optional.of("needs First light"), last, due);
+            return new StopStatus(procedure, StopState.SHUT, Optional.of("needs First light"), last, due);
         }
         if (last.isEmpty()) {
-            return new StopStatus(card, StopState.OPEN, key, Optional.empty(), last, due);
+            return new StopStatus(procedure, StopState.OPEN, Optional.empty(), last, due);
         }
         Optional<Entry> change = madeStaleBy(card, last.get(), history);
         if (change.isPresent()) {
-            String why = ((Body.Happened) change.get().body()).change().words() + " " + Days.brief(day(change.get(), zone));
-            return new StopStatus(card, StopState.DUE, key, Optional.of(why), last, due);
+            String why = ((Body.Happened) change.get().body()).change().words() + " " + Days.brief(day(change.get().since(), zone));
+            return new StopStatus(procedure, StopState.DUE, Optional.of(why), last, due);
         }
-        Verdict verdict = measured(last.get()).verdict();
+        Verdict verdict = last.get().verdict();
         boolean late = due.isPresent() && today(now, zone).isAfter(due.get());
         if (verdict.satisfies() && late) {
-            return new StopStatus(card, StopState.DUE, key, Optional.of(late(due.get(), now, zone)), last, due);
+            return new StopStatus(procedure, StopState.DUE, Optional.of(late(due.get(), now, zone)), last, due);
         }
-        return new StopStatus(card, StopState.of(verdict), key, Optional.empty(), last, due);
+        return new StopStatus(procedure, StopState.of(verdict), Optional.empty(), last, due);
     }
 
-    private static Optional<Entry> madeStaleBy(Card card, Entry last, History history) {
+    private static Optional<Entry> madeStaleBy(Card card, Counted last, History history) {
         return history.gateAndEvents().stream()
                 .filter(entry -> entry.standsAt() > last.standsAt())
                 .filter(entry -> entry.body() instanceof Body.Happened happened && happened.changes().stream().anyMatch(card.redoneAfter()::contains))
@@ -108,7 +106,7 @@ public final class Route {
     }
 
     private static MachineState state(Gate gate, List<StopStatus> stops, boolean overdue) {
-        boolean begun = gate.isBegun() || gate.shutBy().isPresent() || stops.stream().anyMatch(stop -> stop.last().isPresent());
+        boolean begun = gate.isBegun() || gate.shutBy().isPresent() || stops.stream().anyMatch(stop -> stop.reading().isPresent());
         if (any(stops, StopState.FAILED)) {
             return MachineState.FAILED;
         } else if (any(stops, StopState.ADJUST)) {
@@ -207,9 +205,9 @@ public final class Route {
             default -> Optional.empty();
         };
         return urgency.map(how -> {
-            Entry last = stop.last().orElseThrow();
-            return todo(how, history, stop, measured(last).instructions().get(0).action(), last.stamp().at(),
-                    Days.brief(day(last, zone)) + ", " + last.stamp().by());
+            Counted last = stop.reading().orElseThrow();
+            return todo(how, history, stop, last.measured().instructions().get(0).action(), last.recorded(),
+                    Days.brief(day(last.since(), zone)) + ", " + last.entry().stamp().by());
         });
     }
 
@@ -218,7 +216,7 @@ public final class Route {
         if (stop.state() == StopState.DUE) {
             String note = stop.note().orElse("");
             boolean late = stop.due().isPresent() && today(now, zone).isAfter(stop.due().get());
-            Instant since = late ? stop.due().get().atStartOfDay().toInstant(zone) : stop.last().orElseThrow().stamp().at();
+            Instant since = late ? stop.due().get().atStartOfDay().toInstant(zone) : stop.reading().orElseThrow().recorded();
             return Optional.of(todo(Todo.Urgency.LATE, history, stop, Said.of(title + " is to be done again: " + note + "."), since,
                     late ? note : "stale"));
         }
@@ -253,12 +251,8 @@ public final class Route {
                 stop.state() == StopState.PASSED ? StopState.DUE : stop.state(), action, stop.card().minutes(), since, when);
     }
 
-    private static Body.Measured measured(Entry entry) {
-        return (Body.Measured) entry.body();
-    }
-
-    private static LocalDate day(Entry entry, ZoneOffset zone) {
-        return entry.since().atOffset(zone).toLocalDate();
+    private static LocalDate day(Instant at, ZoneOffset zone) {
+        return at.atOffset(zone).toLocalDate();
     }
 
     private static LocalDate today(Instant now, ZoneOffset zone) {

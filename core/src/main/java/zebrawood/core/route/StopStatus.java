@@ -4,17 +4,36 @@ import java.time.LocalDate;
 import java.util.Optional;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Card;
+import zebrawood.core.procedure.Procedure;
 import zebrawood.core.units.Said;
 
 /**
  * How one stop of one machine stands.
  *
- * @param card which stop
+ * @param procedure which stop
  * @param state how it stands
- * @param keyFigure what a colleague would ask for
  * @param note what opens it, why it is due; absent where the state says it all
- * @param last its newest reading that counts
+ * @param reading its newest reading that counts
  * @param due the day on which it is due again, where it has passed
  */
 public record StopStatus(
-        Card card, StopState state, Optional<Said> keyFigure, Optional<String> note, Optional<Entry> last, Optional<LocalDate> due) {}
+        Procedure<?, ?> procedure, StopState state, Optional<String> note, Optional<Counted> reading, Optional<LocalDate> due) {
+
+    public Card card() {
+        return procedure.card();
+    }
+
+    /** The entry of its newest reading that counts. */
+    public Optional<Entry> last() {
+        return reading.map(Counted::entry);
+    }
+
+    /** What a colleague would ask for. */
+    public Optional<Said> keyFigure() {
+        return reading.map(counted -> figure(procedure, counted));
+    }
+
+    private static <F extends Record> Said figure(Procedure<?, F> procedure, Counted counted) {
+        return procedure.keyFigure(procedure.findingType().cast(counted.measured().finding()));
+    }
+}

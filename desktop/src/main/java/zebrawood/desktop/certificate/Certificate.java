@@ -22,6 +22,7 @@ import zebrawood.core.route.History;
 import zebrawood.core.route.MachineState;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.Route;
+import zebrawood.core.route.Counted;
 import zebrawood.core.route.StopState;
 import zebrawood.core.route.StopStatus;
 import zebrawood.core.route.Todo;
@@ -156,7 +157,7 @@ public final class Certificate {
             points.add(new Point(todo.stopTitle() + ": " + todo.action().in(subject.units()), todo.when(), counts));
             // a failed stop's further instructions are other ways to the same end
             if (todo.urgency() == Todo.Urgency.ADJUST || todo.urgency() == Todo.Urgency.UNCLEAR) {
-                Body.Measured measured = (Body.Measured) subject.machine().stop(todo.stop()).last().orElseThrow().body();
+                Body.Measured measured = subject.machine().stop(todo.stop()).reading().orElseThrow().measured();
                 measured.instructions().stream().skip(1)
                         .forEach(more -> points.add(new Point(todo.stopTitle() + ": " + more.action().in(subject.units()), todo.when(), true)));
             }
@@ -181,7 +182,7 @@ public final class Certificate {
     }
 
     private void stop(StopStatus stop) {
-        Optional<Body.Measured> measured = stop.last().map(entry -> (Body.Measured) entry.body());
+        Optional<Body.Measured> measured = stop.reading().map(Counted::measured);
         String found = measured.map(m -> String.join("; ", m.shown().evidence().stream().limit(3).map(p -> p.label() + " " + p.figure()).toList()))
                 .orElse("not measured yet");
         String judged = measured.map(m -> m.shown().judgedBy()).orElse("");

@@ -336,6 +336,15 @@ public final class Desk implements AutoCloseable {
         return pending.get() == 0;
     }
 
+    /** What was thrown on the interface thread and nobody caught: what the logbook refuses is told in its own words. */
+    public void uncaught(Throwable failure) {
+        if (failure instanceof LogbookException refused) {
+            tellWhy(refused);
+        } else {
+            unexpected(failure);
+        }
+    }
+
     /** What nobody foresaw: a report file and one plain sentence, told and given back without its full stop. */
     public String unexpected(Throwable failure) {
         StringWriter trace = new StringWriter();

@@ -47,7 +47,7 @@ public final class Window {
         // an empty window first: others read styles and fonts while the desktop makes it
         stage.show();
         shell = new Shell(desk, shopName, stage.getScene());
-        Thread.currentThread().setUncaughtExceptionHandler((thread, failure) -> Platform.runLater(() -> desk.unexpected(failure)));
+        Thread.currentThread().setUncaughtExceptionHandler((thread, failure) -> Platform.runLater(() -> desk.uncaught(failure)));
     }
 
     public Shell shell() {

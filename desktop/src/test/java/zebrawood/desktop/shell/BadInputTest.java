@@ -143,7 +143,7 @@ class BadInputTest {
         seat.press(KeyCode.CONTROL, KeyCode.ENTER);
         seat.until("it is recorded as found", () -> seat.words("told").startsWith("Recorded as no. "));
         String kestrel = seat.desk.logbook().findMachine("Kestrel").orElseThrow().id();
-        Entry entry = seat.desk.logbook().history(kestrel).of("controller-settings").get(0);
+        Entry entry = seat.desk.logbook().history(kestrel).of("controller-settings").get(0).entry();
         assertThat(entry.attachments()).extracting(Entry.Attachment::name).as("the settings, and the picture that was dropped").containsExactly("wide.txt", "picture.png");
         assertThat(entry.attachments().get(0)).satisfies(file -> {
             assertThat(seat.desk.logbook().attachment(file.sha256())).as("the file as it came").isEqualTo(Files.readAllBytes(files.resolve("wide.txt")));
@@ -203,7 +203,7 @@ class BadInputTest {
         seat.press(KeyCode.CONTROL, KeyCode.ENTER);
         seat.until("it is recorded", () -> seat.words("told").startsWith("Recorded as no. "));
         String heron = seat.desk.logbook().findMachine("Heron").orElseThrow().id();
-        Entry entry = seat.desk.logbook().history(heron).of("focus-ramp").get(0);
+        Entry entry = seat.desk.logbook().history(heron).of("focus-ramp").get(0).entry();
         assertThat(((Body.Measured) entry.body()).asTyped()).containsEntry("thinnestPositionMm", "90");
     }
 }

@@ -1,6 +1,10 @@
 package zebrawood.logbook.store;
 
+import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -9,6 +13,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Verdict;
+import zebrawood.core.route.Counted;
+import zebrawood.logbook.json.Times;
 
 /** Reads entries from their bytes; the ones read last are kept, as entries never change. */
 final class Entries {
@@ -17,6 +23,9 @@ final class Entries {
     // the plus keeps the database from walking through the machine's whole numbers instead of one place
     private static final String COUNTING = "where machine_id = ? and stop = ? and not exists (select 1 from entry later"
             + " where later.machine_id = entry.machine_id and later.stop = entry.stop and later.stands_at = entry.stands_at and +later.number > entry.number)";
+    private static final String NEWEST_OF_EACH = "select asked.stop, newest.verdict, newest.recorded_at, newest.corrects, newest.hash, newest.bytes, newest.stands_at"
+            + " from asked join entry newest on newest.machine_id = ? and newest.number = (select number from entry "
+            + COUNTING.replace("stop = ?", "stop = asked.stop") + " order by stands_at desc limit 1)";
     private static final String SATISFYING = Stream.of(Verdict.values()).filter(Verdict::satisfies).map(verdict -> "'" + verdict.name() + "'").collect(Collectors.joining(", "));
 
     private final EntryBytes codec;
@@ -41,6 +50,42 @@ final class Entries {
     /** The newest readings of a stop, of each row of corrections only the newest; the newest place first. */
     List<Entry> counting(Rows rows, String machineId, String stop, int most) throws SQLException {
         return of(rows, COUNTING + " order by stands_at desc limit ?", machineId, stop, most);
+    }
+
+    /** The newest reading of a stop that counts. */
+    record OfStop(String stop, Counted reading) {}
+
+    /** Of each of these stops that has one; what the entries say is read from their bytes when it is asked for. */
+    List<OfStop> newestOfEach(Rows rows, String machineId, Collection<String> stops) throws SQLException {
+        String asked = "with asked(stop) as (values " + "(?), ".repeat(stops.size() - 1) + "(?)) ";
+        List<Object> bound = new ArrayList<>(stops);
+        bound.add(machineId);
+        bound.add(machineId);
+        return rows.list(asked + NEWEST_OF_EACH, row -> new OfStop(row.getString(1), counted(row)), bound.toArray());
+    }
+
+    private Counted counted(ResultSet row) throws SQLException {
+        String verdict = row.getString(2);
+        String hash = row.getString(5);
+        byte[] bytes = row.getBytes(6);
+        Verdict said = Stream.of(Verdict.values()).filter(each -> each.name().equals(verdict)).findFirst().orElseThrow(() -> contradicts(hash));
+        if (row.getObject(4) != null) {
+            return Counted.of(whole(hash, bytes, said));
+        }
+        Instant at = Times.instant(row.getString(3));
+        return new Counted(hash, row.getInt(7), said, at, at, () -> whole(hash, bytes, said));
+    }
+
+    private Entry whole(String hash, byte[] bytes, Verdict said) {
+        Entry entry = read(hash, bytes);
+        if (!EntryBytes.verdict(entry.body()).equals(Optional.of(said))) {
+            throw contradicts(hash);
+        }
+        return entry;
+    }
+
+    private static LogbookException contradicts(String hash) {
+        return new LogbookException("the entry with the hash " + hash + " says another verdict than its row; run verify to see what was changed");
     }
 
     /** The newest of them that stands before a place and satisfies what is required. */

@@ -16,6 +16,7 @@ import zebrawood.core.difference.Moment;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
+import zebrawood.core.route.Counted;
 import zebrawood.core.route.History;
 import zebrawood.core.safety.Bar;
 import zebrawood.core.safety.FirstLight;
@@ -81,15 +82,8 @@ final class Histories {
 
     private History read(Rows rows, String machineId) throws SQLException {
         Entry plate = entries.of(rows, "where machine_id = ? and kind = 'plate' order by number desc limit 1", machineId).get(0);
-        Map<String, List<Entry>> readings = new HashMap<>();
-        int oldestReading = Integer.MAX_VALUE;
-        for (String stop : procedures) {
-            List<Entry> counting = newest(rows, machineId, stop);
-            if (!counting.isEmpty()) {
-                readings.put(stop, counting);
-                oldestReading = Math.min(oldestReading, counting.get(0).standsAt());
-            }
-        }
+        Map<String, List<Counted>> readings = readings(rows, machineId);
+        int oldestReading = readings.values().stream().mapToInt(counting -> counting.get(0).standsAt()).min().orElse(Integer.MAX_VALUE);
         Map<Integer, Entry> gateAndEvents = new HashMap<>();
         int begin = gate(rows, machineId, ((Body.PlateSet) plate.body()).plate(), gateAndEvents);
         entries.of(rows, "where machine_id = ? and kind = 'event' and number > ? order by number", machineId, Math.min(begin, oldestReading))
@@ -127,13 +121,17 @@ final class Histories {
                 row -> new History.Use(row.getInt(1), Times.instant(row.getString(2))), machineId, time, since);
     }
 
-    /** The newest reading of a stop that counts, and the newest that passed where that is another one. */
-    private List<Entry> newest(Rows rows, String machineId, String stop) throws SQLException {
-        List<Entry> found = new ArrayList<>(entries.counting(rows, machineId, stop, 1));
-        if (!found.isEmpty() && !((Body.Measured) found.get(0).body()).verdict().satisfies()) {
-            entries.satisfying(rows, machineId, stop, found.get(0).standsAt()).ifPresent(found::add);
+    /** Of each stop the newest reading that counts, and the newest that passed where that is another one. */
+    private Map<String, List<Counted>> readings(Rows rows, String machineId) throws SQLException {
+        Map<String, List<Counted>> readings = new HashMap<>();
+        for (Entries.OfStop newest : entries.newestOfEach(rows, machineId, procedures)) {
+            List<Counted> counting = new ArrayList<>(List.of(newest.reading()));
+            if (!newest.reading().verdict().satisfies()) {
+                entries.satisfying(rows, machineId, newest.stop(), newest.reading().standsAt()).map(Counted::of).ifPresent(counting::add);
+            }
+            readings.put(newest.stop(), counting);
         }
-        return found;
+        return readings;
     }
 
     /**

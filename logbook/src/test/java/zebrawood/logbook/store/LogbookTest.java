@@ -219,15 +219,26 @@ class LogbookTest {
     @Test
     void aCorrectionCountsInThePlaceOfWhatItReplacesAndBothStay() {
         try (Logbook logbook = open()) {
-            List<Entry> counting = logbook.history("wren").of("site-climate");
-            assertThat(counting).singleElement().satisfies(entry -> {
-                assertThat(entry.number()).isEqualTo(5);
-                assertThat(entry.standsAt()).isEqualTo(2);
-                assertThat(entry.since()).isEqualTo(logbook.entry("wren", 2).stamp().at());
+            assertThat(logbook.history("wren").of("site-climate")).singleElement().satisfies(reading -> {
+                assertThat(reading.entry().number()).isEqualTo(5);
+                assertThat(reading.standsAt()).isEqualTo(2);
+                assertThat(reading.since()).isEqualTo(logbook.entry("wren", 2).stamp().at());
             });
             assertThat(logbook.findCorrectionOf(logbook.entry("wren", 2))).map(Entry::number).contains(5);
             assertThat(logbook.tape(TapeFilter.ALL, Long.MAX_VALUE, 50)).hasSize(7)
                     .filteredOn(TapeLine::corrected).singleElement().satisfies(line -> assertThat(line.entry().number()).isEqualTo(2));
+        }
+    }
+
+    @Test
+    void aVerdictThatWasChangedBesideItsEntryIsToldWhenTheEntryIsRead() throws SQLException {
+        try (Logbook logbook = open()) {
+            logbook.append("wren", climate(53), stamp());
+        }
+        tamper("update entry set verdict = 'FAIL' where machine_id = 'wren' and kind = 'reading' and stands_at > 5");
+        try (Logbook logbook = open()) {
+            assertThat(logbook.history("wren").readings().values()).filteredOn(of -> of.get(0).verdict() == Verdict.FAIL).isNotEmpty()
+                    .allSatisfy(of -> assertThatThrownBy(of.get(0)::entry).isInstanceOf(LogbookException.class).hasMessageContaining("run verify"));
         }
     }
 
