@@ -32,6 +32,9 @@ public enum Quantity {
     FREQUENCY("kHz", "khz", 1, "hz", 0.001, "mhz", 1000),
     PULSE("ns", "ns", 1, "us", 1000, "µs", 1000, "μs", 1000, "ms", 1e6),
     PRESSURE("bar", "bar", 1, "mbar", 0.001, "kpa", 0.01, "mpa", 10, "psi", 0.0689475729),
+    /** what a floor carries */
+    FLOOR_LOAD("kPa", "kpa", 1, "kn/m2", 1, "kn/m²", 1, "kg/m2", 0.00980665, "kg/m²", 0.00980665, "psf", 0.0478802590),
+    FORCE("N", "n", 1, "kn", 1000, "kgf", 9.80665, "lbf", 4.4482216153),
     VOLUME("l", "l", 1, "ml", 0.001, "m3", 1000, "m³", 1000),
     /** what a hose holds or a jug measures */
     MEASURE("ml", "ml", 1, "l", 1000),

@@ -28,7 +28,7 @@ class WorkedCasesTest {
             new AssistGas(), new CoolantSetpoint(), new CoolantHeat(), new CoolantMix(), new SiteCircuit()));
 
     @ParameterizedTest
-    @ValueSource(strings = {"site-climate", "controller-settings", "focus-ramp", "assist-gas", "coolant-setpoint", "coolant-heat", "coolant-mix", "site-circuit"})
+    @ValueSource(strings = {"site-climate", "controller-settings", "focus-ramp", "assist-gas", "coolant-setpoint", "coolant-heat", "coolant-mix", "site-circuit", "site-access"})
     void everyWorkedCaseComesOutAsItWasWorked(String procedure) throws IOException {
         JsonNode cases;
         try (InputStream file = WorkedCasesTest.class.getResourceAsStream("/worked-cases/" + procedure + ".json")) {

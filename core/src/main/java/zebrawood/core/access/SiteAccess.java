@@ -1,0 +1,225 @@
+package zebrawood.core.access;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import zebrawood.core.access.AccessFinding.Clearance;
+import zebrawood.core.access.AccessFinding.Passage;
+import zebrawood.core.machine.Plate;
+import zebrawood.core.procedure.Card;
+import zebrawood.core.procedure.Change;
+import zebrawood.core.procedure.Evidence;
+import zebrawood.core.procedure.Hazard;
+import zebrawood.core.procedure.Help;
+import zebrawood.core.procedure.Instruction;
+import zebrawood.core.procedure.Outcome;
+import zebrawood.core.procedure.Phase;
+import zebrawood.core.procedure.Procedure;
+import zebrawood.core.procedure.Verdict;
+import zebrawood.core.units.Amount;
+import zebrawood.core.units.Quantity;
+import zebrawood.core.units.Said;
+
+/** Whether a machine gets to its place, upright all the way, has room there, and what its floor is asked for. */
+public final class SiteAccess implements Procedure<AccessReadings, AccessFinding> {
+
+    private static final double MARGIN_MM = 20;
+    private static final double GRAVITY = 9.80665;
+
+    private static final Card CARD = new Card(
+            "site-access",
+            1,
+            "Way in",
+            Phase.PLACE,
+            false,
+            Set.of(Change.MOVED),
+            List.of(Hazard.LIFTING),
+            15,
+            3650,
+            new Help(
+                    List.of("Size and mass of the machine as it is moved: in its crate, with its handles.",
+                            "Clear width and height of every door and gate, leaf and handle in the way counted.",
+                            "The passage before and after each corner; what the manual asks for behind, beside and in front of it."),
+                    List.of(
+                            "Measure every opening at its narrowest: at the handle, at the threshold, under the closer.",
+                            "Walk the way once with a lath as long as the machine: pipes, extinguishers and steps are on no plan.",
+                            "Measure again on the day; somebody puts a shelf there."),
+                    "A machine that stands before a door that is six millimetres too narrow costs the day of four people.",
+                    List.of("It stays upright all the way: tubes, mirrors and lead do not like to lie.",
+                            "Whether a floor carries it is for who is responsible for the building; this is an estimate to bring to them.")));
+
+    @Override
+    public Card card() {
+        return CARD;
+    }
+
+    @Override
+    public Class<AccessReadings> readingsType() {
+        return AccessReadings.class;
+    }
+
+    @Override
+    public Class<AccessFinding> findingType() {
+        return AccessFinding.class;
+    }
+
+    @Override
+    public boolean appliesTo(Plate plate) {
+        return true;
+    }
+
+    @Override
+    public Outcome<AccessFinding> evaluate(AccessReadings read) {
+        AccessReadings.Machine machine = read.machine();
+        double margin = read.marginMm().orElse(MARGIN_MM);
+        double pressure = machine.massKg() * GRAVITY / (machine.widthMm() * machine.depthMm()) * 1000;
+        double foot = machine.massKg() * GRAVITY / (read.feet().orElse(4) == 3 ? 3 : 2);
+        AccessFinding finding = new AccessFinding(
+                openings(read.openings(), machine, margin),
+                corners(read.corners(), machine, margin),
+                read.walls().stream().map(wall -> clearance(wall)).toList(),
+                pressure,
+                foot,
+                read.floorRatingKPa().isPresent() ? Optional.of(pressure <= read.floorRatingKPa().getAsDouble()) : Optional.empty(),
+                read.other().map(other -> other(other, machine, margin)),
+                new AccessFinding.Tolerances(margin));
+        List<Instruction> instructions = new ArrayList<>();
+        passages(read, finding, instructions);
+        finding.walls().stream().filter(wall -> !wall.ok()).forEach(wall -> instructions.add(wall(wall, finding)));
+        if (!finding.floorOk().orElse(true)) {
+            instructions.add(Instruction.of("floor", new Said("Ask whoever is responsible for the building: the floor is rated for {0} and asked for {1}.",
+                    List.of(kPa(read.floorRatingKPa().getAsDouble()), kPa(pressure)))).byHand(Said.of("Do not bring it in before they answer.")));
+        }
+        Verdict verdict = instructions.isEmpty() ? Verdict.PASS : Verdict.FAIL;
+        if (instructions.isEmpty()) {
+            instructions.add(Instruction.of("way", Said.of("It goes in.")).byHand(Said.of(
+                    "Tightest is " + finding.tightest().name() + ": {0} to spare. Upright all the way; an estimate, measure again on the day.", mm(finding.tightest().spareMm()))));
+        }
+        return new Outcome<>(finding, verdict, instructions);
+    }
+
+    private static List<Passage> openings(List<AccessReadings.Opening> openings, AccessReadings.Machine machine, double margin) {
+        return openings.stream().map(opening -> passage(opening.name(), spare(opening, opening.widthMm(), machine), margin)).toList();
+    }
+
+    private static double spare(AccessReadings.Opening opening, double width, AccessReadings.Machine machine) {
+        return Math.min(width - machine.breadthMm(), opening.heightMm() - machine.heightMm());
+    }
+
+    private static List<Passage> corners(List<AccessReadings.Turn> corners, AccessReadings.Machine machine, double margin) {
+        return corners.stream().map(corner -> passage(corner.name(), corner.of(machine).spareMm(), margin)).toList();
+    }
+
+    private static Passage passage(String name, double spare, double margin) {
+        return new Passage(name, spare, spare >= margin);
+    }
+
+    private static Clearance clearance(AccessReadings.Wall wall) {
+        double spare = wall.availableMm() - wall.neededMm();
+        return new Clearance(wall.side(), spare, spare >= 0);
+    }
+
+    private static AccessFinding.OtherWay other(AccessReadings.Other other, AccessReadings.Machine machine, double margin) {
+        Passage tightest = Stream.concat(openings(other.openings(), machine, margin).stream(), corners(other.corners(), machine, margin).stream())
+                .min(Comparator.comparingDouble(Passage::spareMm)).orElseThrow();
+        return new AccessFinding.OtherWay(other.name(), tightest.name(), tightest.spareMm(), tightest.fits());
+    }
+
+    /** What to do about each place on the way that is too tight, the tightest first; by the other way, where that fits. */
+    private static void passages(AccessReadings read, AccessFinding finding, List<Instruction> into) {
+        List<Instruction> tight = new ArrayList<>();
+        boolean curable = true;
+        List<Passage> order = Stream.concat(finding.openings().stream(), finding.corners().stream())
+                .filter(passage -> !passage.fits()).sorted(Comparator.comparingDouble(Passage::spareMm)).toList();
+        for (Passage passage : order) {
+            int opening = finding.openings().indexOf(passage);
+            if (opening >= 0) {
+                AccessReadings.Opening read1 = read.openings().get(opening);
+                tight.add(opening(read1, read.machine(), finding.tolerances().marginMm()));
+                curable &= leafHelps(read1, read.machine(), finding.tolerances().marginMm());
+            } else {
+                tight.add(corner(read.corners().get(finding.corners().indexOf(passage)), read.machine(), passage, finding.tolerances().marginMm()));
+                curable = false;
+            }
+        }
+        finding.other().filter(other -> other.fits() && !order.isEmpty()).ifPresent(other -> into.add(Instruction.of("way", Said.of("Go by " + other.name() + "."))
+                .byHand(Said.of("Tightest there is " + other.tightest() + ": {0} to spare.", mm(other.spareMm())))));
+        if (curable) {
+            into.addAll(0, tight);
+        } else {
+            into.addAll(tight);
+        }
+    }
+
+    private static boolean leafHelps(AccessReadings.Opening opening, AccessReadings.Machine machine, double margin) {
+        return opening.leafOffMm().isPresent() && spare(opening, opening.leafOffMm().getAsDouble(), machine) >= margin;
+    }
+
+    private static Instruction opening(AccessReadings.Opening opening, AccessReadings.Machine machine, double margin) {
+        double wide = opening.widthMm() - machine.breadthMm() - margin;
+        double high = opening.heightMm() - machine.heightMm() - margin;
+        if (leafHelps(opening, machine, margin)) {
+            double off = opening.leafOffMm().getAsDouble();
+            return Instruction.of("opening", new Said("Take the door off its hinges at " + opening.name() + ": {0} are missing.", List.of(mm(-wide))))
+                    .byHand(new Said("Without its leaf it is {0} wide and leaves {1} beyond the margin.", List.of(mm(off), mm(spare(opening, off, machine) - margin))));
+        }
+        String short1 = wide < 0 && high < 0 ? "{0} too narrow and {1} too low" : wide < 0 ? "{0} too narrow" : "{1} too low";
+        return Instruction.of("opening", new Said(opening.name() + " is " + short1 + ".", List.of(mm(-wide), mm(-high))))
+                .byHand(new Said("The margin of {0} is counted. Look for another way, or ask the maker which covers and feet come off; it stays upright.", List.of(mm(margin))));
+    }
+
+    private static Instruction corner(AccessReadings.Turn turn, AccessReadings.Machine machine, Passage passage, double margin) {
+        boolean narrow = turn.of(machine).way() == Corner.Way.NONE;
+        String what = narrow ? (turn.approachWidthMm() <= turn.exitWidthMm() ? "the passage before it" : "the passage after it") : "the machine's length";
+        return Instruction.of("corner", new Said(turn.name() + " is too tight: {0} are missing in " + what + ".", List.of(mm(margin - passage.spareMm()))))
+                .byHand(Said.of("The margin of {0} is counted. Neither turned round nor sideways does it pass: look for another way, or ask the maker what comes off.", mm(margin)));
+    }
+
+    private static Instruction wall(Clearance wall, AccessFinding finding) {
+        String opposite = switch (wall.side()) {
+            case "rear" -> "front";
+            case "front" -> "rear";
+            case "left" -> "right";
+            case "right" -> "left";
+            default -> "";
+        };
+        boolean room = finding.walls().stream().anyMatch(other -> other.side().equals(opposite) && other.spareMm() >= -wall.spareMm());
+        boolean unknown = finding.walls().stream().noneMatch(other -> other.side().equals(opposite));
+        return Instruction.of("wall", Said.of("Move it {0} away from the wall at its " + wall.side() + ".", mm(-wall.spareMm())))
+                .byHand(Said.of(room ? "There is room for that on the other side."
+                        : unknown ? "Measure on the other side whether there is room." : "On the other side there is not enough for that: turn it, or find another place."));
+    }
+
+    private static Amount mm(double mm) {
+        return Amount.mm(mm, 0);
+    }
+
+    private static Amount kPa(double kPa) {
+        return new Amount(Quantity.FLOOR_LOAD, kPa, 1);
+    }
+
+    @Override
+    public Said keyFigure(AccessFinding finding) {
+        return Said.of("{0}", mm(finding.tightest().spareMm()));
+    }
+
+    @Override
+    public List<Evidence> evidence(AccessFinding finding) {
+        List<Evidence> evidence = new ArrayList<>(List.of(
+                new Evidence("tightest", Said.of(finding.tightest().name() + ", {0}", mm(finding.tightest().spareMm())))));
+        finding.other().ifPresent(other -> evidence.add(new Evidence("by " + other.name(), Said.of(other.tightest() + ", {0}", mm(other.spareMm())))));
+        finding.walls().stream().min(Comparator.comparingDouble(Clearance::spareMm))
+                .ifPresent(wall -> evidence.add(new Evidence("at its place", Said.of(wall.side() + ", {0} over need", mm(wall.spareMm())))));
+        evidence.add(new Evidence("floor", Said.of("{0}", kPa(finding.pressureKPa()))));
+        evidence.add(new Evidence("on one foot", Said.of("{0}", new Amount(Quantity.FORCE, finding.footLoadN(), 0))));
+        return evidence;
+    }
+
+    @Override
+    public Said judgedBy(AccessFinding finding) {
+        return Said.of("{0} to spare on the way, what is needed at each wall, what the floor is rated for", mm(finding.tolerances().marginMm()));
+    }
+}
