@@ -67,6 +67,7 @@ public final class KeystrokeWindow {
         List<Place> places = List.of(
                 new Place("Climate", w -> stop(w, "Wren", "site-climate"), "airTemperatureC", "21.4"),
                 new Place("Ramp line", w -> stop(w, "Wren", "focus-ramp"), "widths[4]", "0.21"),
+                new Place("Way in", w -> stop(w, "Wren", "site-access"), "rear.availableMm", "640"),
                 new Place("Circuit", w -> stop(w, "Wren", "site-circuit"), "loads[1].ratedW", "780"),
                 new Place("Filling", w -> stop(w, "Wren", "coolant-mix"), "circuitVolumeMl", "6200"),
                 new Place("Water heat", w -> stop(w, "Wren", "coolant-heat"), "flowLMin", "8.5"),

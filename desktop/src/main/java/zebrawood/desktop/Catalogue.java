@@ -2,6 +2,7 @@ package zebrawood.desktop;
 
 import java.util.List;
 import java.util.Optional;
+import zebrawood.core.access.SiteAccess;
 import zebrawood.core.controller.ControllerSettings;
 import zebrawood.core.coolant.CoolantHeat;
 import zebrawood.core.coolant.CoolantMix;
@@ -11,6 +12,8 @@ import zebrawood.core.gas.AssistGas;
 import zebrawood.core.mains.SiteCircuit;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.site.SiteClimate;
+import zebrawood.desktop.access.AccessBench;
+import zebrawood.desktop.access.AccessFigure;
 import zebrawood.desktop.bench.Stop;
 import zebrawood.desktop.controller.PowerFigure;
 import zebrawood.desktop.controller.SettingsBench;
@@ -33,6 +36,7 @@ import zebrawood.desktop.site.ClimateChart;
 public final class Catalogue {
 
     private static final List<Stop<?, ?>> STOPS = List.of(
+            new Stop<>(new SiteAccess(), AccessBench::new, new AccessFigure()),
             new Stop<>(new SiteClimate(), ClimateBench::new, new ClimateChart()),
             new Stop<>(new SiteCircuit(), CircuitBench::new, new CircuitFigure()),
             new Stop<>(new CoolantMix(), MixBench::new, new MixFigure()),

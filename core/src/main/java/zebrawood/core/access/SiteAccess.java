@@ -210,11 +210,11 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
     public List<Evidence> evidence(AccessFinding finding) {
         List<Evidence> evidence = new ArrayList<>(List.of(
                 new Evidence("tightest", Said.of(finding.tightest().name() + ", {0}", mm(finding.tightest().spareMm())))));
-        finding.other().ifPresent(other -> evidence.add(new Evidence("by " + other.name(), Said.of(other.tightest() + ", {0}", mm(other.spareMm())))));
+        finding.other().ifPresent(other -> evidence.add(new Evidence("other way", Said.of(other.tightest() + ", {0}", mm(other.spareMm())))));
         finding.walls().stream().min(Comparator.comparingDouble(Clearance::spareMm))
-                .ifPresent(wall -> evidence.add(new Evidence("at its place", Said.of(wall.side() + ", {0} over need", mm(wall.spareMm())))));
+                .ifPresent(wall -> evidence.add(new Evidence("walls", Said.of(wall.side() + (wall.ok() ? ", {0} over need" : ", {0} missing"), mm(Math.abs(wall.spareMm()))))));
         evidence.add(new Evidence("floor", Said.of("{0}", kPa(finding.pressureKPa()))));
-        evidence.add(new Evidence("on one foot", Said.of("{0}", new Amount(Quantity.FORCE, finding.footLoadN(), 0))));
+        evidence.add(new Evidence("per foot", Said.of("{0}", new Amount(Quantity.FORCE, finding.footLoadN(), 0))));
         return evidence;
     }
 

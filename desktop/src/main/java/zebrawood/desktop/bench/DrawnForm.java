@@ -9,8 +9,10 @@ import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Pane;
+import javafx.scene.layout.Region;
 import zebrawood.core.units.Quantity;
 import zebrawood.desktop.figure.Figure;
+import zebrawood.desktop.figure.Path;
 
 /** What most benches look like: what it is about, the thing drawn large, and the fields under it in the order in which one measures. */
 public final class DrawnForm extends Pane {
@@ -18,6 +20,7 @@ public final class DrawnForm extends Pane {
     private static final double CELL = 74;
     private static final double NARROWEST = 138;
     private static final double NARROWEST_OVER_ROWS = 112;
+    private static final double NARROW = 76;
     private static final double EDGE = 24;
     private static final double ROW = 38;
     private static final double ROW_HEAD = 20;
@@ -34,8 +37,18 @@ public final class DrawnForm extends Pane {
     private final List<Row> rows = new ArrayList<>();
     private List<Column> columns = List.of();
     private List<Label> heads = List.of();
+    private boolean narrow;
+
+    private final List<Pin> pins = new ArrayList<>();
 
     private record Cell(Label label, Node field) {}
+
+    private record Pin(Node node, Placing placing) {}
+
+    /** Where in the drawing something stands that is typed or pressed there. */
+    public interface Placing {
+        Path.Box in(double width, double height);
+    }
 
     private record Row(List<Node> fields) {}
 
@@ -62,12 +75,36 @@ public final class DrawnForm extends Pane {
         setMinHeight(420);
     }
 
+    /** Cells that hold few digits, so that many of them find place beside each other. */
+    public void narrow() {
+        narrow = true;
+    }
+
     /** A field for an amount, after those that are there. */
     public ReadingField amount(String name, String title, Quantity quantity) {
         ReadingField field = new ReadingField(name, title, quantity);
         fields.add(field);
         add(title, field);
         return field;
+    }
+
+    /** A field for an amount that stands in the drawing, where it is measured. */
+    public ReadingField pinned(String name, String title, Quantity quantity, Placing placing) {
+        ReadingField field = new ReadingField(name, title, quantity).bare();
+        fields.add(field);
+        pin(field, placing);
+        return field;
+    }
+
+    /** Something to press that stands in the drawing. */
+    public void pin(Node node, Placing placing) {
+        pins.add(new Pin(node, placing));
+        getChildren().add(node);
+    }
+
+    /** The drawing, for what is pinned to it. */
+    public Region drawing() {
+        return drawing;
     }
 
     /** The same, filled in by a usual value where it is left empty. */
@@ -164,7 +201,7 @@ public final class DrawnForm extends Pane {
         drawing.show(figure, inWords);
         choices.forEach(choice -> choice.setDisable(!now.measuring()));
         if (!rows.isEmpty()) {
-            message.setText(rows.stream().flatMap(row -> row.fields().stream())
+            message.setText(Stream.concat(rows.stream().flatMap(row -> row.fields().stream()), pins.stream().map(Pin::node))
                     .filter(field -> field instanceof ReadingField amount && now.sheet().problems().containsKey(amount.name()))
                     .findFirst()
                     .map(field -> ((ReadingField) field).title() + ": " + now.sheet().problems().get(((ReadingField) field).name()))
@@ -194,7 +231,7 @@ public final class DrawnForm extends Pane {
         double width = getWidth();
         heading.resizeRelocate(EDGE, 12, width - 2 * EDGE, 24);
         caption.resizeRelocate(EDGE, 36, width - 2 * EDGE, 18);
-        double narrowest = this.rows.isEmpty() ? NARROWEST : NARROWEST_OVER_ROWS;
+        double narrowest = narrow ? NARROW : this.rows.isEmpty() ? NARROWEST : NARROWEST_OVER_ROWS;
         int columns = (int) Math.max(2, Math.min(cells.size(), Math.floor((width - 2 * EDGE + 12) / (narrowest + 12))));
         int rows = (cells.size() + columns - 1) / columns;
         columns = (cells.size() + rows - 1) / rows;
@@ -210,6 +247,10 @@ public final class DrawnForm extends Pane {
             field.resizeRelocate(x, y + 19, each - 12, field instanceof ChoiceField ? 34 : field.prefHeight(each - 12));
         }
         layoutRows(top + rows * CELL, width - 2 * EDGE);
+        for (Pin pin : pins) {
+            Path.Box box = pin.placing().in(drawing.getWidth(), drawing.getHeight());
+            pin.node().resizeRelocate(EDGE + box.x(), 60 + box.y(), box.width(), box.height());
+        }
     }
 
     private void layoutRows(double top, double width) {

@@ -108,6 +108,7 @@ public final class DemoShop {
         Life wren = life(Plates.wren(1200), DAYS);
         Beam beam = new Beam(0.215, 2.9, 11.6, 10.2, 2);
         wren.climate(DAYS, 0, 0);
+        wren.access(DAYS - 2, LocalTime.of(7, 15), "GA", true, "bench room door", 1050, 640, 410);
         wren.circuit(DAYS - 2, LocalTime.of(7, 30), "GA", 1000, 780, 18);
         wren.gate(DAYS, MORNING, "RV", 20);
         wren.settings(DAYS - 1, text("wren"));
@@ -149,6 +150,7 @@ public final class DemoShop {
         Life dunlin = life(Plates.dunlin("bench room"), DAYS - 4);
         Beam beam = new Beam(0.18, 2.4, 14.4, 9, 2);
         dunlin.climate(DAYS - 4, 0, 0);
+        dunlin.access(DAYS - 4 - 2, LocalTime.of(7, 15), "GA", true, "bench room door", 1050, 700, 380);
         dunlin.circuit(DAYS - 4 - 2, LocalTime.of(7, 30), "GA", 620, 0, 12);
         dunlin.gate(DAYS - 4, MORNING, "LO", 20);
         dunlin.water(DAYS - 5, LocalTime.of(8, 0), "LO", DUNLIN);
@@ -160,6 +162,7 @@ public final class DemoShop {
         dunlin.happened(4, LocalTime.of(8, 50), "GA", Change.MOVED, "to the clean room");
         dunlin.newPlate(4, Plates.dunlin("clean room"));
         dunlin.plan(3, LocalTime.of(9, 12), "LO", () -> dunlin.climate("21.0", "44"));
+        dunlin.access(4, LocalTime.of(9, 20), "GA", false, "clean room door", 900, 620, 460);
         dunlin.circuit(3, LocalTime.of(9, 30), "GA", 620, 0, 14);
         dunlin.setpoint(3, LocalTime.of(9, 20), "LO", DUNLIN);
         dunlin.gate(1, LocalTime.of(10, 12), "LO", 3);
@@ -171,10 +174,11 @@ public final class DemoShop {
         Life kestrel = life(Plates.kestrel(), DAYS - 12);
         Beam beam = new Beam(0.056, 1.9, 31, 10, 3);
         kestrel.climate(DAYS - 12, 0, 0);
+        kestrel.access(DAYS - 12 - 2, LocalTime.of(7, 15), "GA", true, "bench room door", 1050, 520, 350);
         kestrel.circuit(DAYS - 12 - 2, LocalTime.of(7, 30), "GA", 260, 0, 22);
         kestrel.gate(DAYS - 12, MORNING, "RV", 20);
         kestrel.settings(DAYS - 13, text("kestrel"));
-        everyFew(kestrel, DAYS - 19, 4, 6, day -> kestrel.climate(day, 0, 0));
+        everyFew(kestrel, DAYS - 19, 4, 8, day -> kestrel.climate(day, 0, 0));
         everyFew(kestrel, DAYS - 60, 20, 50, day -> kestrel.settings(day, text("kestrel")));
         everyFew(kestrel, DAYS - 13, 64, 18, day -> kestrel.planSome(day, () -> kestrel.ramp("ramp " + day, beam, 25.9, 0, Optional.empty())));
         kestrel.plan(57, LocalTime.of(13, 40), "RV", () -> kestrel.ramp("last", beam, 25.9, 0, Optional.empty()));
@@ -185,9 +189,10 @@ public final class DemoShop {
         Life heron = life(Plates.heron(), DAYS - 20);
         Beam beam = new Beam(0.041, 0.8, 184.8, 5, 3);
         heron.climate(DAYS - 20, 0, 0);
+        heron.access(DAYS - 20 - 2, LocalTime.of(7, 15), "GA", true, "bench room door", 1050, 560, 640);
         heron.circuit(DAYS - 20 - 2, LocalTime.of(7, 30), "GA", 520, 0, 24);
         heron.gate(DAYS - 20, MORNING, "LO", 20);
-        everyFew(heron, DAYS - 27, 4, 6, day -> heron.climate(day, 0, 0));
+        everyFew(heron, DAYS - 27, 4, 8, day -> heron.climate(day, 0, 0));
         everyFew(heron, DAYS - 21, 12, 16, day -> heron.planSome(day, () -> heron.ramp("ramp " + day, beam, 182.4, 0, Optional.empty())));
         everyFew(new SplittableRandom(7), 200, 10, 12, day -> heron.work(day, LocalTime.of(14, 25), "RV", Works.serial("sharp", 8 + day % 2, 28 + day % 5), List.of()));
         heron.happened(221, LocalTime.of(7, 40), "RV", Change.LENS_CHANGED, "to 200 and back to field 290");
@@ -198,6 +203,7 @@ public final class DemoShop {
         Life plover = life(Plates.plover(), DAYS - 33);
         Beam beam = new Beam(0.028, 1.1, 214.6, 5.2, 3);
         plover.climate(DAYS - 33, 0, 0);
+        plover.access(DAYS - 33 - 2, LocalTime.of(7, 15), "GA", false, "loft door", 860, 610, 330);
         plover.circuit(DAYS - 33 - 2, LocalTime.of(7, 30), "GA", 410, 300, 31);
         plover.gate(DAYS - 33, MORNING, "RV", 20);
         plover.water(DAYS - 34, LocalTime.of(8, 0), "RV", PLOVER);
@@ -213,6 +219,7 @@ public final class DemoShop {
     private void bittern() {
         Life bittern = life(Plates.bittern(), DAYS - 41);
         bittern.climate(DAYS - 41, -2, 0);
+        bittern.access(DAYS - 42, LocalTime.of(7, 15), "GA", false, "hall gate", 2600, 900, 800);
         bittern.water(DAYS - 42, LocalTime.of(8, 0), "RV", BITTERN);
         served(bittern, DAYS - 90, BITTERN);
         for (int day = DAYS - 44; day > 20; day -= 220) {

@@ -14,10 +14,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.SplittableRandom;
 import java.util.UUID;
 import java.util.random.RandomGenerator;
 import java.util.stream.Stream;
+import zebrawood.core.access.AccessReadings;
+import zebrawood.core.access.SiteAccess;
 import zebrawood.core.controller.ControllerSettings;
 import zebrawood.core.controller.SettingsReadings;
 import zebrawood.core.coolant.CoolantHeat;
@@ -188,6 +191,26 @@ final class Life {
      * @param followC by how much the chiller follows the room, where it cannot be set
      */
     record Water(double volumeMl, OptionalDouble firstMl, double inputW, double outputW, double flowLMin, double chillerW, OptionalDouble followC) {}
+
+    /** The way in: by the yard gate, round the passage where it stands in the bench room, and through a door of this width. */
+    void access(int daysAgo, LocalTime at, String by, boolean round, String door, double doorWide, double behind, double beside) {
+        plan(daysAgo, at, by, () -> {
+            Plate.Size size = plate.size().orElseThrow();
+            Map<String, String> asTyped = new HashMap<>(Map.of("openings[0].name", "yard gate", "openings[0].widthMm", "3.2m", "openings[0].heightMm", "2.6m",
+                    "openings[1].name", door, "openings[1].widthMm", Amount.exact(doorWide), "openings[1].heightMm", "2030",
+                    "walls[0].availableMm", Amount.exact(behind), "walls[1].availableMm", Amount.exact(beside)));
+            List<AccessReadings.Turn> corners = round ? List.of(new AccessReadings.Turn("passage", 1500, 1400, OptionalInt.of(1))) : List.of();
+            if (round) {
+                asTyped.putAll(Map.of("corners[0].name", "passage", "corners[0].approachWidthMm", "1500", "corners[0].exitWidthMm", "1400"));
+            }
+            measure(new SiteAccess(),
+                    new AccessReadings(new AccessReadings.Machine(size.widthMm(), size.depthMm(), size.heightMm(), size.massKg().orElseThrow()), OptionalDouble.empty(),
+                            List.of(new AccessReadings.Opening("yard gate", 3200, 2600, OptionalDouble.empty()), new AccessReadings.Opening(door, doorWide, 2030, OptionalDouble.empty())),
+                            corners, OptionalInt.empty(),
+                            List.of(new AccessReadings.Wall("rear", behind, 500), new AccessReadings.Wall("left", beside, 300)), OptionalDouble.of(5), Optional.empty()),
+                    asTyped, Optional.empty());
+        });
+    }
 
     /** The circuit that it hangs on, with a chiller where there is one. */
     void circuit(int daysAgo, LocalTime at, String by, double watts, double chillerW, double lengthM) {

@@ -10,6 +10,7 @@ import java.io.InputStream;
 import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import zebrawood.core.access.SiteAccess;
 import zebrawood.core.controller.ControllerSettings;
 import zebrawood.core.coolant.CoolantHeat;
 import zebrawood.core.coolant.CoolantMix;
@@ -25,7 +26,7 @@ class WorkedCasesTest {
     private static final ObjectMapper JSON = new ObjectMapper();
 
     private final Solver solver = new Solver(List.of(new SiteClimate(), new ControllerSettings(), new FocusRamp(),
-            new AssistGas(), new CoolantSetpoint(), new CoolantHeat(), new CoolantMix(), new SiteCircuit()));
+            new AssistGas(), new CoolantSetpoint(), new CoolantHeat(), new CoolantMix(), new SiteCircuit(), new SiteAccess()));
 
     @ParameterizedTest
     @ValueSource(strings = {"site-climate", "controller-settings", "focus-ramp", "assist-gas", "coolant-setpoint", "coolant-heat", "coolant-mix", "site-circuit", "site-access"})

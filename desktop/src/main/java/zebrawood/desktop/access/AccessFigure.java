@@ -1,0 +1,249 @@
+package zebrawood.desktop.access;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import zebrawood.core.access.AccessFinding;
+import zebrawood.core.access.AccessReadings;
+import zebrawood.core.units.Amount;
+import zebrawood.core.units.Quantity;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.desktop.bench.Exhibit;
+import zebrawood.desktop.figure.Anchor;
+import zebrawood.desktop.figure.Figure;
+import zebrawood.desktop.figure.Path;
+import zebrawood.desktop.figure.Pen;
+import zebrawood.desktop.figure.Stroke;
+import zebrawood.desktop.theme.Lettering;
+import zebrawood.desktop.theme.Tone;
+
+/** The way in plan with the machine where it is tightest, and its place between the walls, to scale. */
+public final class AccessFigure implements Exhibit<AccessReadings, AccessFinding> {
+
+    @Override
+    public String title() {
+        return "Way in";
+    }
+
+    @Override
+    public Figure figure(AccessReadings readings, AccessFinding finding, UnitChoice units) {
+        return of(Optional.of(new Way(readings, finding, true)), RoomPlan.Place.of(readings), false, units);
+    }
+
+    @Override
+    public Table table(AccessReadings readings, AccessFinding finding, Map<String, String> asTyped, UnitChoice units) {
+        AccessReadings.Machine machine = readings.machine();
+        List<List<String>> rows = new ArrayList<>(List.of(
+                Exhibit.row("machine, width", asTyped.get("machine.widthMm"), Amount.mm(machine.widthMm(), 0), units),
+                Exhibit.row("machine, depth", asTyped.get("machine.depthMm"), Amount.mm(machine.depthMm(), 0), units),
+                Exhibit.row("machine, height", asTyped.get("machine.heightMm"), Amount.mm(machine.heightMm(), 0), units),
+                Exhibit.row("its mass", asTyped.get("machine.massKg"), new Amount(Quantity.MASS, machine.massKg(), 0), units)));
+        way(readings.openings(), readings.corners(), "", asTyped, units, rows);
+        readings.other().ifPresent(other -> way(other.openings(), other.corners(), "other.", asTyped, units, rows));
+        for (int i = 0; i < readings.walls().size(); i++) {
+            AccessReadings.Wall wall = readings.walls().get(i);
+            rows.add(Exhibit.row(wall.side() + ", free", asTyped.get("walls[" + i + "].availableMm"), Amount.mm(wall.availableMm(), 0), units));
+            rows.add(Exhibit.row(wall.side() + ", needed", asTyped.get("walls[" + i + "].neededMm"), Amount.mm(wall.neededMm(), 0), units));
+        }
+        readings.floorRatingKPa().ifPresent(kPa -> rows.add(Exhibit.row("floor rated for", asTyped.get("floorRatingKPa"), new Amount(Quantity.FLOOR_LOAD, kPa, 1), units)));
+        return new Table(List.of("reading", "as typed", "understood"), rows, 1);
+    }
+
+    private static void way(List<AccessReadings.Opening> openings, List<AccessReadings.Turn> corners, String path, Map<String, String> asTyped, UnitChoice units, List<List<String>> rows) {
+        String prefix = path.isEmpty() ? "" : "other way: ";
+        for (int i = 0; i < openings.size(); i++) {
+            AccessReadings.Opening opening = openings.get(i);
+            String at = path + "openings[" + i + "].";
+            rows.add(Exhibit.row(prefix + opening.name() + ", wide", asTyped.get(at + "widthMm"), Amount.mm(opening.widthMm(), 0), units));
+            rows.add(Exhibit.row(prefix + opening.name() + ", high", asTyped.get(at + "heightMm"), Amount.mm(opening.heightMm(), 0), units));
+            opening.leafOffMm().ifPresent(off -> rows.add(Exhibit.row(prefix + opening.name() + ", leaf off", asTyped.get(at + "leafOffMm"), Amount.mm(off, 0), units)));
+        }
+        for (int i = 0; i < corners.size(); i++) {
+            AccessReadings.Turn corner = corners.get(i);
+            String at = path + "corners[" + i + "].";
+            rows.add(Exhibit.row(prefix + corner.name() + ", before", asTyped.get(at + "approachWidthMm"), Amount.mm(corner.approachWidthMm(), 0), units));
+            rows.add(Exhibit.row(prefix + corner.name() + ", after", asTyped.get(at + "exitWidthMm"), Amount.mm(corner.exitWidthMm(), 0), units));
+        }
+    }
+
+    @Override
+    public Optional<Course> course(AccessFinding finding) {
+        return Optional.empty();
+    }
+
+    /**
+     * A way that can be drawn.
+     *
+     * @param current whether it is what is typed now; otherwise what was, without its figures
+     */
+    record Way(AccessReadings readings, AccessFinding finding, boolean current) {
+        private WayPlan plan(double width, double height) {
+            return WayPlan.fitting(readings, finding, wayWide(width) - 20, height - 60);
+        }
+    }
+
+    /** @param fields whether fields stand beside the room, so that its numbers are not written */
+    static Figure of(Optional<Way> way, RoomPlan.Place place, boolean fields, UnitChoice units) {
+        return (pen, width, height) -> new Drawing(pen, units, width, height, fields).draw(way, place);
+    }
+
+    private static double wayWide(double width) {
+        return width * 0.60 - 20;
+    }
+
+    private static final class Drawing {
+        private static final double LINES = 36;
+
+        private final Pen pen;
+        private final UnitChoice units;
+        private final double width;
+        private final double height;
+        private final boolean fields;
+
+        Drawing(Pen pen, UnitChoice units, double width, double height, boolean fields) {
+            this.pen = pen;
+            this.units = units;
+            this.width = width;
+            this.height = height;
+            this.fields = fields;
+        }
+
+        void draw(Optional<Way> way, RoomPlan.Place place) {
+            RoomPlan room = new RoomPlan(width, height, place);
+            double wayWide = wayWide(width);
+            way.ifPresentOrElse(each -> way(each, 10, height - 44), () -> {
+                pen.text(wayWide / 2, height / 2, "doors and corners stand here", Lettering.SMALL, Tone.QUIET, Anchor.MIDDLE);
+                pen.text(wayWide / 2, height / 2 + 18, "once they are typed, in the order of the way", Lettering.SMALL, Tone.QUIET, Anchor.MIDDLE);
+            });
+            room(room, way.filter(Way::current).map(Way::finding), room.scale());
+            measure(width * 0.60 + 4, room.scale());
+        }
+
+        /** As long as a metre is. */
+        private void measure(double x, double scale) {
+            double y = height - 6;
+            pen.line(x, y, x + 1000 * scale, y, Stroke.of(Tone.INK, 1.4));
+            pen.line(x, y - 4, x, y + 4, Stroke.of(Tone.INK, 1.4));
+            pen.line(x + 1000 * scale, y - 4, x + 1000 * scale, y + 4, Stroke.of(Tone.INK, 1.4));
+            pen.text(x, y - 8, Amount.mm(1000, 0).text(units), Lettering.CAPTION, Tone.QUIET);
+        }
+
+        private void way(Way way, double left, double bottom) {
+            WayPlan plan = way.plan(width, height);
+            AccessFinding finding = way.finding();
+            double scale = plan.scale(wayWide(width) - 20, height - 60);
+            measure(4, scale);
+            double x0 = left - plan.least(WayPlan.Point::x) * scale;
+            double y0 = bottom + plan.least(WayPlan.Point::y) * scale;
+            for (WayPlan.Body ghost : plan.ghosts()) {
+                pen.stroke(outline(ghost, x0, y0, scale), Stroke.of(Tone.QUIET, 0.6));
+            }
+            plan.tightest(finding).ifPresent(place -> {
+                Path body = outline(place.body(), x0, y0, scale);
+                if (!pen.hatches()) {
+                    pen.fill(body, Tone.BAND);
+                }
+                pen.stroke(body, Stroke.of(place.passage().fits() ? Tone.WALNUT : Tone.FAIL, 2.6));
+            });
+            for (List<WayPlan.Point> wall : plan.walls()) {
+                Path path = new Path();
+                wall.forEach(point -> path.line(x0 + point.x() * scale, y0 - point.y() * scale));
+                pen.stroke(path, Stroke.of(Tone.INK, 3.2));
+            }
+            List<Path.Box> taken = new ArrayList<>();
+            plan.places().forEach(place -> taken.add(new Path.Box(x0 + place.at().x() * scale - 5, y0 - place.at().y() * scale - 5, 10, 10)));
+            for (WayPlan.Place place : plan.places()) {
+                boolean tightest = place.passage() == finding.tightest();
+                Tone tone = !place.passage().fits() ? Tone.FAIL : tightest ? Tone.WALNUT : Tone.QUIET;
+                double x = x0 + place.at().x() * scale;
+                double y = y0 - place.at().y() * scale;
+                pen.circle(x, y, tightest ? 5 : 3.5, tone);
+                String says = place.passage().fits() ? Amount.mm(place.passage().spareMm(), 0).text(units) + " to spare"
+                        : place.passage().spareMm() < 0 ? Amount.mm(-place.passage().spareMm(), 0).text(units) + " missing"
+                        : Amount.mm(place.passage().spareMm(), 0).number(units) + " of " + Amount.mm(finding.tolerances().marginMm(), 0).text(units);
+                Lettering name = tightest ? Lettering.TEXT_BOLD : Lettering.SMALL;
+                double wide = Math.max(pen.textWidth(place.passage().name(), name), pen.textWidth(says, Lettering.SMALL)) + 6;
+                Path.Box box = free(x, y, wide, taken);
+                taken.add(box);
+                double nearX = Math.max(box.x(), Math.min(box.x() + box.width(), x));
+                double nearY = Math.max(box.y(), Math.min(box.y() + box.height(), y));
+                pen.line(x, y, nearX, nearY, Stroke.of(Tone.QUIET, 0.8));
+                pen.patched(box.x() + 3, box.y() + 14, place.passage().name(), name, tightest ? tone : Tone.INK, Anchor.START);
+                if (way.current()) {
+                    pen.patched(box.x() + 3, box.y() + 31, says, Lettering.SMALL, tone, Anchor.START);
+                }
+            }
+        }
+
+        /** Room for two lines near a place, on none of the others. */
+        private Path.Box free(double x, double y, double wide, List<Path.Box> taken) {
+            List<Path.Box> candidates = new ArrayList<>();
+            for (double away : new double[] {10, 34, 60, 90, 124}) {
+                for (double[] to : new double[][] {{-1, -1}, {1, -1}, {-1, 1}, {1, 1}, {-1, 0}, {1, 0}, {0, 1}, {0, -1}}) {
+                    double left = x + to[0] * away - (to[0] < 0 ? wide : to[0] == 0 ? wide / 2 : 0);
+                    double top = y + to[1] * away - (to[1] < 0 ? LINES : to[1] == 0 ? LINES / 2 : 0);
+                    candidates.add(new Path.Box(left, top, wide, LINES));
+                }
+            }
+            return candidates.stream()
+                    .filter(box -> box.x() >= 0 && box.x() + box.width() <= wayWide(width) + 12 && box.y() >= 0 && box.y() + box.height() <= height - 22)
+                    .filter(box -> taken.stream().noneMatch(other -> other.x() < box.x() + box.width() && box.x() < other.x() + other.width()
+                            && other.y() < box.y() + box.height() && box.y() < other.y() + other.height()))
+                    .findFirst().orElse(candidates.get(0));
+        }
+
+        private static Path outline(WayPlan.Body body, double x0, double y0, double scale) {
+            Path path = new Path();
+            body.corners().forEach(point -> path.line(x0 + point.x() * scale, y0 - point.y() * scale));
+            return path.close();
+        }
+
+        private void room(RoomPlan plan, Optional<AccessFinding> finding, double scale) {
+            Path.Box room = plan.room(scale);
+            Path.Box machine = plan.machine(scale);
+            plan.place().needed().forEach((side, mm) -> needed(side, mm * scale, machine));
+            for (String side : RoomPlan.SIDES) {
+                boolean tight = finding.stream().flatMap(found -> found.walls().stream()).anyMatch(wall -> wall.side().equals(side) && !wall.ok());
+                Stroke stroke = plan.isKnown(side) ? Stroke.of(tight ? Tone.FAIL : Tone.INK, 3.2) : Stroke.dashed(Tone.QUIET, 1, 4);
+                switch (side) {
+                    case "rear" -> pen.line(room.x(), room.y(), room.x() + room.width(), room.y(), stroke);
+                    case "front" -> pen.line(room.x(), room.y() + room.height(), room.x() + room.width(), room.y() + room.height(), stroke);
+                    case "left" -> pen.line(room.x(), room.y(), room.x(), room.y() + room.height(), stroke);
+                    default -> pen.line(room.x() + room.width(), room.y(), room.x() + room.width(), room.y() + room.height(), stroke);
+                }
+                label(plan, side);
+            }
+            pen.rectangle(machine.x(), machine.y(), machine.width(), machine.height(), Tone.RAISED, Stroke.of(Tone.INK, 1.8));
+            pen.line(machine.x() + 4, machine.y() + machine.height() - 3, machine.x() + machine.width() - 4, machine.y() + machine.height() - 3, Stroke.of(Tone.WALNUT, 3));
+            if (machine.width() > 40) {
+                pen.text(machine.x() + machine.width() / 2, machine.y() + machine.height() / 2 + 5, "front", Lettering.CAPTION, Tone.QUIET, Anchor.MIDDLE);
+            }
+        }
+
+        /** What a side needs, as a zone before it. */
+        private void needed(String side, double deep, Path.Box machine) {
+            switch (side) {
+                case "rear" -> pen.band(machine.x(), machine.y() - deep, machine.width(), deep);
+                case "front" -> pen.band(machine.x(), machine.y() + machine.height(), machine.width(), deep);
+                case "left" -> pen.band(machine.x() - deep, machine.y(), deep, machine.height());
+                case "right" -> pen.band(machine.x() + machine.width(), machine.y(), deep, machine.height());
+                default -> { }
+            }
+        }
+
+        private void label(RoomPlan plan, String side) {
+            for (boolean needed : new boolean[] {false, true}) {
+                Path.Box box = plan.field(side, needed);
+                double middle = box.x() + box.width() / 2;
+                Double known = (needed ? plan.place().needed() : plan.place().free()).get(side);
+                if (fields || known != null) {
+                    pen.text(middle, box.y() - 4, needed ? "needs" : side.equals("rear") ? "behind" : side, Lettering.CAPTION, Tone.QUIET, Anchor.MIDDLE);
+                }
+                if (!fields && known != null) {
+                    pen.text(middle, box.y() + 20, Amount.mm(known, 0).text(units), Lettering.SMALL, Tone.INK, Anchor.MIDDLE);
+                }
+            }
+        }
+    }
+}

@@ -1,0 +1,65 @@
+package zebrawood.desktop.access;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import org.junit.jupiter.api.Test;
+import zebrawood.core.access.AccessFinding;
+import zebrawood.core.access.AccessReadings;
+import zebrawood.core.access.SiteAccess;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.desktop.figure.Drawn;
+
+class AccessFigureTest {
+
+    private static AccessReadings way(double door, AccessReadings.Turn... corners) {
+        return new AccessReadings(new AccessReadings.Machine(1150, 780, 980, 212), OptionalDouble.empty(),
+                List.of(new AccessReadings.Opening("yard gate", 1800, 2200, OptionalDouble.empty()), new AccessReadings.Opening("bench room door", door, 2030, OptionalDouble.empty())),
+                List.of(corners), OptionalInt.empty(), List.of(new AccessReadings.Wall("rear", 640, 500), new AccessReadings.Wall("left", 410, 300)), OptionalDouble.empty(), Optional.empty());
+    }
+
+    private static AccessReadings.Turn turn(String name, int openingsBefore) {
+        return new AccessReadings.Turn(name, 1150, 1200, OptionalInt.of(openingsBefore));
+    }
+
+    @Test
+    void everyPlaceIsNamedWithWhatIsSpareOrMissingThere() {
+        AccessReadings read = way(790, turn("passage", 1));
+        Drawn drawn = Drawn.of(new AccessFigure().figure(read, new SiteAccess().evaluate(read).finding(), UnitChoice.METRIC), 640, 380);
+        assertThat(drawn.words()).contains("yard gate", "1020 mm to spare", "bench room door", "10 of 20 mm", "passage", "613 mm to spare", "behind", "640 mm", "500 mm", "1000 mm");
+        assertThat(drawn.crowded(640, 380)).isEmpty();
+    }
+
+    @Test
+    void theWayIsLaidInItsOrderAndToScale() {
+        AccessReadings read = way(900, turn("passage", 1), turn("stair foot", 2));
+        AccessFinding finding = new SiteAccess().evaluate(read).finding();
+        WayPlan plan = WayPlan.fitting(read, finding, 400, 300);
+        assertThat(plan.places()).extracting(place -> place.passage().name()).containsExactlyInAnyOrder("yard gate", "passage", "bench room door", "stair foot");
+        for (WayPlan.Body body : plan.ghosts()) {
+            List<WayPlan.Point> at = body.corners();
+            assertThat(Math.hypot(at.get(0).x() - at.get(1).x(), at.get(0).y() - at.get(1).y())).as("a long side").isCloseTo(1150, within(1e-6));
+            assertThat(Math.hypot(at.get(1).x() - at.get(2).x(), at.get(1).y() - at.get(2).y())).as("a short one").isCloseTo(780, within(1e-6));
+        }
+    }
+
+    @Test
+    void aRoomThatIsNotMeasuredIsOpenAndFieldsStandOutsideItsWalls() {
+        RoomPlan room = new RoomPlan(650, 380, new RoomPlan.Place(1150, 780, Map.of("rear", 640.0), Map.of()));
+        assertThat(room.isKnown("rear")).isTrue();
+        assertThat(room.isKnown("front")).isFalse();
+        var walls = room.room(room.scale());
+        assertThat(room.machine(room.scale()).y() - walls.y()).isCloseTo(640 * room.scale(), within(1e-9));
+        for (String side : RoomPlan.SIDES) {
+            var field = room.field(side, false);
+            boolean apart = field.x() + field.width() <= walls.x() || field.x() >= walls.x() + walls.width()
+                    || field.y() + field.height() <= walls.y() || field.y() >= walls.y() + walls.height();
+            assertThat(apart).as(side).isTrue();
+        }
+    }
+}
