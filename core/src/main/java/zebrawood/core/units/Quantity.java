@@ -32,6 +32,11 @@ public enum Quantity {
     FREQUENCY("kHz", "khz", 1, "hz", 0.001, "mhz", 1000),
     PULSE("ns", "ns", 1, "us", 1000, "µs", 1000, "μs", 1000, "ms", 1e6),
     PRESSURE("bar", "bar", 1, "mbar", 0.001, "kpa", 0.01, "mpa", 10, "psi", 0.0689475729),
+    /** of air through ducts */
+    AIR_FLOW("m³/h", "m3/h", 1, "m³/h", 1, "m3/min", 60, "m3/s", 3600, "l/s", 3.6, "cfm", 1.69901082),
+    /** small pressures of air */
+    PASCAL("Pa", "pa", 1, "hpa", 100, "mbar", 100, "kpa", 1000, "mmh2o", 9.80665, "inh2o", 249.08891),
+    SPEED("m/s", "m/s", 1, "m/min", 1 / 60.0, "ft/min", 0.00508, "fpm", 0.00508),
     /** what a floor carries */
     FLOOR_LOAD("kPa", "kpa", 1, "kn/m2", 1, "kn/m²", 1, "kg/m2", 0.00980665, "kg/m²", 0.00980665, "psf", 0.0478802590),
     FORCE("N", "n", 1, "kn", 1000, "kgf", 9.80665, "lbf", 4.4482216153),
