@@ -7,6 +7,7 @@ import zebrawood.core.controller.ControllerSettings;
 import zebrawood.core.coolant.CoolantHeat;
 import zebrawood.core.coolant.CoolantMix;
 import zebrawood.core.coolant.CoolantSetpoint;
+import zebrawood.core.exhaust.ExhaustDuct;
 import zebrawood.core.focus.FocusRamp;
 import zebrawood.core.gas.AssistGas;
 import zebrawood.core.mains.SiteCircuit;
@@ -23,6 +24,8 @@ import zebrawood.desktop.coolant.MixBench;
 import zebrawood.desktop.coolant.MixFigure;
 import zebrawood.desktop.coolant.SetpointBench;
 import zebrawood.desktop.coolant.SetpointFigure;
+import zebrawood.desktop.exhaust.ExhaustBench;
+import zebrawood.desktop.exhaust.ExhaustFigure;
 import zebrawood.desktop.focus.RampBench;
 import zebrawood.desktop.focus.RampFigures;
 import zebrawood.desktop.gas.GasBench;
@@ -39,6 +42,7 @@ public final class Catalogue {
             new Stop<>(new SiteAccess(), AccessBench::new, new AccessFigure()),
             new Stop<>(new SiteClimate(), ClimateBench::new, new ClimateChart()),
             new Stop<>(new SiteCircuit(), CircuitBench::new, new CircuitFigure()),
+            new Stop<>(new ExhaustDuct(), ExhaustBench::new, new ExhaustFigure()),
             new Stop<>(new CoolantMix(), MixBench::new, new MixFigure()),
             new Stop<>(new CoolantHeat(), HeatBench::new, new HeatFigure()),
             new Stop<>(new CoolantSetpoint(), SetpointBench::new, new SetpointFigure()),

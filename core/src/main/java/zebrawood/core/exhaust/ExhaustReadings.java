@@ -90,7 +90,8 @@ public record ExhaustReadings(
         }
     }
 
-    Layout layout() {
+    /** The run by itself. */
+    public Layout layout() {
         return new Layout(segments, fittings, filters);
     }
 }

@@ -23,6 +23,7 @@ public final class DrawnForm extends Pane {
     private static final double NARROW = 76;
     private static final double EDGE = 24;
     private static final double ROW = 38;
+    private static final int LINE = 3;
     private static final double ROW_HEAD = 20;
     private static final double MESSAGE = 18;
 
@@ -41,7 +42,7 @@ public final class DrawnForm extends Pane {
 
     private final List<Pin> pins = new ArrayList<>();
 
-    private record Cell(Label label, Node field) {}
+    private record Cell(Label label, Node field, boolean wide) {}
 
     private record Pin(Node node, Placing placing) {}
 
@@ -114,10 +115,22 @@ public final class DrawnForm extends Pane {
         return field;
     }
 
+    /** A field for a longer text, which takes what is left of its line. */
+    public ReadingField line(String name, String title, String usual) {
+        ReadingField field = new ReadingField(name, title, Quantity.PLAIN);
+        field.field().setPromptText(usual);
+        fields.add(field);
+        add(title, field, true);
+        return field;
+    }
+
     /** A field for one of a few words. */
     public ChoiceField choice(String name, String title, List<ChoiceField.Choice> offered) {
         ChoiceField choice = new ChoiceField(name, title, offered);
         choice.tie(place.draft());
+        if (narrow) {
+            choice.getStyleClass().add("tight");
+        }
         choices.add(choice);
         add(title, choice);
         enterGoesOn(choice);
@@ -154,6 +167,7 @@ public final class DrawnForm extends Pane {
                 } else {
                     ChoiceField choice = new ChoiceField(name, column.title() + ", row " + (i + 1), column.choices());
                     choice.tie(place.draft());
+                    choice.getStyleClass().add("tight");
                     choices.add(choice);
                     enterGoesOn(choice);
                     row.add(choice);
@@ -180,9 +194,13 @@ public final class DrawnForm extends Pane {
     }
 
     private void add(String title, Node field) {
+        add(title, field, false);
+    }
+
+    private void add(String title, Node field, boolean wide) {
         Label label = Words.label(title, "small");
         label.setLabelFor(field);
-        cells.add(new Cell(label, field));
+        cells.add(new Cell(label, field, wide));
         getChildren().addAll(label, field);
     }
 
@@ -232,9 +250,12 @@ public final class DrawnForm extends Pane {
         heading.resizeRelocate(EDGE, 12, width - 2 * EDGE, 24);
         caption.resizeRelocate(EDGE, 36, width - 2 * EDGE, 18);
         double narrowest = narrow ? NARROW : this.rows.isEmpty() ? NARROWEST : NARROWEST_OVER_ROWS;
-        int columns = (int) Math.max(2, Math.min(cells.size(), Math.floor((width - 2 * EDGE + 12) / (narrowest + 12))));
-        int rows = (cells.size() + columns - 1) / columns;
-        columns = (cells.size() + rows - 1) / rows;
+        boolean line = cells.stream().anyMatch(Cell::wide);
+        int most = (int) Math.max(2, Math.floor((width - 2 * EDGE + 12) / (narrowest + 12)));
+        int count = line ? cells.size() + LINE - 1 : cells.size();
+        int columns = Math.min(count, most);
+        int rows = (count + columns - 1) / columns;
+        columns = (count + rows - 1) / rows;
         double under = this.rows.isEmpty() ? 0 : ROW_HEAD + MESSAGE + ROW * this.rows.stream().filter(row -> row.fields().get(0).isVisible()).count();
         double top = getHeight() - rows * CELL - under - 4;
         double each = Math.min(210, (width - 2 * EDGE + 12) / columns);
@@ -242,9 +263,10 @@ public final class DrawnForm extends Pane {
         for (int i = 0; i < cells.size(); i++) {
             double x = EDGE + i % columns * each;
             double y = top + i / columns * CELL;
-            cells.get(i).label().resizeRelocate(x, y, each - 12, 18);
+            double wide = cells.get(i).wide() ? (columns - i % columns) * each - 12 : each - 12;
+            cells.get(i).label().resizeRelocate(x, y, wide, 18);
             Node field = cells.get(i).field();
-            field.resizeRelocate(x, y + 19, each - 12, field instanceof ChoiceField ? 34 : field.prefHeight(each - 12));
+            field.resizeRelocate(x, y + 19, wide, field instanceof ChoiceField ? 34 : field.prefHeight(each - 12));
         }
         layoutRows(top + rows * CELL, width - 2 * EDGE);
         for (Pin pin : pins) {

@@ -70,6 +70,40 @@ public final class Sheet {
         }
     }
 
+    /**
+     * Reads pairs of numbers, such as {@code 0 640; 200 590}, into a list of records.
+     *
+     * @param first the component that the first number of each is for
+     * @param second likewise
+     * @param usage what to say where it reads otherwise
+     */
+    public void pairs(String field, String path, String first, String second, String usage) {
+        fieldOfPath.put(path, field);
+        String text = draft.text(field).strip();
+        if (text.isEmpty()) {
+            return;
+        }
+        asTyped.put(path, text);
+        int index = 0;
+        for (String pair : text.split(";|,\\s")) {
+            String[] numbers = pair.strip().replace(',', '.').split("[\\s:/]+");
+            try {
+                if (numbers.length != 2) {
+                    throw new NumberFormatException(pair);
+                }
+                for (int i = 0; i < 2; i++) {
+                    String at = path + "[" + index + "]." + (i == 0 ? first : second);
+                    fieldOfPath.put(at, field);
+                    put(at, NODES.numberNode(Double.parseDouble(numbers[i])));
+                }
+            } catch (NumberFormatException e) {
+                problems.put(field, usage);
+                return;
+            }
+            index++;
+        }
+    }
+
     /** Takes words from a field; an empty field is left out. */
     public void words(String path) {
         words(path, path);

@@ -110,6 +110,8 @@ public final class DemoShop {
         wren.climate(DAYS, 0, 0);
         wren.access(DAYS - 2, LocalTime.of(7, 15), "GA", true, "bench room door", 1050, 640, 410);
         wren.circuit(DAYS - 2, LocalTime.of(7, 30), "GA", 1000, 780, 18);
+        wren.extraction(DAYS - 2, LocalTime.of(7, 45), "GA", 360, 125, 4.2);
+        wren.extraction(96, LocalTime.of(7, 45), "LO", 360, 125, 4.2);
         wren.gate(DAYS, MORNING, "RV", 20);
         wren.settings(DAYS - 1, text("wren"));
         wren.water(DAYS - 1, LocalTime.of(8, 0), "RV", WREN);
@@ -164,6 +166,7 @@ public final class DemoShop {
         dunlin.plan(3, LocalTime.of(9, 12), "LO", () -> dunlin.climate("21.0", "44"));
         dunlin.access(4, LocalTime.of(9, 20), "GA", false, "clean room door", 900, 620, 460);
         dunlin.circuit(3, LocalTime.of(9, 30), "GA", 620, 0, 14);
+        dunlin.extraction(3, LocalTime.of(9, 40), "GA", 300, 125, 6);
         dunlin.setpoint(3, LocalTime.of(9, 20), "LO", DUNLIN);
         dunlin.gate(1, LocalTime.of(10, 12), "LO", 3);
         dunlin.point(4, LocalTime.of(9, 5), "GA", "Earth of the new outlet to be tested", "TN, licensed electrician", 4);
@@ -176,6 +179,7 @@ public final class DemoShop {
         kestrel.climate(DAYS - 12, 0, 0);
         kestrel.access(DAYS - 12 - 2, LocalTime.of(7, 15), "GA", true, "bench room door", 1050, 520, 350);
         kestrel.circuit(DAYS - 12 - 2, LocalTime.of(7, 30), "GA", 260, 0, 22);
+        kestrel.extraction(210, LocalTime.of(7, 45), "GA", 240, 125, 5);
         kestrel.gate(DAYS - 12, MORNING, "RV", 20);
         kestrel.settings(DAYS - 13, text("kestrel"));
         everyFew(kestrel, DAYS - 19, 4, 8, day -> kestrel.climate(day, 0, 0));
@@ -191,6 +195,7 @@ public final class DemoShop {
         heron.climate(DAYS - 20, 0, 0);
         heron.access(DAYS - 20 - 2, LocalTime.of(7, 15), "GA", true, "bench room door", 1050, 560, 640);
         heron.circuit(DAYS - 20 - 2, LocalTime.of(7, 30), "GA", 520, 0, 24);
+        heron.extraction(180, LocalTime.of(7, 45), "GA", 200, 100, 5.5);
         heron.gate(DAYS - 20, MORNING, "LO", 20);
         everyFew(heron, DAYS - 27, 4, 8, day -> heron.climate(day, 0, 0));
         everyFew(heron, DAYS - 21, 12, 16, day -> heron.planSome(day, () -> heron.ramp("ramp " + day, beam, 182.4, 0, Optional.empty())));
@@ -205,6 +210,7 @@ public final class DemoShop {
         plover.climate(DAYS - 33, 0, 0);
         plover.access(DAYS - 33 - 2, LocalTime.of(7, 15), "GA", false, "loft door", 860, 610, 330);
         plover.circuit(DAYS - 33 - 2, LocalTime.of(7, 30), "GA", 410, 300, 31);
+        plover.extraction(150, LocalTime.of(7, 45), "GA", 180, 100, 3);
         plover.gate(DAYS - 33, MORNING, "RV", 20);
         plover.water(DAYS - 34, LocalTime.of(8, 0), "RV", PLOVER);
         served(plover, DAYS - 80, PLOVER);
@@ -225,6 +231,7 @@ public final class DemoShop {
         for (int day = DAYS - 44; day > 20; day -= 220) {
             bittern.gas(day, LocalTime.of(10, 20), "LO", day % 2 == 0 ? "200" : "185");
         }
+        bittern.extraction(140, LocalTime.of(7, 45), "GA", 420, 125, 7.5);
         bittern.gas(11, LocalTime.of(9, 5), "RV", "200");
         everyFew(bittern, DAYS - 60, 110, 40, day -> bittern.climate(day, -2, 0));
         bittern.plan(94, LocalTime.of(8, 30), "LO", () -> bittern.climate("17.2", "52"));

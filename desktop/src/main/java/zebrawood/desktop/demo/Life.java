@@ -32,6 +32,9 @@ import zebrawood.core.coolant.MixReadings;
 import zebrawood.core.coolant.SetpointReadings;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
+import zebrawood.core.exhaust.ExhaustDuct;
+import zebrawood.core.exhaust.ExhaustReadings;
+import zebrawood.core.exhaust.Layout;
 import zebrawood.core.focus.FocusRamp;
 import zebrawood.core.focus.RampFinding;
 import zebrawood.core.gas.AssistGas;
@@ -209,6 +212,25 @@ final class Life {
                             corners, OptionalInt.empty(),
                             List.of(new AccessReadings.Wall("rear", behind, 500), new AccessReadings.Wall("left", beside, 300)), OptionalDouble.of(5), Optional.empty()),
                     asTyped, Optional.empty());
+        });
+    }
+
+    /** Its extraction: a hose, a bend, a run and a cap, all of one bore, and a fan on the outside wall. */
+    void extraction(int daysAgo, LocalTime at, String by, double asked, double boreMm, double runM) {
+        plan(daysAgo, at, by, () -> {
+            String bore = Amount.exact(boreMm);
+            List<ExhaustReadings.FanPoint> fan = Stream.of(new double[][] {{0, 640}, {200, 590}, {400, 455}, {600, 180}, {690, 0}}).map(point -> new ExhaustReadings.FanPoint(point[0], point[1])).toList();
+            measure(new ExhaustDuct(),
+                    new ExhaustReadings(asked, Optional.empty(),
+                            List.of(new Layout.Segment("hose", boreMm, 1.5, OptionalDouble.empty(), OptionalDouble.of(1.8), OptionalInt.empty()),
+                                    new Layout.Segment("smooth run", boreMm, runM, OptionalDouble.empty(), OptionalDouble.empty(), OptionalInt.empty())),
+                            List.of(new Layout.Fitting("bend", boreMm, 0.35, OptionalInt.empty(), OptionalInt.of(1)), new Layout.Fitting("rain cap", boreMm, 1.1, OptionalInt.empty(), OptionalInt.of(2))),
+                            List.of(new Layout.Filter("pre-filter", 400, 90, OptionalDouble.of(250), OptionalInt.of(0))), fan, OptionalDouble.empty(), true, Optional.of(true), List.of(), Optional.empty()),
+                    Map.ofEntries(Map.entry("requiredFlowM3h", Amount.exact(asked)), Map.entry("segments[0].name", "hose"), Map.entry("segments[0].diameterMm", bore), Map.entry("segments[0].lengthM", "1.5"),
+                            Map.entry("segments[1].name", "smooth run"), Map.entry("segments[1].diameterMm", bore), Map.entry("segments[1].lengthM", Amount.exact(runM)),
+                            Map.entry("fittings[0].lossCoefficient", "0.35"), Map.entry("fittings[1].lossCoefficient", "1.1"),
+                            Map.entry("filters[0].ratedDropPa", "90"), Map.entry("fanCurve", "0 640; 200 590; 400 455; 600 180; 690 0")),
+                    Optional.empty());
         });
     }
 

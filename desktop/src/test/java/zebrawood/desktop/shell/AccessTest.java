@@ -18,7 +18,6 @@ import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
 import zebrawood.desktop.Catalogue;
-import zebrawood.desktop.bench.ReadingField;
 import zebrawood.logbook.store.Logbook;
 
 /** The way in by keyboard, and the machine dragged and turned at its place. */
@@ -37,16 +36,14 @@ class AccessTest {
             seat.until("the first door is asked", () -> seat.focused("way[0].name"));
             seat.type("yard gate").enter().type("1.8m").enter().type("2200");
             seat.until("a gate alone is a way", () -> seat.words("act").equals("It goes in."));
-            focus(seat, "way[1].kind");
-            seat.choose("way[1].kind", "corner");
+            seat.focus("way[1].kind").choose("way[1].kind", "corner");
             seat.goTo("way[1].name").type("passage").enter().type("1150").enter().type("1200");
             seat.goTo("way[2].a").type("794").enter().type("2030").enter().type("834");
             seat.until("the leaf has to come off", () -> seat.words("act").equals("Take the door off its hinges at door 2: 6 mm are missing."));
 
             seat.goTo("rear.neededMm").type("500");
             seat.until("what is needed asks for what is free", () -> seat.words("act").equals("Measure what is free where something is needed."));
-            focus(seat, "rear.availableMm");
-            seat.type("640").goTo("left.availableMm").type("410").goTo("left.neededMm").type("300").goTo("right.availableMm").type("700");
+            seat.focus("rear.availableMm").type("640").goTo("left.availableMm").type("410").goTo("left.neededMm").type("300").goTo("right.availableMm").type("700");
             seat.until("the walls do", () -> seat.says("left, 110 mm over need"));
             seat.drag("grip", -20);
             seat.until("what is free on the left went to the right", () -> number(seat, "left.availableMm") < 410 && number(seat, "left.availableMm") + number(seat, "right.availableMm") == 1110);
@@ -73,14 +70,6 @@ class AccessTest {
             seat.until("the entry is shown", () -> seat.focused("again") && seat.words("way[1].name").equals("passage") && seat.words("way[2].off").equals("834"));
             assertThat(seat.desk.logbook().verify(List.of()).holds()).isTrue();
         }
-    }
-
-    private static void focus(Seat seat, String field) {
-        Seat.onScreen(() -> {
-            javafx.scene.Node node = seat.find(field);
-            (node instanceof ReadingField reading ? reading.field() : node).requestFocus();
-            return null;
-        });
     }
 
     private static double number(Seat seat, String field) {

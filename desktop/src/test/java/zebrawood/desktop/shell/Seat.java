@@ -173,6 +173,16 @@ final class Seat implements AutoCloseable {
         return this;
     }
 
+    /** Puts the focus somewhere at once. */
+    Seat focus(String id) {
+        onScreen(() -> {
+            find(id).requestFocus();
+            return null;
+        });
+        until("the focus is on " + id, () -> focused(id));
+        return this;
+    }
+
     boolean focused(String id) {
         Node owner = window.shell().scene().getFocusOwner();
         return owner != null && id.equals(Nodes.name(owner));

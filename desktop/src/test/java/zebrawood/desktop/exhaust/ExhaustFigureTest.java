@@ -1,0 +1,46 @@
+package zebrawood.desktop.exhaust;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import org.junit.jupiter.api.Test;
+import zebrawood.core.exhaust.ExhaustDuct;
+import zebrawood.core.exhaust.ExhaustReadings;
+import zebrawood.core.exhaust.Layout;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.desktop.figure.Drawn;
+import zebrawood.desktop.theme.Tone;
+
+class ExhaustFigureTest {
+
+    private static Drawn drawn(double bore, boolean atOutlet, int ports) {
+        ExhaustReadings read = new ExhaustReadings(360, Optional.empty(),
+                List.of(new Layout.Segment("hose", bore, 1.5, OptionalDouble.empty(), OptionalDouble.of(1.8), OptionalInt.of(ports)),
+                        new Layout.Segment("smooth run", 125, 4.2, OptionalDouble.empty(), OptionalDouble.empty(), OptionalInt.empty())),
+                List.of(new Layout.Fitting("rain cap", 125, 1.1, OptionalInt.empty(), OptionalInt.of(2))),
+                List.of(new Layout.Filter("pre-filter", 400, 90, OptionalDouble.of(250), OptionalInt.of(0))),
+                List.of(new ExhaustReadings.FanPoint(0, 640), new ExhaustReadings.FanPoint(400, 455), new ExhaustReadings.FanPoint(690, 0)),
+                OptionalDouble.empty(), atOutlet, Optional.empty(), List.of(), Optional.empty());
+        return Drawn.of(new ExhaustFigure().figure(read, new ExhaustDuct().evaluate(read).finding(), UnitChoice.METRIC), 640, 320);
+    }
+
+    @Test
+    void theRunIsNamedInItsOrderWithTheAirsSpeed() {
+        Drawn drawn = drawn(125, true, 1);
+        assertThat(drawn.words()).contains("hose", "smooth run", "m/s", "fan", "asked", "leaks suck").doesNotContain("leaks blow");
+        List<String> names = drawn.texts().stream().map(Drawn.Text::text).filter(List.of("hose", "smooth run", "cap")::contains).toList();
+        assertThat(names).containsExactly("hose", "smooth run", "cap");
+        assertThat(drawn.crowded(640, 320)).isEmpty();
+    }
+
+    @Test
+    void aFanAtTheMachineAndAirThatIsTooSlowStandOut() {
+        Drawn drawn = drawn(125, false, 2);
+        assertThat(drawn.words()).contains("leaks blow");
+        assertThat(drawn.texts()).filteredOn(text -> text.text().endsWith("m/s")).first().satisfies(text -> assertThat(text.tone()).isEqualTo(Tone.FAIL));
+        assertThat(drawn.crowded(640, 320)).isEmpty();
+    }
+}
