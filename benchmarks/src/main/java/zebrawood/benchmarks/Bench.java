@@ -19,6 +19,7 @@ public final class Bench {
             case "focus" -> kept = FocusCoverage.run();
             case "solve" -> kept = HostileLines.run();
             case "bundle" -> kept = BundleTrip.run(words);
+            case "climate" -> kept = ClimateSpeed.run();
             case "difference" -> kept = DifferencePairs.run();
             case "flips" -> kept = FlippedBytes.run(words);
             case "start" -> kept = StartSpeed.run(words);
@@ -28,6 +29,7 @@ public final class Bench {
             default -> {
                 System.out.print("""
                         bench bundle      export, import, verify: the demo, and 100,000 entries with 2 GB of attachments
+                        bench climate     a year of a climate logger, a line a minute: read, judged and drawn
                         bench difference  how often the planted cause of a difference comes first
                         bench durability  programs killed while recording, power cuts, failing disks (--runs N, --windows N, --cuts N)
                         bench flips       one byte flipped in the file at 2,000 places; a chain rewritten as a whole

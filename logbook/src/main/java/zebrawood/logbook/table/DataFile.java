@@ -5,11 +5,11 @@ import com.fasterxml.jackson.databind.ObjectReader;
 import com.fasterxml.jackson.dataformat.csv.CsvMapper;
 import com.fasterxml.jackson.dataformat.csv.CsvParser;
 import com.fasterxml.jackson.dataformat.csv.CsvSchema;
-import java.io.BufferedReader;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
+import java.io.Reader;
 import java.io.SequenceInputStream;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
@@ -19,7 +19,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
@@ -59,11 +58,11 @@ public final class DataFile {
             Charset charset = charset(begin);
             char separator = separator(new String(begin, charset));
             ObjectReader quoted = QUOTED.with(CsvSchema.emptySchema().withColumnSeparator(separator));
-            BufferedReader reader = new BufferedReader(new InputStreamReader(new SequenceInputStream(new ByteArrayInputStream(begin), in), charset), LOOKED_AT);
+            LineReader reader = new LineReader(new InputStreamReader(new SequenceInputStream(new ByteArrayInputStream(begin), in), charset));
             long number = 0;
-            for (Optional<String> line = next(reader); line.isPresent(); line = next(reader)) {
+            for (String line = reader.next(); line != null; line = reader.next()) {
                 number++;
-                String text = number == 1 && line.get().startsWith("\uFEFF") ? line.get().substring(1) : line.get();
+                String text = number == 1 && line.startsWith("\uFEFF") ? line.substring(1) : line;
                 if (!text.isBlank() && !lines.line(number, cells(text, separator, quoted))) {
                     break;
                 }
@@ -72,26 +71,58 @@ public final class DataFile {
         }
     }
 
-    /** A line, cut where it is longer than any table's: a file without line ends is not read into memory. */
-    private static Optional<String> next(BufferedReader reader) throws IOException {
-        int first = reader.read();
-        if (first < 0) {
-            return Optional.empty();
+    /** Lines of a text, whatever ends them; one that is longer than any table's is cut, so that no file is read into memory as one line. */
+    private static final class LineReader {
+        private final Reader reader;
+        private final char[] buffer = new char[LOOKED_AT];
+        private int at;
+        private int end;
+        private boolean afterReturn;
+
+        LineReader(Reader reader) {
+            this.reader = reader;
         }
-        StringBuilder line = new StringBuilder();
-        for (int c = first; c >= 0 && c != '\n'; c = reader.read()) {
-            if (c == '\r') {
-                reader.mark(1);
-                if (reader.read() != '\n') {
-                    reader.reset();
+
+        /** The next line, null after the last. */
+        String next() throws IOException {
+            StringBuilder before = null;
+            while (true) {
+                if (at == end && !fill()) {
+                    return before == null ? null : before.toString();
                 }
-                break;
-            }
-            if (line.length() < LONGEST_LINE) {
-                line.append((char) c);
+                if (afterReturn && buffer[at] == '\n') {
+                    at++;
+                    afterReturn = false;
+                    continue;
+                }
+                afterReturn = false;
+                int from = at;
+                while (at < end && buffer[at] != '\n' && buffer[at] != '\r') {
+                    at++;
+                }
+                boolean ended = at < end;
+                if (before == null && ended) {
+                    return ended(new String(buffer, from, at - from));
+                }
+                before = before == null ? new StringBuilder() : before;
+                before.append(buffer, from, Math.min(at - from, Math.max(0, LONGEST_LINE - before.length())));
+                if (ended) {
+                    return ended(before.toString());
+                }
             }
         }
-        return Optional.of(line.toString());
+
+        private String ended(String line) {
+            afterReturn = buffer[at] == '\r';
+            at++;
+            return line;
+        }
+
+        private boolean fill() throws IOException {
+            at = 0;
+            end = Math.max(0, reader.read(buffer));
+            return end > 0;
+        }
     }
 
     private static List<String> cells(String line, char separator, ObjectReader quoted) {
