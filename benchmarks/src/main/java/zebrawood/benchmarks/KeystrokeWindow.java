@@ -70,6 +70,7 @@ public final class KeystrokeWindow {
                 new Place("Way in", w -> stop(w, "Wren", "site-access"), "rear.availableMm", "640"),
                 new Place("Circuit", w -> stop(w, "Wren", "site-circuit"), "loads[1].ratedW", "780"),
                 new Place("Extraction", w -> stop(w, "Wren", "exhaust-duct"), "run[1].a", "1.5"),
+                new Place("Air assist", w -> stop(w, "Wren", "air-assist"), "cutting.readLMin", "21.5"),
                 new Place("Filling", w -> stop(w, "Wren", "coolant-mix"), "circuitVolumeMl", "6200"),
                 new Place("Water heat", w -> stop(w, "Wren", "coolant-heat"), "flowLMin", "8.5"),
                 new Place("Set-point", w -> stop(w, "Wren", "coolant-setpoint"), "airTemperatureC", "21.4"),

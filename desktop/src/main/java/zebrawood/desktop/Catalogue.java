@@ -3,6 +3,7 @@ package zebrawood.desktop;
 import java.util.List;
 import java.util.Optional;
 import zebrawood.core.access.SiteAccess;
+import zebrawood.core.air.AirAssist;
 import zebrawood.core.controller.ControllerSettings;
 import zebrawood.core.coolant.CoolantHeat;
 import zebrawood.core.coolant.CoolantMix;
@@ -15,6 +16,8 @@ import zebrawood.core.procedure.Procedure;
 import zebrawood.core.site.SiteClimate;
 import zebrawood.desktop.access.AccessBench;
 import zebrawood.desktop.access.AccessFigure;
+import zebrawood.desktop.air.AirBench;
+import zebrawood.desktop.air.AirFigure;
 import zebrawood.desktop.bench.Stop;
 import zebrawood.desktop.controller.PowerFigure;
 import zebrawood.desktop.controller.SettingsBench;
@@ -43,6 +46,7 @@ public final class Catalogue {
             new Stop<>(new SiteClimate(), ClimateBench::new, new ClimateChart()),
             new Stop<>(new SiteCircuit(), CircuitBench::new, new CircuitFigure()),
             new Stop<>(new ExhaustDuct(), ExhaustBench::new, new ExhaustFigure()),
+            new Stop<>(new AirAssist(), AirBench::new, new AirFigure()),
             new Stop<>(new CoolantMix(), MixBench::new, new MixFigure()),
             new Stop<>(new CoolantHeat(), HeatBench::new, new HeatFigure()),
             new Stop<>(new CoolantSetpoint(), SetpointBench::new, new SetpointFigure()),

@@ -15,6 +15,8 @@ import java.util.OptionalDouble;
  * @param wrongVoltage names of loads that are made for another voltage, in the order read
  * @param shares what each load takes, in the order read
  * @param move the load whose move alone would cure it, where one would
+ * @param unsound what was looked at and is not sound: inlet, receptacle
+ * @param earth who tested the protective earth; empty where that is not on record
  * @param supplyV V
  * @param circuitA what the breaker is rated for, A
  * @param tolerances what it was judged by
@@ -28,6 +30,8 @@ public record CircuitFinding(
         List<String> wrongVoltage,
         List<Share> shares,
         Optional<String> move,
+        List<String> unsound,
+        Optional<String> earth,
         double supplyV,
         double circuitA,
         Tolerances tolerances) {
@@ -41,6 +45,7 @@ public record CircuitFinding(
     public CircuitFinding {
         wrongVoltage = List.copyOf(wrongVoltage);
         shares = List.copyOf(shares);
+        unsound = List.copyOf(unsound);
     }
 
     public boolean isOverloaded() {

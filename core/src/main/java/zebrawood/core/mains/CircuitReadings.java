@@ -15,6 +15,9 @@ import zebrawood.core.reading.Checks;
  * @param continuousFraction share of the breaker that a continuous load may take, above 0, up to 1; 0.8 where absent, the local code decides
  * @param cable from the board to the machine, where it is known
  * @param maxDropPct what may be lost along it, % of the supply, above 0; 3 where absent
+ * @param inletSound whether the machine's inlet was looked at, mains off, and is sound: no brown edge, no play
+ * @param receptacleSound the same of the receptacle
+ * @param earthTestedBy which licensed electrician tested the protective earth, and its figure, where that was done
  */
 public record CircuitReadings(
         double supplyV,
@@ -23,7 +26,16 @@ public record CircuitReadings(
         OptionalDouble voltageTolerancePct,
         OptionalDouble continuousFraction,
         Optional<Cable> cable,
-        OptionalDouble maxDropPct) {
+        OptionalDouble maxDropPct,
+        Optional<Boolean> inletSound,
+        Optional<Boolean> receptacleSound,
+        Optional<String> earthTestedBy) {
+
+    /** With nothing said of inlet, receptacle and earth. */
+    public CircuitReadings(double supplyV, double circuitA, List<Load> loads, OptionalDouble voltageTolerancePct, OptionalDouble continuousFraction, Optional<Cable> cable,
+            OptionalDouble maxDropPct) {
+        this(supplyV, circuitA, loads, voltageTolerancePct, continuousFraction, cable, maxDropPct, Optional.empty(), Optional.empty(), Optional.empty());
+    }
 
     /**
      * Something that is plugged in.

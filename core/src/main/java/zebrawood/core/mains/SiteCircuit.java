@@ -48,7 +48,7 @@ public final class SiteCircuit implements Procedure<CircuitReadings, CircuitFind
                             "Count all sockets of the circuit, not only those in use: the kettle comes back.",
                             "A load that runs for hours warms the breaker; type it as such.",
                             "Look at plug and socket: brown edges, a loose hold, a smell mean an electrician first.",
-                            "Protective earth of socket and machine: measured by a licensed electrician, and kept as a remark or an open point."),
+                            "Protective earth of receptacle and machine: measured by a licensed electrician; type who, and the figure."),
                     "A breaker that trips in the middle of a cut spoils the cut; a cable that is too thin gets warm where nobody"
                             + " looks; and a machine for another voltage does not survive the plug.",
                     List.of("This is arithmetic for a talk with a licensed electrician. The local code decides.")));
@@ -91,10 +91,17 @@ public final class SiteCircuit implements Procedure<CircuitReadings, CircuitFind
         CircuitFinding finding = new CircuitFinding(
                 current, design, 100 * design / read.circuitA(), drop,
                 drop.isPresent() ? OptionalDouble.of(100 * drop.getAsDouble() / read.supplyV()) : OptionalDouble.empty(),
-                wrong, shares, move(read, shares, current, design, most), read.supplyV(), read.circuitA(),
+                wrong, shares, move(read, shares, current, design, most), unsound(read), read.earthTestedBy(), read.supplyV(), read.circuitA(),
                 new CircuitFinding.Tolerances(most, tolerance, fraction));
-        boolean passes = !finding.isOverloaded() && !finding.dropsTooFar() && wrong.isEmpty();
+        boolean passes = !finding.isOverloaded() && !finding.dropsTooFar() && wrong.isEmpty() && finding.unsound().isEmpty();
         return new Outcome<>(finding, passes ? Verdict.PASS : Verdict.FAIL, instructions(finding, passes));
+    }
+
+    private static List<String> unsound(CircuitReadings read) {
+        List<String> unsound = new ArrayList<>();
+        read.inletSound().filter(sound -> !sound).ifPresent(sound -> unsound.add("inlet"));
+        read.receptacleSound().filter(sound -> !sound).ifPresent(sound -> unsound.add("receptacle"));
+        return unsound;
     }
 
     /** The load with the largest design current, where what is left without it is carried and does not drop too far. */
@@ -121,6 +128,10 @@ public final class SiteCircuit implements Procedure<CircuitReadings, CircuitFind
         if (!finding.wrongVoltage().isEmpty()) {
             instructions.add(Instruction.of("plug", Said.of("Do not plug in " + String.join(", ", finding.wrongVoltage()) + " here."))
                     .byHand(Said.of("It is made for another voltage than {0}. Ask its maker for a supply or a transformer that fits.", volts(finding.supplyV()))));
+        }
+        if (!finding.unsound().isEmpty()) {
+            instructions.add(Instruction.of("plug", Said.of("Leave it unplugged: have a licensed electrician replace the " + String.join(" and the ", finding.unsound()) + "."))
+                    .byHand(Said.of("Brown edges, play and a smell are heat that nobody saw.")));
         }
         if (finding.isOverloaded() || finding.dropsTooFar()) {
             String why = finding.isOverloaded() && finding.dropsTooFar() ? "The breaker is asked for {0} and the cable loses {1}."
@@ -156,6 +167,7 @@ public final class SiteCircuit implements Procedure<CircuitReadings, CircuitFind
                 new Evidence("of the breaker", Said.of("{0}", Amount.percent(finding.loadPct(), 0)))));
         finding.dropV().ifPresent(drop -> evidence.add(new Evidence("lost in the cable",
                 Said.of("{0}, {1}", new Amount(Quantity.VOLTAGE, drop, 1), Amount.percent(finding.dropPct().orElseThrow(), 1)))));
+        evidence.add(new Evidence("earth", Said.of(finding.earth().map(who -> "tested, " + who.replace("{", "(").replace("}", ")")).orElse("not on record"))));
         return evidence;
     }
 

@@ -59,6 +59,13 @@ public final class FirstLight {
                 "Does a strip of paper cling to the inlet, and is the extinguisher within reach and in date?",
                 "Both are so", "Not both", "Do not fire. Cure the extraction or bring an extinguisher that suits the machine.",
                 "", false, 2, List.of("a strip of paper", "an extinguisher in date")));
+        if (plate.family().hasAirAssist()) {
+            bars.add(new Bar("air", "Air comes and goes on its command",
+                    "Switch the air on and off from the job software, beam off",
+                    "Does air come at the nozzle at once, and stop at once?",
+                    "I felt it come and stop", "It did not", "Do not cut. Find hose, valve or command that is at fault: the stop Air assist goes through them.",
+                    "", false, 2, List.of()));
+        }
         bars.add(new Bar("pulse", "One pulse at lowest power",
                 "Everyone in eyewear: fire one pulse at the lowest power on scrap",
                 "Is there one small mark where it was aimed, and nothing else lit, warm or smoking?",

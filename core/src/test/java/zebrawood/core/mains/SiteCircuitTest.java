@@ -73,4 +73,16 @@ class SiteCircuitTest {
         assertThat(new CircuitReadings.Cable(10, 1, OptionalDouble.empty()).dropV(10)).isBetween(3.44, 3.46);
         assertThat(new CircuitReadings.Cable(10, 1, OptionalDouble.of(70)).dropV(10)).isBetween(4.1, 4.15);
     }
+
+    @Test
+    void aBrownReceptacleStaysUnpluggedAndEarthIsAnElectriciansLine() {
+        CircuitReadings read = new CircuitReadings(230, 16, List.of(load("supply", 500, true, OptionalDouble.empty())), OptionalDouble.empty(), OptionalDouble.empty(), Optional.empty(),
+                OptionalDouble.empty(), Optional.of(true), Optional.of(false), Optional.of("TN, 0.3 ohm"));
+        Outcome<CircuitFinding> outcome = procedure.evaluate(read);
+        assertThat(outcome.verdict()).isEqualTo(Verdict.FAIL);
+        assertThat(said(outcome, 0)).isEqualTo("Leave it unplugged: have a licensed electrician replace the receptacle.");
+        assertThat(procedure.evidence(outcome.finding())).anySatisfy(evidence -> assertThat(evidence.figure().in(UnitChoice.METRIC)).isEqualTo("tested, TN, 0.3 ohm"));
+        assertThat(procedure.evidence(on(16, Optional.empty(), List.of(load("supply", 500, true, OptionalDouble.empty()))).finding()))
+                .anySatisfy(evidence -> assertThat(evidence.figure().in(UnitChoice.METRIC)).isEqualTo("not on record"));
+    }
 }

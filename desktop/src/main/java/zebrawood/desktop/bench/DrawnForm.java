@@ -23,7 +23,10 @@ public final class DrawnForm extends Pane {
     private static final double NARROW = 76;
     private static final double EDGE = 24;
     private static final double ROW = 38;
+    private static final double LOWEST = 420;
+    private static final double LOWEST_DRAWING = 170;
     private static final int LINE = 3;
+    private static final int MANY = 12;
     private static final double ROW_HEAD = 20;
     private static final double MESSAGE = 18;
 
@@ -73,7 +76,6 @@ public final class DrawnForm extends Pane {
         Words.set(this.caption, caption);
         message.setId("message");
         getChildren().addAll(heading, this.caption, drawing, message);
-        setMinHeight(420);
     }
 
     /** Cells that hold few digits, so that many of them find place beside each other. */
@@ -113,6 +115,11 @@ public final class DrawnForm extends Pane {
         ReadingField field = amount(name, title, quantity);
         field.field().setPromptText(usual);
         return field;
+    }
+
+    /** A field for words, after those that are there. */
+    public ReadingField text(String name, String title) {
+        return amount(name, title, Quantity.PLAIN);
     }
 
     /** A field for a longer text, which takes what is left of its line. */
@@ -244,12 +251,19 @@ public final class DrawnForm extends Pane {
         return needed.stream().filter(field -> place.draft().text(field.name()).isBlank()).findFirst().orElse(fields.get(0)).title();
     }
 
+    /** Never so low that rows cover the drawing: then the page scrolls. */
+    @Override
+    protected double computeMinHeight(double width) {
+        long shown = rows.stream().filter(row -> row.fields().get(0).isVisible()).count();
+        return rows.isEmpty() ? LOWEST : Math.max(LOWEST, 60 + LOWEST_DRAWING + 2 * CELL + ROW_HEAD + MESSAGE + ROW * shown + 14);
+    }
+
     @Override
     protected void layoutChildren() {
         double width = getWidth();
         heading.resizeRelocate(EDGE, 12, width - 2 * EDGE, 24);
         caption.resizeRelocate(EDGE, 36, width - 2 * EDGE, 18);
-        double narrowest = narrow ? NARROW : this.rows.isEmpty() ? NARROWEST : NARROWEST_OVER_ROWS;
+        double narrowest = narrow ? NARROW : this.rows.isEmpty() && cells.size() <= MANY ? NARROWEST : NARROWEST_OVER_ROWS;
         boolean line = cells.stream().anyMatch(Cell::wide);
         int most = (int) Math.max(2, Math.floor((width - 2 * EDGE + 12) / (narrowest + 12)));
         int count = line ? cells.size() + LINE - 1 : cells.size();

@@ -112,6 +112,8 @@ public final class DemoShop {
         wren.circuit(DAYS - 2, LocalTime.of(7, 30), "GA", 1000, 780, 18);
         wren.extraction(DAYS - 2, LocalTime.of(7, 45), "GA", 360, 125, 4.2);
         wren.extraction(96, LocalTime.of(7, 45), "LO", 360, 125, 4.2);
+        wren.air(DAYS - 2, LocalTime.of(8, 5), "LO", "4", "24");
+        wren.air(96, LocalTime.of(8, 5), "LO", "4", "21");
         wren.gate(DAYS, MORNING, "RV", 20);
         wren.settings(DAYS - 1, text("wren"));
         wren.water(DAYS - 1, LocalTime.of(8, 0), "RV", WREN);
@@ -167,6 +169,7 @@ public final class DemoShop {
         dunlin.access(4, LocalTime.of(9, 20), "GA", false, "clean room door", 900, 620, 460);
         dunlin.circuit(3, LocalTime.of(9, 30), "GA", 620, 0, 14);
         dunlin.extraction(3, LocalTime.of(9, 40), "GA", 300, 125, 6);
+        dunlin.air(3, LocalTime.of(9, 50), "LO", "3", "20");
         dunlin.setpoint(3, LocalTime.of(9, 20), "LO", DUNLIN);
         dunlin.gate(1, LocalTime.of(10, 12), "LO", 3);
         dunlin.point(4, LocalTime.of(9, 5), "GA", "Earth of the new outlet to be tested", "TN, licensed electrician", 4);
@@ -180,6 +183,7 @@ public final class DemoShop {
         kestrel.access(DAYS - 12 - 2, LocalTime.of(7, 15), "GA", true, "bench room door", 1050, 520, 350);
         kestrel.circuit(DAYS - 12 - 2, LocalTime.of(7, 30), "GA", 260, 0, 22);
         kestrel.extraction(210, LocalTime.of(7, 45), "GA", 240, 125, 5);
+        kestrel.air(60, LocalTime.of(8, 5), "RV", "3", "18");
         kestrel.gate(DAYS - 12, MORNING, "RV", 20);
         kestrel.settings(DAYS - 13, text("kestrel"));
         everyFew(kestrel, DAYS - 19, 4, 8, day -> kestrel.climate(day, 0, 0));

@@ -21,6 +21,8 @@ import java.util.random.RandomGenerator;
 import java.util.stream.Stream;
 import zebrawood.core.access.AccessReadings;
 import zebrawood.core.access.SiteAccess;
+import zebrawood.core.air.AirAssist;
+import zebrawood.core.air.AirReadings;
 import zebrawood.core.controller.ControllerSettings;
 import zebrawood.core.controller.SettingsReadings;
 import zebrawood.core.coolant.CoolantHeat;
@@ -232,6 +234,15 @@ final class Life {
                             Map.entry("filters[0].ratedDropPa", "90"), Map.entry("fanCurve", "0 640; 200 590; 400 455; 600 180; 690 0")),
                     Optional.empty());
         });
+    }
+
+    /** Its air assist: a pump, switched by the job software. */
+    void air(int daysAgo, LocalTime at, String by, String engraving, String cutting) {
+        plan(daysAgo, at, by, () -> measure(new AirAssist(),
+                new AirReadings(AirReadings.Source.PUMP, Optional.empty(), true, Optional.of(true), "M8", "M9", true, true,
+                        new AirReadings.Flow(OptionalDouble.of(Double.parseDouble(engraving)), Optional.empty()),
+                        new AirReadings.Flow(OptionalDouble.of(Double.parseDouble(cutting)), Optional.empty()), OptionalDouble.empty(), OptionalDouble.empty()),
+                Map.of("onCommand", "M8", "offCommand", "M9", "engraving.readLMin", engraving, "cutting.readLMin", cutting), Optional.empty()));
     }
 
     /** The circuit that it hangs on, with a chiller where there is one. */

@@ -30,8 +30,12 @@ public final class CircuitBench implements Bench<CircuitReadings, CircuitFinding
     private static final String LENGTH = "cable.lengthM";
     private static final String SECTION = "cable.sectionMm2";
     private static final String WARM = "cable.temperatureC";
+    private static final String INLET = "inletSound";
+    private static final String RECEPTACLE = "receptacleSound";
+    private static final String EARTH = "earthTestedBy";
+    private static final String YES = "yes";
     private static final String LOADS = "loads";
-    private static final int MOST_LOADS = 6;
+    private static final int MOST_LOADS = 12;
     private static final int HOURS = 3;
     private static final double MM_PER_M = 1000;
 
@@ -47,6 +51,9 @@ public final class CircuitBench implements Bench<CircuitReadings, CircuitFinding
         form.amount(LENGTH, "cable, one way", Quantity.LENGTH, "not known");
         form.amount(SECTION, "its section", Quantity.SECTION);
         form.amount(WARM, "its copper is at", Quantity.TEMPERATURE, Amount.celsius(20, 0).number(place.desk().units().get()));
+        form.choice(INLET, "inlet", looked());
+        form.choice(RECEPTACLE, "receptacle", looked());
+        form.text(EARTH, "earth tested by");
         form.rows(LOADS, MOST_LOADS, List.of(
                 Column.of("name", "plugged in", Quantity.PLAIN),
                 Column.of("ratedW", "takes, W", Quantity.POWER),
@@ -54,6 +61,10 @@ public final class CircuitBench implements Bench<CircuitReadings, CircuitFinding
                 new Column("continuous", "runs", Quantity.PLAIN, List.of(new ChoiceField.Choice("", "for hours"), new ChoiceField.Choice("short", "now and then"))),
                 Column.of("ratedV", "made for, V", Quantity.VOLTAGE)));
         needed = List.of(supply, breaker);
+    }
+
+    private static List<ChoiceField.Choice> looked() {
+        return List.of(new ChoiceField.Choice("", "not seen"), new ChoiceField.Choice(YES, "sound"), new ChoiceField.Choice("no", "not sound"));
     }
 
     private static String field(int row, String name) {
@@ -72,6 +83,12 @@ public final class CircuitBench implements Bench<CircuitReadings, CircuitFinding
         sheet.amount(LENGTH, Quantity.LENGTH).ifPresent(mm -> sheet.number(LENGTH, mm / MM_PER_M));
         sheet.amount(SECTION, Quantity.SECTION);
         sheet.amount(WARM, Quantity.TEMPERATURE);
+        for (String field : List.of(INLET, RECEPTACLE)) {
+            if (!place.draft().text(field).isEmpty()) {
+                sheet.truth(field, place.draft().text(field).equals(YES));
+            }
+        }
+        sheet.words(EARTH);
         int given = 0;
         for (int row : form.filledRows()) {
             sheet.words(field(row, "name"), field(given, "name"));
@@ -116,6 +133,11 @@ public final class CircuitBench implements Bench<CircuitReadings, CircuitFinding
             Draft.retype(texts, SECTION, asTyped, OptionalDouble.of(cable.sectionMm2()), Quantity.SECTION);
             Draft.retype(texts, WARM, asTyped, cable.temperatureC(), Quantity.TEMPERATURE);
         });
+        if (whole) {
+            readings.inletSound().ifPresent(sound -> texts.put(INLET, new Draft.Text(sound ? YES : "no", UnitChoice.METRIC)));
+            readings.receptacleSound().ifPresent(sound -> texts.put(RECEPTACLE, new Draft.Text(sound ? YES : "no", UnitChoice.METRIC)));
+        }
+        readings.earthTestedBy().ifPresent(who -> texts.put(EARTH, new Draft.Text(who, UnitChoice.METRIC)));
         for (int i = 0; i < Math.min(MOST_LOADS, readings.loads().size()); i++) {
             CircuitReadings.Load load = readings.loads().get(i);
             texts.put(field(i, "name"), new Draft.Text(load.name(), UnitChoice.METRIC));

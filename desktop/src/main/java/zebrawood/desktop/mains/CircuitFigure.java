@@ -41,12 +41,20 @@ public final class CircuitFigure implements Exhibit<CircuitReadings, CircuitFind
             rows.add(Exhibit.row("cable, one way", asTyped.get("cable.lengthM"), Amount.mm(cable.lengthM() * 1000, 0), units));
             rows.add(Exhibit.row("its section", asTyped.get("cable.sectionMm2"), new Amount(Quantity.SECTION, cable.sectionMm2(), 1), units));
         });
+        readings.inletSound().ifPresent(sound -> rows.add(looked("inlet", sound)));
+        readings.receptacleSound().ifPresent(sound -> rows.add(looked("receptacle", sound)));
+        readings.earthTestedBy().ifPresent(who -> rows.add(List.of("earth tested by", who, who)));
         for (int i = 0; i < readings.loads().size(); i++) {
             CircuitReadings.Load load = readings.loads().get(i);
             rows.add(Exhibit.row(load.name() + (load.continuous().orElse(true) ? ", for hours" : ""), asTyped.get("loads[" + i + "].ratedW"),
                     new Amount(Quantity.POWER, load.ratedW(), 0), units));
         }
         return new Table(List.of("reading", "as typed", "understood"), rows, 1);
+    }
+
+    private static List<String> looked(String what, boolean sound) {
+        String words = sound ? "sound" : "not sound";
+        return List.of(what, words, words);
     }
 
     private static Amount amperes(double amperes) {

@@ -119,8 +119,8 @@ public final class ClimateBench implements Bench<ClimateReadings, ClimateFinding
     private void year(Logged of) {
         view.show(true);
         ClimateYear year = of.read().year();
-        String head = String.format(Locale.ROOT, "In %,.0f hours the air was %,.0f outside the machine's window", year.hours(), year.hoursOutside()).replace(',', ' ')
-                + year.hoursCondensing().map(hours -> String.format(Locale.ROOT, "; in %,.0f the water was below its dew point", hours).replace(',', ' ')).orElse("");
+        String head = String.format(Locale.ROOT, "%,.0f of %,.0f hours outside the machine's window", year.hoursOutside(), year.hours()).replace(',', ' ')
+                + year.hoursCondensing().map(hours -> String.format(Locale.ROOT, "; water condenses in %,.0f", hours).replace(',', ' ')).orElse("");
         Words.set(view.heading, head);
         chart.show(YearFigure.of(year), head + ", drawn as a map of day against hour");
         view.worst(of);

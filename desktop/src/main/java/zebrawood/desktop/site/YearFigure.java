@@ -69,7 +69,8 @@ public final class YearFigure {
             double wide = (right - LEFT) / columns;
             for (State state : new State[] {State.INSIDE, State.OUTSIDE, State.CONDENSING}) {
                 for (int column = 0; column < columns; column++) {
-                    column(map[column], state, LEFT + column * wide, wide);
+                    double from = Math.rint(LEFT + column * wide);
+                    column(map[column], state, from, Math.max(1, Math.rint(LEFT + (column + 1) * wide) - from));
                 }
             }
             axes();

@@ -49,7 +49,7 @@ class ClimateLogTest {
             drop(seat, wrong);
             seat.until("what lacks its head is refused in words", () -> seat.says("No line of wrong.csv names a column"));
             drop(seat, file);
-            seat.until("the hours are told", () -> seat.says("In 239 hours the air was 1 outside the machine's window"));
+            seat.until("the hours are told", () -> seat.says("1 of 239 hours outside the machine's window"));
             assertThat(seat.words("worst-hours")).contains("5 Mar 2031 04:00", "31.5 °C", "40 %");
             assertThat(seat.words("copy-lines")).startsWith("1 line could not be read, the first is line 9");
             seat.focus("take-worst").press(KeyCode.SPACE);

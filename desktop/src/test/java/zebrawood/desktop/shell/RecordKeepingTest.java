@@ -70,7 +70,7 @@ class RecordKeepingTest {
         seat.press(KeyCode.CONTROL, KeyCode.E);
         seat.until("one can say what happened", () -> seat.focused("event-moved"));
         seat.press(KeyCode.DIGIT1);
-        seat.until("what follows is said before", () -> seat.says("The first light gate shuts: all 8 bars are to be lifted again.")
+        seat.until("what follows is said before", () -> seat.says("The first light gate shuts: all 9 bars are to be lifted again.")
                 && seat.says("Climate is to be done again.") && seat.says("Ramp line is shut until then."));
         assertThat(seat.desk.machine(id(seat, "Kestrel")).orElseThrow().gate().isOpen()).as("nothing is recorded yet").isTrue();
         seat.type("to the loft").enter().enter();

@@ -1,0 +1,148 @@
+package zebrawood.core.air;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import zebrawood.core.machine.Plate;
+import zebrawood.core.procedure.Card;
+import zebrawood.core.procedure.Change;
+import zebrawood.core.procedure.Evidence;
+import zebrawood.core.procedure.Hazard;
+import zebrawood.core.procedure.Help;
+import zebrawood.core.procedure.Instruction;
+import zebrawood.core.procedure.Outcome;
+import zebrawood.core.procedure.Phase;
+import zebrawood.core.procedure.Procedure;
+import zebrawood.core.procedure.Verdict;
+import zebrawood.core.units.Amount;
+import zebrawood.core.units.Quantity;
+import zebrawood.core.units.Said;
+
+/** Whether the air comes and goes on its commands, little enough to engrave and strong enough to cut what can flame. */
+public final class AirAssist implements Procedure<AirReadings, AirFinding> {
+
+    private static final double ENGRAVING_L_MIN = 2;
+    private static final double CUTTING_L_MIN = 15;
+
+    private static final Card CARD = new Card(
+            "air-assist",
+            1,
+            "Air assist",
+            Phase.PLACE,
+            false,
+            Set.of(Change.PART_FITTED, Change.KNOCKED),
+            List.of(Hazard.FIRE, Hazard.MOVING_AXES),
+            10,
+            180,
+            new Help(
+                    List.of("Pump or compressor, its filter, valve, hose and nozzle, from end to end.",
+                            "The commands with which the job software switches the air.",
+                            "A flow meter at the nozzle, or the back of a hand, beam off."),
+                    List.of(
+                            "Send the command from the job software, not from the switch on the pump.",
+                            "A compressor without a filter blows oil on the lens.",
+                            "Little air for engraving keeps smoke off the lens; much air for cutting blows the flame out."),
+                    "Without air a cut flames, smoke burns into the lens, and the fire is where nobody looks.",
+                    List.of("What blows out a flame depends on the material: stay with it, whatever the air does.")));
+
+    @Override
+    public Card card() {
+        return CARD;
+    }
+
+    @Override
+    public Class<AirReadings> readingsType() {
+        return AirReadings.class;
+    }
+
+    @Override
+    public Class<AirFinding> findingType() {
+        return AirFinding.class;
+    }
+
+    @Override
+    public boolean appliesTo(Plate plate) {
+        return plate.family().hasAirAssist();
+    }
+
+    @Override
+    public Outcome<AirFinding> evaluate(AirReadings read) {
+        AirFinding.Tolerances least = new AirFinding.Tolerances(read.leastEngravingLMin().orElse(ENGRAVING_L_MIN), read.leastCuttingLMin().orElse(CUTTING_L_MIN));
+        List<String> unsound = new ArrayList<>();
+        if (read.source() == AirReadings.Source.COMPRESSOR && !read.filterFitted().orElse(false)) {
+            unsound.add("filter");
+        }
+        if (!read.valveSound().orElse(true)) {
+            unsound.add("valve");
+        }
+        if (!read.hoseSound()) {
+            unsound.add("hose");
+        }
+        AirFinding finding = new AirFinding(unsound, read.seenOn(), read.seenOff(),
+                read.engraving().reaches(least.engravingLMin(), AirReadings.Felt.LIGHT), read.cutting().reaches(least.cuttingLMin(), AirReadings.Felt.STRONG),
+                read.engraving(), read.cutting(), read.source(), least);
+        List<Instruction> instructions = instructions(read, finding);
+        boolean fails = !finding.obeysOn() || !finding.obeysOff();
+        Verdict verdict = fails ? Verdict.FAIL : instructions.isEmpty() ? Verdict.PASS : Verdict.ADJUST;
+        if (instructions.isEmpty()) {
+            instructions.add(Instruction.of("air", Said.of("The air does what it is told.")).byHand(Said.of("Stay with every cut all the same.")));
+        }
+        return new Outcome<>(finding, verdict, instructions);
+    }
+
+    private static List<Instruction> instructions(AirReadings read, AirFinding finding) {
+        List<Instruction> instructions = new ArrayList<>();
+        if (!finding.obeysOn() || !finding.obeysOff()) {
+            String which = finding.obeysOn() ? "off" : "on";
+            instructions.add(Instruction.of("command", Said.of("Find the command that switches the air " + which + ", before anything is cut."))
+                    .byHand(Said.of(which.equals("on") ? "Nothing came when the job software sent what it should. Look at its settings, at the relay, at the plug."
+                            : "It went on blowing when the job software sent what should stop it. Look at its settings and at the relay.")));
+        }
+        if (finding.unsound().contains("filter")) {
+            instructions.add(Instruction.of("filter", Said.of("Fit a filter behind the compressor.")).byHand(Said.of("It blows oil and water on the lens.")));
+        }
+        if (finding.unsound().contains("valve")) {
+            instructions.add(Instruction.of("valve", Said.of("Replace the valve, or free it.")));
+        }
+        if (finding.unsound().contains("hose")) {
+            instructions.add(Instruction.of("hose", Said.of("Replace the hose, or make its joints tight.")));
+        }
+        if (!finding.cuts()) {
+            instructions.add(Instruction.of("flow", Said.of("Give more air for cutting: {0} at the nozzle.", flow(finding.tolerances().cuttingLMin())))
+                    .byHand(Said.of("Less does not blow a flame out. Open the valve, look for a leak, a kink, a clogged filter.")));
+        }
+        if (!finding.engraves()) {
+            instructions.add(Instruction.of("flow", Said.of("Give a little air for engraving: {0} at the nozzle.", flow(finding.tolerances().engravingLMin())))
+                    .byHand(Said.of("It keeps smoke off the lens.")));
+        }
+        return instructions;
+    }
+
+    private static Amount flow(double lMin) {
+        return new Amount(Quantity.FLOW, lMin, 0);
+    }
+
+    /** As it was read, else as it felt. */
+    static Said said(AirReadings.Flow flow) {
+        return flow.readLMin().isPresent() ? Said.of("{0}", flow(flow.readLMin().getAsDouble())) : Said.of("felt " + flow.felt().orElseThrow().name().toLowerCase(Locale.ROOT));
+    }
+
+    @Override
+    public Said keyFigure(AirFinding finding) {
+        return said(finding.cutting());
+    }
+
+    @Override
+    public List<Evidence> evidence(AirFinding finding) {
+        return List.of(
+                new Evidence("cutting", said(finding.cutting())),
+                new Evidence("engraving", said(finding.engraving())),
+                new Evidence("on command", Said.of((finding.obeysOn() ? "comes" : "does not come") + ", " + (finding.obeysOff() ? "goes" : "does not go"))));
+    }
+
+    @Override
+    public Said judgedBy(AirFinding finding) {
+        return Said.of("{0} for engraving, {1} for cutting, on and off seen", flow(finding.tolerances().engravingLMin()), flow(finding.tolerances().cuttingLMin()));
+    }
+}
