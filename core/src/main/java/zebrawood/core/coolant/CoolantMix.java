@@ -2,10 +2,13 @@ package zebrawood.core.coolant;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Card;
 import zebrawood.core.procedure.Change;
@@ -23,6 +26,9 @@ import zebrawood.core.units.Said;
 
 /** How much water and how much glycol, and how much of it before the pump has run. */
 public final class CoolantMix implements Procedure<MixReadings, MixFinding> {
+
+    /** For how long one watches for drops, min. */
+    public static final int LEAK_MIN = 15;
 
     private static final double MARGIN_C = 3;
 
@@ -84,8 +90,49 @@ public final class CoolantMix implements Procedure<MixReadings, MixFinding> {
                 enough ? OptionalDouble.of(read.glycol().freezingPointC(share.getAsInt())) : OptionalDouble.empty(),
                 first,
                 first.isPresent() ? OptionalDouble.of(volume - first.getAsDouble()) : OptionalDouble.empty(),
-                read.glycol(), volume, needed, new MixFinding.Tolerances(margin));
-        return new Outcome<>(finding, frost || !enough ? Verdict.FAIL : Verdict.PASS, instructions(finding, frost));
+                read.glycol(), volume, needed,
+                read.water(), clear(read.bubbles()), clear(read.leak()), read.additive().map(CoolantMix::otherSchool),
+                new MixFinding.Tolerances(margin));
+        List<Instruction> seen = seen(read);
+        boolean leaks = read.leak().filter(watched -> !watched.clear()).isPresent();
+        List<Instruction> instructions = Stream.concat(seen.stream(), instructions(finding, frost).stream()).toList();
+        Verdict verdict = frost || !enough || leaks ? Verdict.FAIL : seen.isEmpty() ? Verdict.PASS : Verdict.ADJUST;
+        return new Outcome<>(finding, verdict, instructions);
+    }
+
+    private static OptionalDouble clear(Optional<MixReadings.Watched> watched) {
+        return watched.filter(MixReadings.Watched::clear).map(seen -> OptionalDouble.of(seen.minutes())).orElse(OptionalDouble.empty());
+    }
+
+    /** What was seen and is not well: drops first. */
+    private static List<Instruction> seen(MixReadings read) {
+        List<Instruction> seen = new ArrayList<>();
+        read.leak().ifPresent(leak -> {
+            if (!leak.clear()) {
+                seen.add(Instruction.of("leak", Said.of("Mains off: dry it and make the joint tight."))
+                        .byHand(Said.of("Nothing is switched on where water came near it before it is dry, and a licensed person has looked at what got wet.")));
+            } else if (leak.minutes() < LEAK_MIN) {
+                seen.add(Instruction.of("leak", Said.of("Watch on for drops: {0} are too short.", minutes(leak.minutes()))).byHand(Said.of("A joint that weeps shows it within {0}.", minutes(LEAK_MIN))));
+            }
+        });
+        read.bubbles().filter(bubbles -> !bubbles.clear()).ifPresent(bubbles -> seen.add(
+                Instruction.of("bubbles", Said.of("Let the pump run on until no bubble is left.")).byHand(Said.of("Tilt the source a little and tap the hoses, mains off the high voltage."))));
+        read.water().filter(MixReadings.Water.TAP::equals).ifPresent(tap -> seen.add(
+                Instruction.of("water", Said.of("Drain the tap water and fill with distilled or deionised water.")).byHand(Said.of("It conducts, leaves lime in the source and grows things."))));
+        return seen;
+    }
+
+    private static Amount minutes(double minutes) {
+        return new Amount(Quantity.MINUTES, Math.floor(minutes), 0);
+    }
+
+    /** What is said for doing it another way. */
+    private static String otherSchool(MixReadings.Additive additive) {
+        return switch (additive) {
+            case PURE -> "Others add a drop of surfactant, which lets bubbles go sooner, or a biocide against growth. Both conduct a little: only where the source's maker allows it.";
+            case SURFACTANT -> "Others keep the water pure and let bubbles go by tilting and waiting: nothing foams, nothing conducts, and it is changed more often.";
+            case BIOCIDE -> "Others keep the water pure, dark and cool, and change it every few months: what is not added neither conducts nor stains.";
+        };
     }
 
     /** The smallest whole percent that does not freeze there. */
@@ -136,6 +183,9 @@ public final class CoolantMix implements Procedure<MixReadings, MixFinding> {
         finding.glycolMl().ifPresent(ml -> evidence.add(new Evidence("glycol", Said.of("{0}", millilitres(ml)))));
         finding.waterMl().ifPresent(ml -> evidence.add(new Evidence("water", Said.of("{0}", millilitres(ml)))));
         finding.firstFillMl().ifPresent(ml -> evidence.add(new Evidence("first", Said.of("{0}", millilitres(ml)))));
+        finding.water().ifPresent(water -> evidence.add(new Evidence("which water", Said.of(water == MixReadings.Water.MAKERS ? "the maker's" : water.name().toLowerCase(Locale.ROOT)))));
+        finding.bubblesMin().ifPresent(min -> evidence.add(new Evidence("no bubble", Said.of("after {0}", minutes(min)))));
+        finding.leakMin().ifPresent(min -> evidence.add(new Evidence("no drop", Said.of("in {0}", minutes(min)))));
         finding.topUpMl().ifPresent(ml -> evidence.add(new Evidence("after the pump has run", Said.of("{0}", millilitres(ml)))));
         return evidence;
     }

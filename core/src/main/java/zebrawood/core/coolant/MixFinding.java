@@ -1,5 +1,6 @@
 package zebrawood.core.coolant;
 
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 
@@ -15,6 +16,10 @@ import java.util.OptionalInt;
  * @param glycol which one
  * @param circuitVolumeMl all of it, ml
  * @param neededC down to where it must not freeze, °C
+ * @param water which water, where that was said
+ * @param bubblesMin how long bubbles were watched, min, where no bubble was left
+ * @param leakMin how long it was watched for drops, min, where none came
+ * @param otherSchool what is said for doing it another way, where the additive was said
  * @param tolerances what it was judged by
  */
 public record MixFinding(
@@ -27,6 +32,10 @@ public record MixFinding(
         Glycol glycol,
         double circuitVolumeMl,
         double neededC,
+        Optional<MixReadings.Water> water,
+        OptionalDouble bubblesMin,
+        OptionalDouble leakMin,
+        Optional<String> otherSchool,
         Tolerances tolerances) {
 
     /** Kept below the coldest that the room may get, °C. */

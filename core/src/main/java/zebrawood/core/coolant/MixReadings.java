@@ -13,6 +13,10 @@ import zebrawood.core.reading.Checks;
  * @param lowestAmbientC the coldest that the room may get, °C, -60..150
  * @param marginC kept below that, °C, 0 or more; 3 where absent
  * @param glycol what keeps it from freezing
+ * @param water which water, where that was said
+ * @param additive what else is in it, where that was said
+ * @param bubbles how long the pump ran alone, and whether no bubble was left, where that was watched
+ * @param leak how long it stood filled, and whether no drop came, where that was watched
  */
 public record MixReadings(
         double circuitVolumeMl,
@@ -20,7 +24,39 @@ public record MixReadings(
         Optional<Hose> hose,
         double lowestAmbientC,
         OptionalDouble marginC,
-        Glycol glycol) {
+        Glycol glycol,
+        Optional<Water> water,
+        Optional<Additive> additive,
+        Optional<Watched> bubbles,
+        Optional<Watched> leak) {
+
+    /** Which water. */
+    public enum Water {
+        DISTILLED,
+        DEIONISED,
+        /** mixed by the maker of the source, used as it comes */
+        MAKERS,
+        TAP
+    }
+
+    /** What is in it beside glycol. */
+    public enum Additive {
+        PURE,
+        SURFACTANT,
+        BIOCIDE
+    }
+
+    /** Something watched: for how long, min, at least 0, and whether all was well. */
+    public record Watched(double minutes, boolean clear) {
+        public Watched {
+            new Checks().atLeast("minutes", minutes, 0).done();
+        }
+    }
+
+    /** Water and its filling not spoken of. */
+    public MixReadings(double circuitVolumeMl, OptionalDouble firstFillMl, Optional<Hose> hose, double lowestAmbientC, OptionalDouble marginC, Glycol glycol) {
+        this(circuitVolumeMl, firstFillMl, hose, lowestAmbientC, marginC, glycol, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+    }
 
     /** The hoses that the pump fills: bore, mm, and length, m, both above 0. */
     public record Hose(double boreMm, double lengthM) {

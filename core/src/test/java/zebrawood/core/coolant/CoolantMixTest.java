@@ -51,4 +51,22 @@ class CoolantMixTest {
         assertThat(tooCold.verdict()).isEqualTo(Verdict.FAIL);
         assertThat(tooCold.finding().glycolMl()).isEmpty();
     }
+
+    private Outcome<MixFinding> seen(MixReadings.Water water, MixReadings.Watched bubbles, MixReadings.Watched leak) {
+        return procedure.evaluate(new MixReadings(6200, OptionalDouble.empty(), Optional.empty(), 10, OptionalDouble.empty(), Glycol.NONE, Optional.of(water),
+                Optional.of(MixReadings.Additive.PURE), Optional.of(bubbles), Optional.of(leak)));
+    }
+
+    @Test
+    void dropsStopEverythingAndBubblesTapWaterAndHasteAreToBePutRight() {
+        MixReadings.Watched well = new MixReadings.Watched(15, true);
+        MixReadings.Watched badly = new MixReadings.Watched(3, false);
+        assertThat(seen(MixReadings.Water.DISTILLED, well, well).verdict()).isEqualTo(Verdict.PASS);
+        assertThat(seen(MixReadings.Water.DISTILLED, well, badly).verdict()).isEqualTo(Verdict.FAIL);
+        assertThat(seen(MixReadings.Water.DISTILLED, well, badly).instructions().get(0).action().in(UnitChoice.METRIC)).isEqualTo("Mains off: dry it and make the joint tight.");
+        assertThat(seen(MixReadings.Water.DISTILLED, badly, well).verdict()).isEqualTo(Verdict.ADJUST);
+        assertThat(seen(MixReadings.Water.TAP, well, well).verdict()).isEqualTo(Verdict.ADJUST);
+        assertThat(seen(MixReadings.Water.DISTILLED, well, new MixReadings.Watched(14.9, true)).verdict()).as("a joint that weeps takes its time").isEqualTo(Verdict.ADJUST);
+        assertThat(seen(MixReadings.Water.DISTILLED, well, well).finding().otherSchool().orElseThrow()).startsWith("Others add");
+    }
 }

@@ -43,6 +43,7 @@ public final class DrawnForm extends Pane {
     private List<Label> heads = List.of();
     private boolean narrow;
 
+    private final List<TimedStep> steps = new ArrayList<>();
     private final List<Pin> pins = new ArrayList<>();
 
     private record Cell(Label label, Node field, boolean wide) {}
@@ -135,13 +136,19 @@ public final class DrawnForm extends Pane {
     public ChoiceField choice(String name, String title, List<ChoiceField.Choice> offered) {
         ChoiceField choice = new ChoiceField(name, title, offered);
         choice.tie(place.draft());
-        if (narrow) {
-            choice.getStyleClass().add("tight");
-        }
+        choice.getStyleClass().add("tight");
         choices.add(choice);
         add(title, choice);
         enterGoesOn(choice);
         return choice;
+    }
+
+    /** Something to be watched for some minutes, and beside it what was seen. */
+    public void timed(String name, String title, int minutes, List<ChoiceField.Choice> seen) {
+        TimedStep step = new TimedStep(name, title, minutes, place);
+        steps.add(step);
+        add(title, step);
+        step.answeredBy(choice(name, "then", seen));
     }
 
     /** Enter on a choice goes on to what comes after it, as it does on a field. */
@@ -225,6 +232,7 @@ public final class DrawnForm extends Pane {
         Words.set(heading, head);
         drawing.show(figure, inWords);
         choices.forEach(choice -> choice.setDisable(!now.measuring()));
+        steps.forEach(step -> step.setDisable(!now.measuring()));
         if (!rows.isEmpty()) {
             message.setText(Stream.concat(rows.stream().flatMap(row -> row.fields().stream()), pins.stream().map(Pin::node))
                     .filter(field -> field instanceof ReadingField amount && now.sheet().problems().containsKey(amount.name()))
@@ -280,7 +288,7 @@ public final class DrawnForm extends Pane {
             double wide = cells.get(i).wide() ? (columns - i % columns) * each - 12 : each - 12;
             cells.get(i).label().resizeRelocate(x, y, wide, 18);
             Node field = cells.get(i).field();
-            field.resizeRelocate(x, y + 19, wide, field instanceof ChoiceField ? 34 : field.prefHeight(each - 12));
+            field.resizeRelocate(x, y + 19, wide, field instanceof ChoiceField || field instanceof TimedStep ? 34 : field.prefHeight(each - 12));
         }
         layoutRows(top + rows * CELL, width - 2 * EDGE);
         for (Pin pin : pins) {

@@ -2,11 +2,12 @@ package zebrawood.desktop.coolant;
 
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.scene.Node;
-import zebrawood.core.coolant.Glycol;
+import zebrawood.core.coolant.CoolantMix;
 import zebrawood.core.coolant.MixFinding;
 import zebrawood.core.coolant.MixReadings;
 import zebrawood.core.procedure.Outcome;
@@ -16,11 +17,13 @@ import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.bench.Bench;
 import zebrawood.desktop.bench.BenchPlace;
 import zebrawood.desktop.bench.ChoiceField;
+import zebrawood.desktop.bench.ChoiceField.Choice;
 import zebrawood.desktop.bench.Draft;
 import zebrawood.desktop.bench.DrawnForm;
 import zebrawood.desktop.bench.ReadingField;
 import zebrawood.desktop.bench.Sheet;
 import zebrawood.desktop.bench.Showing;
+import zebrawood.desktop.bench.Slip;
 
 /** What the circuit holds and how cold it may get; the reservoir is drawn with its levels before and after the pump has run. */
 public final class MixBench implements Bench<MixReadings, MixFinding> {
@@ -32,6 +35,11 @@ public final class MixBench implements Bench<MixReadings, MixFinding> {
     private static final String COLDEST = "lowestAmbientC";
     private static final String MARGIN = "marginC";
     private static final String GLYCOL = "glycol";
+    private static final String WATER = "water";
+    private static final String ADDITIVE = "additive";
+    private static final String BUBBLES = "bubbles";
+    private static final String LEAK = "leak";
+    private static final String CLEAR = "clear";
     private static final double MM_PER_M = 1000;
 
     private final BenchPlace place;
@@ -45,11 +53,16 @@ public final class MixBench implements Bench<MixReadings, MixFinding> {
         UnitChoice units = place.desk().units().get();
         form = new DrawnForm(place, "an estimate from handbook values: the maker's manual says what may go in");
         volume = form.amount(VOLUME, "circuit holds", Quantity.MEASURE);
-        coldest = form.amount(COLDEST, "coldest the room gets", Quantity.TEMPERATURE);
+        coldest = form.amount(COLDEST, "coldest in the room", Quantity.TEMPERATURE);
         glycol = form.choice(GLYCOL, "against freezing", HeatBench.choices());
         form.amount(FIRST, "first fill, measured", Quantity.MEASURE, "or the hose");
         form.amount(BORE, "hose bore", Quantity.LENGTH);
         form.amount(LENGTH, "hose length", Quantity.LENGTH);
+        form.choice(WATER, "which water", List.of(new Choice("", "not said"), new Choice("distilled", "distilled"), new Choice("deionised", "deionised"),
+                new Choice("makers", "the maker's"), new Choice("tap", "tap water")));
+        form.choice(ADDITIVE, "in it besides", List.of(new Choice("", "not said"), new Choice("pure", "nothing"), new Choice("surfactant", "surfactant"), new Choice("biocide", "biocide")));
+        form.timed(BUBBLES, "pump alone", CoolantMix.LEAK_MIN, List.of(new Choice("", "not yet"), new Choice(CLEAR, "none left"), new Choice("not", "bubbles on")));
+        form.timed(LEAK, "look for drops", CoolantMix.LEAK_MIN, List.of(new Choice("", "not yet"), new Choice(CLEAR, "no drop"), new Choice("not", "it drips")));
         form.amount(MARGIN, "kept below that", Quantity.WARMTH, Amount.celsiusDifference(3, 0).number(units));
     }
 
@@ -67,6 +80,17 @@ public final class MixBench implements Bench<MixReadings, MixFinding> {
         sheet.amount(COLDEST, Quantity.TEMPERATURE);
         sheet.amount(MARGIN, Quantity.WARMTH);
         sheet.word(GLYCOL, glycol.chosen());
+        for (String field : List.of(WATER, ADDITIVE)) {
+            if (!place.draft().text(field).isEmpty()) {
+                sheet.word(field, place.draft().text(field));
+            }
+        }
+        for (String watched : List.of(BUBBLES, LEAK)) {
+            if (!place.draft().text(watched).isEmpty()) {
+                sheet.amount(watched + ".minutes", Quantity.PLAIN);
+                sheet.truth(watched + ".clear", place.draft().text(watched).equals(CLEAR));
+            }
+        }
     }
 
     @Override
@@ -103,6 +127,26 @@ public final class MixBench implements Bench<MixReadings, MixFinding> {
         });
         Draft.retype(texts, COLDEST, asTyped, OptionalDouble.of(readings.lowestAmbientC()), Quantity.TEMPERATURE);
         Draft.retype(texts, MARGIN, asTyped, readings.marginC(), Quantity.WARMTH);
+        readings.water().ifPresent(water -> put(texts, WATER, water.name().toLowerCase(Locale.ROOT)));
+        readings.additive().ifPresent(additive -> put(texts, ADDITIVE, additive.name().toLowerCase(Locale.ROOT)));
+        if (whole) {
+            readings.bubbles().ifPresent(watched -> watched(texts, BUBBLES, watched));
+            readings.leak().ifPresent(watched -> watched(texts, LEAK, watched));
+        }
         return texts;
+    }
+
+    private static void watched(Map<String, Draft.Text> texts, String name, MixReadings.Watched watched) {
+        put(texts, name, watched.clear() ? CLEAR : "not");
+        put(texts, name + ".minutes", Amount.exact(watched.minutes()));
+    }
+
+    private static void put(Map<String, Draft.Text> texts, String field, String text) {
+        texts.put(field, new Draft.Text(text, UnitChoice.METRIC));
+    }
+
+    @Override
+    public Optional<Node> otherSchool(Showing<MixReadings, MixFinding> now) {
+        return now.outcome().flatMap(outcome -> outcome.finding().otherSchool()).map(Slip::quiet);
     }
 }

@@ -6,6 +6,7 @@ import java.io.BufferedReader;
 import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -42,6 +43,15 @@ class KilledTest {
             });
             seat.until("the draft is back", () -> seat.words("widths[2]").equals("0.28"));
             assertThat(seat.words("gapAtStartMm")).isEqualTo("11 5/8mm");
+            seat.later(Duration.ofMinutes(6));
+            Seat.onScreen(() -> {
+                seat.shell().stop(id, "coolant-mix");
+                return null;
+            });
+            seat.until("the time went on", () -> seat.words("leak.watch").equals("9:00 left"));
+            seat.later(Duration.ofMinutes(8));
+            seat.focus("leak").choose("leak", "no drop");
+            seat.until("that was too short", () -> seat.words("act").replaceAll("\\p{Zs}", " ").equals("Watch on for drops: 14 min are too short."));
             assertThat(seat.desk.logbook().verify(List.of()).flaws()).isEmpty();
         }
     }

@@ -1,6 +1,7 @@
 package zebrawood.desktop.shell;
 
 import java.nio.file.Path;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.concurrent.Callable;
@@ -30,7 +31,7 @@ import zebrawood.logbook.store.Logbook;
 /** Somebody sitting before the real window, with a keyboard. */
 final class Seat implements AutoCloseable {
 
-    private static final Instant NOW = Instant.parse("2031-03-14T09:30:00Z");
+    private Instant now = Instant.parse("2031-03-14T09:30:00Z");
     private static final long PATIENCE_MS = 20_000;
 
     private final FxRobot robot = new FxRobot();
@@ -46,7 +47,7 @@ final class Seat implements AutoCloseable {
     /** The window on a logbook that may still be being opened. */
     Seat(Path folder, CompletableFuture<Logbook> opening) {
         toolkit();
-        desk = new Desk(folder, opening, Catalogue.procedures(), new Desk.Sitting(() -> NOW, ZoneId.of("UTC+1"), "test"));
+        desk = new Desk(folder, opening, Catalogue.procedures(), new Desk.Sitting(() -> now, ZoneId.of("UTC+1"), "test"));
         onScreen(() -> {
             stage = new Stage();
             window = new Window(desk, "Fernhollow Instrument Works", stage);
@@ -55,6 +56,15 @@ final class Seat implements AutoCloseable {
             return null;
         });
         until("the window is open", stage::isFocused);
+    }
+
+    /** Lets time pass. */
+    Seat later(Duration passed) {
+        onScreen(() -> {
+            now = now.plus(passed);
+            return null;
+        });
+        return this;
     }
 
     static void toolkit() {

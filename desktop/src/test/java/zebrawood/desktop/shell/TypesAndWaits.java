@@ -4,7 +4,7 @@ import java.nio.file.Path;
 import javafx.scene.control.Button;
 import zebrawood.desktop.shots.Nodes;
 
-/** A program of its own, to be killed: opens the window on a folder, types half a ramp, says so, and waits. */
+/** A program of its own, to be killed: opens the window on a folder, begins to watch for drops, types half a ramp, says so, and waits. */
 public final class TypesAndWaits {
 
     private TypesAndWaits() {}
@@ -12,6 +12,7 @@ public final class TypesAndWaits {
     public static void main(String[] arguments) throws InterruptedException {
         Seat seat = new Seat(Path.of(arguments[0]));
         String id = seat.desk.logbook().findMachine("Wren").orElseThrow().id();
+        watchForDrops(seat, id);
         Seat.onScreen(() -> {
             seat.shell().stop(id, "focus-ramp");
             return null;
@@ -27,5 +28,21 @@ public final class TypesAndWaits {
         System.out.println("KEPT");
         System.out.flush();
         Thread.sleep(60_000);
+    }
+
+    /** Begins to watch the filled circuit, and leaves it to itself. */
+    private static void watchForDrops(Seat seat, String id) {
+        Seat.onScreen(() -> {
+            seat.shell().stop(id, "coolant-mix");
+            return null;
+        });
+        seat.until("the filling is shown", () -> seat.has("again"));
+        Seat.onScreen(() -> {
+            ((Button) seat.find("again")).fire();
+            ((Button) seat.find("leak.watch")).fire();
+            return null;
+        });
+        seat.until("the time runs", () -> seat.words("leak.watch").equals("15:00 left"));
+        seat.until("it is kept", () -> seat.says("draft kept"));
     }
 }

@@ -1,0 +1,95 @@
+package zebrawood.desktop.bench;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.format.DateTimeParseException;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.application.Platform;
+import javafx.event.ActionEvent;
+import javafx.scene.control.Button;
+import zebrawood.core.units.Amount;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.desktop.desk.Desk;
+
+/**
+ * Something to be watched for some minutes. When it began stands in the draft: it goes on while another stop is done, and
+ * after the program was closed or killed.
+ */
+public final class TimedStep extends Button {
+
+    private final String name;
+    private final int minutes;
+    private final Desk desk;
+    private final Draft draft;
+    private final Timeline clock = new Timeline(new KeyFrame(javafx.util.Duration.seconds(1), event -> tell()));
+
+    /**
+     * @param name its name in the draft
+     * @param title what is watched, for who cannot see it
+     * @param minutes for how long
+     */
+    TimedStep(String name, String title, int minutes, BenchPlace place) {
+        this.name = name;
+        this.minutes = minutes;
+        desk = place.desk();
+        draft = place.draft();
+        setId(name + ".watch");
+        setAccessibleText(title);
+        getStyleClass().add("pill");
+        setMaxWidth(Double.MAX_VALUE);
+        setOnAction(event -> begin());
+        draft.onChange(this::tell);
+        clock.setCycleCount(Timeline.INDEFINITE);
+        // a clock that nobody sees need not run
+        sceneProperty().addListener((value, before, scene) -> {
+            if (scene == null) {
+                clock.stop();
+            } else {
+                tell();
+                clock.play();
+            }
+        });
+        tell();
+    }
+
+    /** Notes how long was watched when the answer is given. */
+    void answeredBy(ChoiceField answer) {
+        // once the answer itself stands in the draft
+        answer.addEventHandler(ActionEvent.ACTION, event -> Platform.runLater(() -> note(answer)));
+    }
+
+    private void note(ChoiceField answer) {
+        boolean answered = !draft.text(answer.getId()).isEmpty();
+        if (answered && draft.text(name + ".minutes").isEmpty()) {
+            draft.type(name + ".minutes", Amount.exact(watched().map(Duration::toMinutes).orElse(0L)), UnitChoice.METRIC);
+        } else if (!answered) {
+            draft.type(name + ".minutes", "", UnitChoice.METRIC);
+        }
+    }
+
+    /** Begins, or begins anew. */
+    private void begin() {
+        draft.endStep();
+        draft.type(name + ".from", desk.now().toString(), UnitChoice.METRIC);
+        draft.endStep();
+    }
+
+    private Optional<Duration> watched() {
+        try {
+            String from = draft.text(name + ".from");
+            return from.isEmpty() ? Optional.empty() : Optional.of(Duration.between(Instant.parse(from), desk.now()));
+        } catch (DateTimeParseException damaged) {
+            return Optional.empty();
+        }
+    }
+
+    private void tell() {
+        setText(watched().map(since -> {
+            long left = minutes * 60L - since.toSeconds();
+            return left <= 0 ? minutes + " min are over" : String.format(Locale.ROOT, "%d:%02d left", left / 60, left % 60);
+        }).orElse("Start " + minutes + " min"));
+    }
+}
