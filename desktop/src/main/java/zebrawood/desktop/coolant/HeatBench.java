@@ -48,6 +48,7 @@ public final class HeatBench implements Bench<HeatReadings, HeatFinding> {
         this.place = place;
         rated = place.plate().source().map(Plate.Source::ratedPowerW).orElse(OptionalDouble.empty());
         form = new DrawnForm(place, "an estimate: the thermometer at the outlet and the maker's manual decide");
+        form.parts(WaterParts.ALL, WaterParts.HEAT);
         ReadingField input = form.amount(INPUT, "power into the source", Quantity.POWER);
         form.amount(OUTPUT, "light out of it", Quantity.POWER, rated.isPresent() ? Amount.exact(rated.getAsDouble()) : "");
         ReadingField flow = form.amount(FLOW, "flow", Quantity.FLOW);

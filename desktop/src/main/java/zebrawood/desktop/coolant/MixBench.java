@@ -52,6 +52,7 @@ public final class MixBench implements Bench<MixReadings, MixFinding> {
         this.place = place;
         UnitChoice units = place.desk().units().get();
         form = new DrawnForm(place, "an estimate from handbook values: the maker's manual says what may go in");
+        form.parts(WaterParts.ALL, WaterParts.FILLING);
         volume = form.amount(VOLUME, "circuit holds", Quantity.MEASURE);
         coldest = form.amount(COLDEST, "coldest in the room", Quantity.TEMPERATURE);
         glycol = form.choice(GLYCOL, "against freezing", HeatBench.choices());

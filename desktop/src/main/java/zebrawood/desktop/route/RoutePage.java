@@ -144,7 +144,7 @@ public final class RoutePage extends HBox {
         List<Entry> earlier = correcting
                 .map(entry -> opened.earlier().stream().filter(e -> e.standsAt() < entry.standsAt()).toList())
                 .orElse(opened.earlier());
-        BenchPlace place = new BenchPlace(desk, machine().plate(), earlier, new Draft());
+        BenchPlace place = new BenchPlace(desk, machine().plate(), earlier, new Draft(), other -> navigator.stop(machineId, other));
         BenchPage<R, F> page = new BenchPage<>(found, new BenchPage.At(desk, machineId, place, this::refreshAll));
         drafted = correcting.isPresent() ? Optional.empty() : opened.draft().map(draft -> wanted);
         if (correcting.isPresent()) {
