@@ -2,6 +2,7 @@ package zebrawood.core.access;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.hipparchus.analysis.UnivariateFunction;
 import org.hipparchus.analysis.solvers.BrentSolver;
 
 /**
@@ -102,8 +103,10 @@ public final class Corner {
             }
         }
         double step = 2 * FURTHEST / STEPS;
-        double found = new BrentSolver(1e-13, 1e-13).solve(200, s -> slope(broad, Math.atan(Math.exp(s))), at - step, at + step, at);
-        return Math.atan(Math.exp(found));
+        UnivariateFunction slope = s -> slope(broad, Math.atan(Math.exp(s)));
+        // where passages differ a million times, or are a hair wider than the body, the tightest place is at an end
+        boolean within = slope.value(at - step) < 0 && slope.value(at + step) > 0;
+        return Math.atan(Math.exp(within ? new BrentSolver(1e-13, 1e-13).solve(200, slope, at - step, at + step, at) : at));
     }
 
     /** How what passes changes with the angle, times the square of sin 2t, which keeps it finite. */

@@ -2,13 +2,12 @@ package zebrawood.core.exhaust;
 
 import java.util.List;
 import java.util.OptionalDouble;
-import org.hipparchus.analysis.solvers.BrentSolver;
 
 /** A fan by its curve, straight lines between the points, with air of another density than the curve is for. */
 final class Fan {
 
-    private static final double FLOW_M3H = 1e-9;
-    private static final int MOST = 500;
+    private static final double FLOW_M3H = 1e-10;
+    private static final int HALVINGS = 200;
 
     private final List<ExhaustReadings.FanPoint> curve;
     private final Air air;
@@ -45,6 +44,17 @@ final class Fan {
         if (layout.pressurePa(last, air) <= within(last)) {
             return last;
         }
-        return new BrentSolver(FLOW_M3H, FLOW_M3H).solve(MOST, flow -> layout.pressurePa(flow, air) - within(flow), 0, last);
+        // halved, so that neither a step in the friction nor sizes beyond all sense lead astray
+        double less = 0;
+        double more = last;
+        for (int i = 0; i < HALVINGS && more - less > FLOW_M3H; i++) {
+            double flow = (less + more) / 2;
+            if (layout.pressurePa(flow, air) <= within(flow)) {
+                less = flow;
+            } else {
+                more = flow;
+            }
+        }
+        return less;
     }
 }

@@ -27,7 +27,7 @@ public record Layout(List<Segment> segments, List<Fitting> fittings, List<Filter
      * @param name what it is
      * @param diameterMm inside, above 0
      * @param lengthM above 0
-     * @param roughnessMm at least 0; 0.09 where absent
+     * @param roughnessMm at least 0, less than the bore; 0.09 where absent
      * @param frictionMultiplier at least 1; 1 where absent, 1.5 to 3 for a hose that is not pulled straight
      * @param parallel equal ones side by side, each with its share of the flow, 1..8; 1 where absent
      */
@@ -40,6 +40,7 @@ public record Layout(List<Segment> segments, List<Fitting> fittings, List<Filter
                     .atLeast("roughnessMm", roughnessMm, 0)
                     .atLeast("frictionMultiplier", frictionMultiplier, 1)
                     .that(isFew(parallel), "parallel", "must be 1 to " + MOST_PARALLEL)
+                    .tie(() -> roughnessMm.orElse(0) < diameterMm, "roughnessMm", "must be less than the bore")
                     .done();
         }
 

@@ -212,6 +212,8 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
                 outcome = Optional.of(stop.procedure().evaluate(readings.get()));
             } catch (ReadingException refused) {
                 sheet.take(refused);
+            } catch (IllegalArgumentException | ArithmeticException overflow) {
+                sheet.take(new ReadingException("readings", "these numbers are too large or too small to compute with"));
             }
         }
         return new Showing<>(readings, outcome, sheet, true);

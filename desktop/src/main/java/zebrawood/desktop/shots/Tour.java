@@ -5,12 +5,17 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SplittableRandom;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
 import org.apache.pdfbox.Loader;
@@ -19,6 +24,7 @@ import org.apache.pdfbox.rendering.PDFRenderer;
 import zebrawood.desktop.certificate.Certificate;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
+import zebrawood.desktop.route.RoutePage;
 import zebrawood.desktop.shell.Window;
 import zebrawood.desktop.shop.ShopPage;
 import zebrawood.desktop.theme.Ground;
@@ -61,6 +67,9 @@ public final class Tour {
 
     private void plan() {
         shot("shop", () -> go().shop(), () -> { });
+        shot("wayin", () -> go().stop(machine("Wren"), "site-access"), this::tightDoor);
+        shot("climate-year", () -> go().stop(machine("Wren"), "site-climate"), this::logged);
+        shot("extraction", () -> go().stop(machine("Wren"), "exhaust-duct"), this::narrowHose);
         shot("circuit", () -> go().stop(machine("Plover"), "site-circuit"), this::kettle);
         shot("water", () -> go().stop(machine("Wren"), "coolant-heat"), this::bucket);
         shot("gas", () -> go().stop(machine("Bittern"), "assist-gas"), () -> { });
@@ -68,13 +77,11 @@ public final class Tour {
         shot("gate", () -> go().stop(machine("Dunlin"), "first-light"), () -> { });
         shot("settings-bad", () -> go().stop(machine("Wren"), "controller-settings"), () -> { });
         shot("ramp-good", () -> go().stop(machine("Wren"), "focus-ramp"), this::ramp);
-        shot("ramp-dark", () -> desk.ground().set(Ground.DARK), () -> { });
         shot("ramp-eyewear", () -> desk.ground().set(Ground.EYEWEAR), () -> { });
-        shot("ramp-bad", () -> {
+        shot("logbook", () -> {
             desk.ground().set(Ground.LIGHT);
-            go().stop(machine("Plover"), "focus-ramp");
+            go().logbook(new TapeFilter(Optional.of(machine("Wren")), Optional.empty(), Optional.empty()));
         }, () -> { });
-        shot("logbook", () -> go().logbook(new TapeFilter(Optional.of(machine("Wren")), Optional.empty(), Optional.empty())), () -> { });
         shot("entry", () -> go().entry(machine("Wren"), corrected()), () -> { });
         shot("plate", () -> go().plate(machine("Wren")), () -> { });
         shot("event", () -> {
@@ -85,11 +92,7 @@ public final class Tour {
             go().closeOverlay();
             go().work(machine("Wren"));
         }, this::worked);
-        shot("work-eyewear", () -> desk.ground().set(Ground.EYEWEAR), () -> { });
-        shot("difference", () -> {
-            desk.ground().set(Ground.LIGHT);
-            go().difference(desk.logbook().findNewest(machine("Wren"), "work").orElseThrow(), Optional.empty());
-        }, () -> { });
+        shot("difference", () -> go().difference(desk.logbook().findNewest(machine("Wren"), "work").orElseThrow(), Optional.empty()), () -> { });
     }
 
     private void shot(String name, Runnable go, Runnable there) {
@@ -100,6 +103,40 @@ public final class Tour {
         press("again");
         Nodes.type(root(), "airTemperatureC", "17.2");
         Nodes.type(root(), "relativeHumidityPct", "74");
+    }
+
+    /** A door that its leaf makes too narrow. */
+    private void tightDoor() {
+        press("again");
+        Nodes.type(root(), "way[2].a", "794");
+        Nodes.type(root(), "way[2].off", "834");
+        Nodes.type(root(), "right.availableMm", "620");
+    }
+
+    /** A year of a logger, an hour a line: warm afternoons, damp summer nights. */
+    private void logged() {
+        StringBuilder log = new StringBuilder("time,temperature °C,humidity %\n");
+        LocalDateTime at = desk.local(desk.now()).truncatedTo(ChronoUnit.DAYS).minusDays(365);
+        SplittableRandom random = new SplittableRandom(8);
+        for (int hour = 0; hour < 365 * 24; hour++) {
+            double season = Math.sin(2 * Math.PI * (hour / 24.0 + at.getDayOfYear() - 105) / 365);
+            double day = Math.sin(2 * Math.PI * (hour % 24 - 9) / 24.0);
+            log.append(at.plusHours(hour)).append(String.format(Locale.ROOT, ",%.1f,%.0f%n", 21 + 5.5 * season + 3 * day + random.nextDouble(), 49 + 11 * season - 8 * day + 7 * random.nextDouble()));
+        }
+        try {
+            Path file = Files.writeString(Files.createTempFile("room-climate", ".csv"), log);
+            ((RoutePage) window.shell().page()).view().orElseThrow().take(file.toFile());
+            file.toFile().deleteOnExit();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** A hose that is too narrow, beside the run as it was. */
+    private void narrowHose() {
+        press("again");
+        press("compare");
+        Nodes.type(root(), "run[1].bore", "63");
     }
 
     /** Something more plugged in than the circuit carries. */

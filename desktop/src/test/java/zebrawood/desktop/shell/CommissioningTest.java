@@ -102,7 +102,7 @@ class CommissioningTest {
             seat.enter();
         }
         seat.until("the gate is open", () -> seat.desk.machines().get().get(0).gate().isOpen() && seat.says("First light is cleared."));
-        assertThat(bars).isEqualTo(9);
+        assertThat(bars).isEqualTo(10);
     }
 
     private static void settings(Seat seat) {
