@@ -24,6 +24,7 @@ public final class Bench {
             case "flips" -> kept = FlippedBytes.run(words);
             case "start" -> kept = StartSpeed.run(words);
             case "keystroke" -> kept = KeystrokeSpeed.run(words);
+            case "duct" -> kept = DuctSpeed.run();
             case "durability" -> kept = Durability.run(words);
             case "logbook" -> kept = LogbookSpeed.run(words);
             default -> {
@@ -31,6 +32,7 @@ public final class Bench {
                         bench bundle      export, import, verify: the demo, and 100,000 entries with 2 GB of attachments
                         bench climate     a year of a climate logger, a line a minute: read, judged and drawn
                         bench difference  how often the planted cause of a difference comes first
+                        bench duct        10,000 extractions: how long a finding takes, and whether fan and run meet where it says
                         bench durability  programs killed while recording, power cuts, failing disks (--runs N, --windows N, --cuts N)
                         bench flips       one byte flipped in the file at 2,000 places; a chain rewritten as a whole
                         bench focus       how often the stated interval of a ramp holds the true best gap

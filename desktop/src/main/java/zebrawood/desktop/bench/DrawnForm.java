@@ -28,7 +28,7 @@ public final class DrawnForm extends Pane {
     private static final double PARTS = 40;
     private static final double LOWEST = 420;
     private static final double LOWEST_DRAWING = 170;
-    private static final int LINE = 3;
+    private static final int LINE = 2;
     private static final int MANY = 12;
     private static final double ROW_HEAD = 20;
     private static final double MESSAGE = 18;

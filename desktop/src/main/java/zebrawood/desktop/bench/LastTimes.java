@@ -46,6 +46,8 @@ final class LastTimes {
                     .mapToDouble(point -> Math.abs(point.value() - middle) + point.halfWidth())
                     .max()
                     .orElse(1) * 1.1);
+            // where it was the same every time, all lie on one line
+            reach = reach > 0 ? reach : 1;
             Axis y = new Axis(middle - reach, middle + reach, height - 20, 2);
             pen.band(0, y.at(middle + today.get().band()), width, y.length(2 * today.get().band()));
             for (int i = 0; i < course.size(); i++) {

@@ -52,7 +52,7 @@ import zebrawood.logbook.store.LogbookException;
  */
 public final class Desk implements AutoCloseable {
 
-    private static final int SEARCH_STEP = 500;
+    private static final int SEARCH_STEP = 100;
 
     private final CompletableFuture<Logbook> opening;
     private final Path folder;
@@ -371,7 +371,7 @@ public final class Desk implements AutoCloseable {
             // what waits for a logbook that is not open has nothing to record
             worker.awaitTermination(opening.isDone() ? 10 : 0, TimeUnit.SECONDS);
             // a backup or a step of the search index that is half written
-            aside.awaitTermination(opening.isDone() ? 2 : 0, TimeUnit.SECONDS);
+            aside.awaitTermination(opening.isDone() ? 10 : 0, TimeUnit.SECONDS);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }

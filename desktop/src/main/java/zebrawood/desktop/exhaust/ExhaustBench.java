@@ -40,6 +40,11 @@ public final class ExhaustBench implements Bench<ExhaustReadings, ExhaustFinding
     private static final String REQUIRED = "requiredFlowM3h";
     private static final String FAN = "fanCurve";
     private static final String SITS = "fanAtDischargeEnd";
+    private static final String DUST = "minTransportMs";
+    private static final String AIR_C = "air.temperatureC";
+    private static final String AIR_KPA = "air.pressureKPa";
+    private static final String ROUGH = "rough";
+    private static final String TIMES = "times";
     private static final String GAUGE = "gaugePa";
     private static final String GAUGE_DAY = "gaugeDay";
     private static final String EARLIER = "gaugeEarlier";
@@ -68,7 +73,8 @@ public final class ExhaustBench implements Bench<ExhaustReadings, ExhaustFinding
         form.choice(SITS, "fan at the", List.of(new ChoiceField.Choice("", "outlet"), new ChoiceField.Choice("machine", "machine")));
         form.choice("startSignal", "start signal", List.of(new ChoiceField.Choice("", "untried"), new ChoiceField.Choice("seen", "works"), new ChoiceField.Choice("fails", "fails")));
         form.amount(GAUGE, "filter gauge", Quantity.PASCAL, "none");
-        fan = form.line(FAN, "fan: m³/h and Pa of each point, or drop its CSV", "0 640; 200 590; 400 455");
+        form.amount(DUST, "dust needs", Quantity.SPEED, new Amount(Quantity.SPEED, 10, 0).number(place.desk().units().get()));
+        fan = form.line(FAN, "fan: m³/h, Pa; or drop CSV", "0 640; 200 590; 400 455");
         form.rows(RUN, MOST, List.of(
                 new Column("kind", "what", Quantity.PLAIN, List.of(new ChoiceField.Choice(DUCT, "duct"), new ChoiceField.Choice(HOSE, "hose"),
                         new ChoiceField.Choice(FITTING, "bend"), new ChoiceField.Choice(FILTER, "filter"))),
@@ -95,6 +101,10 @@ public final class ExhaustBench implements Bench<ExhaustReadings, ExhaustFinding
         if (!place.draft().text("startSignal").isEmpty()) {
             sheet.truth("startSignal", place.draft().text("startSignal").equals("seen"));
         }
+        sheet.amount(DUST, Quantity.SPEED);
+        // not asked for here, but kept where an entry has them
+        sheet.amount(AIR_C, Quantity.PLAIN);
+        sheet.amount(AIR_KPA, Quantity.PLAIN);
         sheet.pairs(FAN, FAN, "flowM3h", "pressurePa", USAGE);
         Map<String, Integer> counts = new HashMap<>();
         for (int row : form.filledRows()) {
@@ -118,7 +128,8 @@ public final class ExhaustBench implements Bench<ExhaustReadings, ExhaustFinding
             case "segments" -> {
                 sheet.amount(field + "bore", at + "diameterMm", Quantity.LENGTH);
                 sheet.amount(field + "a", at + "lengthM", Quantity.PLAIN);
-                if (kind.equals(HOSE)) {
+                sheet.amount(field + ROUGH, at + "roughnessMm", Quantity.PLAIN);
+                if (kind.equals(HOSE) && sheet.amount(field + TIMES, at + "frictionMultiplier", Quantity.PLAIN).isEmpty()) {
                     sheet.number(at + "frictionMultiplier", HOSE_FRICTION);
                 }
             }
@@ -250,6 +261,11 @@ public final class ExhaustBench implements Bench<ExhaustReadings, ExhaustFinding
         Draft.retype(texts, REQUIRED, asTyped, OptionalDouble.of(readings.requiredFlowM3h()), Quantity.AIR_FLOW);
         put(texts, SITS, readings.fanAtDischargeEnd() ? "" : "machine");
         put(texts, FAN, Optional.ofNullable(asTyped.get(FAN)).orElseGet(() -> text(readings.fanCurve())));
+        Draft.retype(texts, DUST, asTyped, readings.minTransportMs(), Quantity.SPEED);
+        readings.air().ifPresent(air -> {
+            Draft.retype(texts, AIR_C, asTyped, air.temperatureC(), Quantity.PLAIN);
+            Draft.retype(texts, AIR_KPA, asTyped, air.pressureKPa(), Quantity.PLAIN);
+        });
         readings.other().ifPresent(other -> put(texts, OTHER, RecordWriter.text(other)));
         run(texts, readings, asTyped);
         List<ExhaustReadings.Gauged> gauge = readings.gauge();
@@ -298,6 +314,8 @@ public final class ExhaustBench implements Bench<ExhaustReadings, ExhaustFinding
                 String field = begin(texts, row++, segment.frictionMultiplier().orElse(1) > 1 ? HOSE : DUCT, segment.name());
                 texts.put(field + "bore", Draft.retyped(asTyped.get(at + "diameterMm"), segment.diameterMm(), Quantity.LENGTH));
                 texts.put(field + "a", Draft.retyped(asTyped.get(at + "lengthM"), segment.lengthM(), Quantity.PLAIN));
+                segment.roughnessMm().ifPresent(mm -> put(texts, field + ROUGH, Amount.exact(mm)));
+                segment.frictionMultiplier().ifPresent(times -> put(texts, field + TIMES, Amount.exact(times)));
                 beside(texts, field, segment.parallel());
             }
         }
