@@ -310,7 +310,7 @@ public final class AccessBench implements Bench<AccessReadings, AccessFinding> {
         }
         Draft.retype(texts, "marginMm", asTyped, readings.marginMm(), Quantity.LENGTH);
         Draft.retype(texts, "floorRatingKPa", asTyped, readings.floorRatingKPa(), Quantity.FLOOR_LOAD);
-        texts.put("feet", new Draft.Text(readings.feet().orElse(4) == 3 ? "3" : "", UnitChoice.METRIC));
+        Draft.put(texts, "feet", readings.feet().orElse(4) == 3 ? "3" : "");
         int row = way(texts, 0, readings.openings(), readings.corners(), "", asTyped);
         if (readings.other().isPresent()) {
             way(texts, row, readings.other().get().openings(), readings.other().get().corners(), "other.", asTyped);
@@ -349,8 +349,8 @@ public final class AccessBench implements Bench<AccessReadings, AccessFinding> {
 
     private static List<String> put(Map<String, Draft.Text> texts, int row, String kind, String name) {
         String field = WAY + "[" + row + "].";
-        texts.put(field + "kind", new Draft.Text(kind, UnitChoice.METRIC));
-        texts.put(field + "name", new Draft.Text(name, UnitChoice.METRIC));
+        Draft.put(texts, field + "kind", kind);
+        Draft.put(texts, field + "name", name);
         return new ArrayList<>(List.of(field + "a", field + "b", field + "off"));
     }
 

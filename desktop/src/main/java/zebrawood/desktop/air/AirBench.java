@@ -127,16 +127,16 @@ public final class AirBench implements Bench<AirReadings, AirFinding> {
     @Override
     public Map<String, Draft.Text> texts(AirReadings readings, Map<String, String> asTyped, boolean whole) {
         Map<String, Draft.Text> texts = new HashMap<>();
-        put(texts, SOURCE, readings.source().name().toLowerCase(Locale.ROOT));
-        put(texts, ON, readings.onCommand());
-        put(texts, OFF, readings.offCommand());
-        readings.filterFitted().ifPresent(fitted -> put(texts, FILTER, fitted ? YES : NO));
+        Draft.put(texts, SOURCE, readings.source().name().toLowerCase(Locale.ROOT));
+        Draft.put(texts, ON, readings.onCommand());
+        Draft.put(texts, OFF, readings.offCommand());
+        readings.filterFitted().ifPresent(fitted -> Draft.put(texts, FILTER, fitted ? YES : NO));
         Draft.retype(texts, LEAST, asTyped, readings.leastCuttingLMin(), Quantity.FLOW);
         if (whole) {
-            put(texts, HOSE, readings.hoseSound() ? YES : NO);
-            readings.valveSound().ifPresent(sound -> put(texts, VALVE, sound ? YES : NO));
-            put(texts, SEEN_ON, readings.seenOn() ? YES : NO);
-            put(texts, SEEN_OFF, readings.seenOff() ? YES : NO);
+            Draft.put(texts, HOSE, readings.hoseSound() ? YES : NO);
+            readings.valveSound().ifPresent(sound -> Draft.put(texts, VALVE, sound ? YES : NO));
+            Draft.put(texts, SEEN_ON, readings.seenOn() ? YES : NO);
+            Draft.put(texts, SEEN_OFF, readings.seenOff() ? YES : NO);
             flow(texts, "engraving", readings.engraving(), asTyped);
             flow(texts, "cutting", readings.cutting(), asTyped);
         }
@@ -145,10 +145,6 @@ public final class AirBench implements Bench<AirReadings, AirFinding> {
 
     private static void flow(Map<String, Draft.Text> texts, String work, AirReadings.Flow flow, Map<String, String> asTyped) {
         Draft.retype(texts, work + ".readLMin", asTyped, flow.readLMin(), Quantity.FLOW);
-        flow.felt().ifPresent(felt -> put(texts, work + FELT, felt.name().toLowerCase(Locale.ROOT)));
-    }
-
-    private static void put(Map<String, Draft.Text> texts, String field, String text) {
-        texts.put(field, new Draft.Text(text, UnitChoice.METRIC));
+        flow.felt().ifPresent(felt -> Draft.put(texts, work + FELT, felt.name().toLowerCase(Locale.ROOT)));
     }
 }

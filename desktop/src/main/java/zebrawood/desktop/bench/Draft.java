@@ -118,6 +118,11 @@ public final class Draft {
         return new Text(Amount.exact(base), UnitChoice.METRIC);
     }
 
+    /** Puts words into texts: what was chosen, a name. */
+    public static void put(Map<String, Text> texts, String field, String words) {
+        texts.put(field, new Text(words, UnitChoice.METRIC));
+    }
+
     /** Puts the text of an amount into texts, under the name of its field, where there is such an amount. */
     public static void retype(Map<String, Text> texts, String field, Map<String, String> asTyped, OptionalDouble base, Quantity quantity) {
         base.ifPresent(amount -> texts.put(field, retyped(asTyped.get(field), amount, quantity)));

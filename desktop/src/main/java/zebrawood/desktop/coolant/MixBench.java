@@ -128,8 +128,8 @@ public final class MixBench implements Bench<MixReadings, MixFinding> {
         });
         Draft.retype(texts, COLDEST, asTyped, OptionalDouble.of(readings.lowestAmbientC()), Quantity.TEMPERATURE);
         Draft.retype(texts, MARGIN, asTyped, readings.marginC(), Quantity.WARMTH);
-        readings.water().ifPresent(water -> put(texts, WATER, water.name().toLowerCase(Locale.ROOT)));
-        readings.additive().ifPresent(additive -> put(texts, ADDITIVE, additive.name().toLowerCase(Locale.ROOT)));
+        readings.water().ifPresent(water -> Draft.put(texts, WATER, water.name().toLowerCase(Locale.ROOT)));
+        readings.additive().ifPresent(additive -> Draft.put(texts, ADDITIVE, additive.name().toLowerCase(Locale.ROOT)));
         if (whole) {
             readings.bubbles().ifPresent(watched -> watched(texts, BUBBLES, watched));
             readings.leak().ifPresent(watched -> watched(texts, LEAK, watched));
@@ -138,12 +138,8 @@ public final class MixBench implements Bench<MixReadings, MixFinding> {
     }
 
     private static void watched(Map<String, Draft.Text> texts, String name, MixReadings.Watched watched) {
-        put(texts, name, watched.clear() ? CLEAR : "not");
-        put(texts, name + ".minutes", Amount.exact(watched.minutes()));
-    }
-
-    private static void put(Map<String, Draft.Text> texts, String field, String text) {
-        texts.put(field, new Draft.Text(text, UnitChoice.METRIC));
+        Draft.put(texts, name, watched.clear() ? CLEAR : "not");
+        Draft.put(texts, name + ".minutes", Amount.exact(watched.minutes()));
     }
 
     @Override

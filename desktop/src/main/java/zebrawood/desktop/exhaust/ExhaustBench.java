@@ -259,26 +259,26 @@ public final class ExhaustBench implements Bench<ExhaustReadings, ExhaustFinding
     public Map<String, Draft.Text> texts(ExhaustReadings readings, Map<String, String> asTyped, boolean whole) {
         Map<String, Draft.Text> texts = new HashMap<>();
         Draft.retype(texts, REQUIRED, asTyped, OptionalDouble.of(readings.requiredFlowM3h()), Quantity.AIR_FLOW);
-        put(texts, SITS, readings.fanAtDischargeEnd() ? "" : "machine");
-        put(texts, FAN, Optional.ofNullable(asTyped.get(FAN)).orElseGet(() -> text(readings.fanCurve())));
+        Draft.put(texts, SITS, readings.fanAtDischargeEnd() ? "" : "machine");
+        Draft.put(texts, FAN, Optional.ofNullable(asTyped.get(FAN)).orElseGet(() -> text(readings.fanCurve())));
         Draft.retype(texts, DUST, asTyped, readings.minTransportMs(), Quantity.SPEED);
         readings.air().ifPresent(air -> {
             Draft.retype(texts, AIR_C, asTyped, air.temperatureC(), Quantity.PLAIN);
             Draft.retype(texts, AIR_KPA, asTyped, air.pressureKPa(), Quantity.PLAIN);
         });
-        readings.other().ifPresent(other -> put(texts, OTHER, RecordWriter.text(other)));
+        readings.other().ifPresent(other -> Draft.put(texts, OTHER, RecordWriter.text(other)));
         run(texts, readings, asTyped);
         List<ExhaustReadings.Gauged> gauge = readings.gauge();
         if (whole) {
-            readings.startSignal().ifPresent(seen -> put(texts, "startSignal", seen ? "seen" : "fails"));
-            put(texts, EARLIER, days(gauge.subList(0, Math.max(0, gauge.size() - 1))));
+            readings.startSignal().ifPresent(seen -> Draft.put(texts, "startSignal", seen ? "seen" : "fails"));
+            Draft.put(texts, EARLIER, days(gauge.subList(0, Math.max(0, gauge.size() - 1))));
             if (!gauge.isEmpty()) {
                 ExhaustReadings.Gauged last = gauge.get(gauge.size() - 1);
                 texts.put(GAUGE, Draft.retyped(asTyped.get("gauge[" + (gauge.size() - 1) + "].dropPa"), last.dropPa(), Quantity.PASCAL));
-                put(texts, GAUGE_DAY, last.day().toString());
+                Draft.put(texts, GAUGE_DAY, last.day().toString());
             }
         } else {
-            put(texts, EARLIER, days(gauge));
+            Draft.put(texts, EARLIER, days(gauge));
         }
         return texts;
     }
@@ -314,8 +314,8 @@ public final class ExhaustBench implements Bench<ExhaustReadings, ExhaustFinding
                 String field = begin(texts, row++, segment.frictionMultiplier().orElse(1) > 1 ? HOSE : DUCT, segment.name());
                 texts.put(field + "bore", Draft.retyped(asTyped.get(at + "diameterMm"), segment.diameterMm(), Quantity.LENGTH));
                 texts.put(field + "a", Draft.retyped(asTyped.get(at + "lengthM"), segment.lengthM(), Quantity.PLAIN));
-                segment.roughnessMm().ifPresent(mm -> put(texts, field + ROUGH, Amount.exact(mm)));
-                segment.frictionMultiplier().ifPresent(times -> put(texts, field + TIMES, Amount.exact(times)));
+                segment.roughnessMm().ifPresent(mm -> Draft.put(texts, field + ROUGH, Amount.exact(mm)));
+                segment.frictionMultiplier().ifPresent(times -> Draft.put(texts, field + TIMES, Amount.exact(times)));
                 beside(texts, field, segment.parallel());
             }
         }
@@ -323,16 +323,12 @@ public final class ExhaustBench implements Bench<ExhaustReadings, ExhaustFinding
 
     private static String begin(Map<String, Draft.Text> texts, int row, String kind, String name) {
         String field = RUN + "[" + row + "].";
-        put(texts, field + "kind", kind);
-        put(texts, field + "name", name);
+        Draft.put(texts, field + "kind", kind);
+        Draft.put(texts, field + "name", name);
         return field;
     }
 
     private static void beside(Map<String, Draft.Text> texts, String field, OptionalInt parallel) {
-        parallel.ifPresent(many -> put(texts, field + "b", Integer.toString(many)));
-    }
-
-    private static void put(Map<String, Draft.Text> texts, String field, String text) {
-        texts.put(field, new Draft.Text(text, UnitChoice.METRIC));
+        parallel.ifPresent(many -> Draft.put(texts, field + "b", Integer.toString(many)));
     }
 }

@@ -134,17 +134,17 @@ public final class CircuitBench implements Bench<CircuitReadings, CircuitFinding
             Draft.retype(texts, WARM, asTyped, cable.temperatureC(), Quantity.TEMPERATURE);
         });
         if (whole) {
-            readings.inletSound().ifPresent(sound -> texts.put(INLET, new Draft.Text(sound ? YES : "no", UnitChoice.METRIC)));
-            readings.receptacleSound().ifPresent(sound -> texts.put(RECEPTACLE, new Draft.Text(sound ? YES : "no", UnitChoice.METRIC)));
+            readings.inletSound().ifPresent(sound -> Draft.put(texts, INLET, sound ? YES : "no"));
+            readings.receptacleSound().ifPresent(sound -> Draft.put(texts, RECEPTACLE, sound ? YES : "no"));
         }
-        readings.earthTestedBy().ifPresent(who -> texts.put(EARTH, new Draft.Text(who, UnitChoice.METRIC)));
+        readings.earthTestedBy().ifPresent(who -> Draft.put(texts, EARTH, who));
         for (int i = 0; i < Math.min(MOST_LOADS, readings.loads().size()); i++) {
             CircuitReadings.Load load = readings.loads().get(i);
-            texts.put(field(i, "name"), new Draft.Text(load.name(), UnitChoice.METRIC));
+            Draft.put(texts, field(i, "name"), load.name());
             Draft.retype(texts, field(i, "ratedW"), asTyped, OptionalDouble.of(load.ratedW()), Quantity.POWER);
             Draft.retype(texts, field(i, "powerFactor"), asTyped, load.powerFactor(), Quantity.PLAIN);
             Draft.retype(texts, field(i, "ratedV"), asTyped, load.ratedV(), Quantity.VOLTAGE);
-            texts.put(field(i, "continuous"), new Draft.Text(load.continuous().orElse(true) ? "" : "short", UnitChoice.METRIC));
+            Draft.put(texts, field(i, "continuous"), load.continuous().orElse(true) ? "" : "short");
         }
         return texts;
     }

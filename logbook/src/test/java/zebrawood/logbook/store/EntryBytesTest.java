@@ -2,6 +2,8 @@ package zebrawood.logbook.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.ZoneOffset;
@@ -10,9 +12,16 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
+import zebrawood.core.controller.ControllerSettings;
+import zebrawood.core.coolant.CoolantHeat;
+import zebrawood.core.coolant.CoolantMix;
+import zebrawood.core.coolant.CoolantSetpoint;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
+import zebrawood.core.focus.FocusRamp;
+import zebrawood.core.gas.AssistGas;
 import zebrawood.core.machine.ClimateLimits;
+import zebrawood.core.mains.SiteCircuit;
 import zebrawood.core.procedure.Change;
 import zebrawood.core.site.ClimateReadings;
 import zebrawood.core.site.SiteClimate;
@@ -63,5 +72,23 @@ class EntryBytesTest {
         assertThat(read.body()).isEqualTo(body);
         assertThat(read.stamp()).isEqualTo(STAMP);
         assertThat(codec.write(head(Optional.empty()), read.body())).isEqualTo(bytes);
+    }
+
+    /** A logbook outlives the program that wrote it: an entry of each kind and stop, as the version wrote it that its file is named after. */
+    @Test
+    void entriesOfOlderVersionsStayReadable() throws IOException {
+        EntryBytes all = new EntryBytes(List.of(new SiteClimate(), new SiteCircuit(), new CoolantMix(), new CoolantHeat(), new CoolantSetpoint(), new AssistGas(),
+                new ControllerSettings(), new FocusRamp()));
+        try (InputStream file = EntryBytesTest.class.getResourceAsStream("/old-entries/0.2.0.jsonl")) {
+            List<String> lines = new String(file.readAllBytes(), StandardCharsets.UTF_8).lines().toList();
+            assertThat(lines).hasSize(13);
+            for (String line : lines) {
+                Entry entry = all.read(line.getBytes(StandardCharsets.UTF_8), Hashes.NONE);
+                assertThat(line).contains("\"stop\":\"" + entry.body().stop() + "\"");
+                if (entry.body() instanceof Body.Measured measured) {
+                    assertThat(measured.shown().keyFigure()).as(entry.body().stop()).isNotEmpty();
+                }
+            }
+        }
     }
 }
