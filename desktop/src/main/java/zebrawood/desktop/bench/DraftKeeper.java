@@ -54,11 +54,19 @@ public final class DraftKeeper {
     /** What is being recorded needs no draft any more. */
     public void stop() {
         pause.stop();
+        unkept = false;
+    }
+
+    /** Nobody types here any more: what is not kept yet is kept now. */
+    public void finish() {
+        if (unkept) {
+            keep();
+        }
     }
 
     /** Drops what was kept. */
     public void drop() {
-        pause.stop();
+        stop();
         desk.later(() -> {
             desk.logbook().dropDraft(machineId, stop);
             return stop;

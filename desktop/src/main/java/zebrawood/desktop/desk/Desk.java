@@ -289,6 +289,10 @@ public final class Desk implements AutoCloseable {
 
     /** The same, with what to do when the logbook refuses. */
     public <T> void later(Callable<T> work, Consumer<T> then, Consumer<LogbookException> otherwise) {
+        if (worker.isShutdown()) {
+            // the window is closed, and what was to be kept was kept when it was left
+            return;
+        }
         pending.incrementAndGet();
         worker.execute(() -> {
             try {

@@ -343,6 +343,11 @@ public final class PlatePage extends HBox {
         });
     }
 
+    /** Another page takes its place, or the window closes: what was typed last is kept too. */
+    public void leave() {
+        keeper.finish();
+    }
+
     public void undo() {
         draft.undo();
     }

@@ -111,6 +111,8 @@ public final class Shell implements Navigator {
             route.view().ifPresent(StopView::leave);
         } else if (page() instanceof WorkPage work) {
             work.leave();
+        } else if (page() instanceof PlatePage plate) {
+            plate.leave();
         }
     }
 
