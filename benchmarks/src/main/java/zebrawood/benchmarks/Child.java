@@ -49,7 +49,7 @@ final class Child implements AutoCloseable {
     private static Child start(String heap, Map<String, String> environment, String main, String... arguments) throws IOException {
         String archive = System.getenv().getOrDefault("ZEBRAWOOD_ARCHIVE", "");
         List<String> command = new ArrayList<>(List.of(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(), heap, "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-XX:CICompilerCount=1", "-Xshare:auto",
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(), heap, "-Xms64m", "-Xmn40m", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-XX:CICompilerCount=1", "-Xshare:auto",
                 "-Dprism.order=sw", "-Dfile.encoding=UTF-8", "-cp", System.getProperty("java.class.path").replace(File.pathSeparator + File.pathSeparator, File.pathSeparator), main));
         if (!archive.isEmpty()) {
             command.add(1, "-XX:SharedArchiveFile=" + archive);

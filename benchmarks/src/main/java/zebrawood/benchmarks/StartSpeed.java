@@ -65,7 +65,7 @@ final class StartSpeed {
     private static List<String> prepared(Path archive, Path jar, String main, Path shop) throws IOException, InterruptedException {
         List<String> libraries = List.of(System.getProperty("java.class.path").split(File.pathSeparator)).stream().filter(path -> path.endsWith(".jar")).toList();
         String classes = String.join(File.pathSeparator, libraries) + File.pathSeparator + jar;
-        List<String> options = new ArrayList<>(List.of("-Xmx768m", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-XX:CICompilerCount=1", "-Xshare:auto", "-Dprism.order=sw", "-Dfile.encoding=UTF-8", "-Dsun.reflect.inflationThreshold=1000",
+        List<String> options = new ArrayList<>(List.of("-Xmx768m", "-Xms64m", "-Xmn40m", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-XX:CICompilerCount=1", "-Xshare:auto", "-Dprism.order=sw", "-Dfile.encoding=UTF-8", "-Dsun.reflect.inflationThreshold=1000",
                 "-cp", classes));
         for (String where : List.of("org.sqlite.lib.path", "org.sqlite.tmpdir")) {
             Optional.ofNullable(System.getProperty(where)).ifPresent(folder -> options.add("-D" + where + "=" + folder));

@@ -15,13 +15,19 @@ import org.hipparchus.analysis.solvers.BrentSolver;
  */
 public final class Corner {
 
-    private static final int STEPS = 240;
+    private static final int STEPS = 120;
     private static final double FURTHEST = 12;
+    /** how closely spare room is shared, mm */
+    private static final double ROOM_MM = 0.01;
 
     private final double approach;
     private final double exit;
     private final double breadth;
     private final double length;
+    /** the longest body of this breadth that can be turned, mm */
+    private final double longest;
+    /** what {@link #room} once found out */
+    private Body room;
 
     /** How a body gets round. */
     public enum Way {
@@ -52,6 +58,7 @@ public final class Corner {
         this.exit = exit;
         this.breadth = breadth;
         this.length = length;
+        this.longest = breadth < Math.min(approach, exit) ? longest(breadth) : Double.NaN;
     }
 
     /** The best way round. */
@@ -59,7 +66,7 @@ public final class Corner {
         if (breadth >= Math.min(approach, exit)) {
             return Way.NONE;
         }
-        double turned = longest(breadth) - length;
+        double turned = longest - length;
         double best = spareMm();
         return turned == best ? Way.TURNED : lengthwise() == best ? Way.LENGTHWISE_THEN_SIDEWAYS : Way.SIDEWAYS_THEN_LENGTHWISE;
     }
@@ -69,7 +76,7 @@ public final class Corner {
         if (breadth >= Math.min(approach, exit)) {
             return Math.min(approach, exit) - breadth;
         }
-        return Math.max(longest(breadth) - length, Math.max(lengthwise(), sideways()));
+        return Math.max(longest - length, Math.max(lengthwise(), sideways()));
     }
 
     private double lengthwise() {
@@ -159,13 +166,17 @@ public final class Corner {
 
     /** A body somewhat larger than the real one, which still gets round: the real one in its middle touches nothing. */
     private Body room() {
-        if (way() != Way.TURNED || spareMm() <= 0) {
-            return new Body(length, breadth);
+        if (room == null) {
+            room = way() != Way.TURNED || spareMm() <= 0 ? new Body(length, breadth) : roomy();
         }
-        double half = length + (longest(breadth) - length) / 2;
+        return room;
+    }
+
+    private Body roomy() {
+        double half = length + (longest - length) / 2;
         double fits = breadth;
         double not = Math.min(approach, exit);
-        for (int i = 0; i < 40; i++) {
+        while (not - fits > ROOM_MM) {
             double broad = (fits + not) / 2;
             if (longest(broad) >= half) {
                 fits = broad;

@@ -20,6 +20,7 @@ final class WayPlan {
     private final AccessReadings readings;
     private final double breadth;
     private final double length;
+    private final List<Corner> turns;
     private final boolean east;
     private final List<List<Point>> walls = new ArrayList<>();
     private final List<Body> ghosts = new ArrayList<>();
@@ -47,8 +48,9 @@ final class WayPlan {
         }
     }
 
-    private WayPlan(AccessReadings readings, AccessFinding finding, boolean east) {
+    private WayPlan(AccessReadings readings, AccessFinding finding, List<Corner> corners, boolean east) {
         this.readings = readings;
+        this.turns = corners;
         this.east = east;
         breadth = readings.machine().breadthMm();
         length = readings.machine().lengthMm();
@@ -57,8 +59,10 @@ final class WayPlan {
 
     /** Of the ways to lay it on paper (which way its corners turn is not known) the one that can be drawn larger. */
     static WayPlan fitting(AccessReadings readings, AccessFinding finding, double width, double height) {
-        WayPlan across = new WayPlan(readings, finding, true);
-        WayPlan up = new WayPlan(readings, finding, false);
+        List<Corner> corners = readings.corners().stream()
+                .map(turn -> new Corner(turn.approachWidthMm(), turn.exitWidthMm(), readings.machine().breadthMm(), readings.machine().lengthMm())).toList();
+        WayPlan across = new WayPlan(readings, finding, corners, true);
+        WayPlan up = new WayPlan(readings, finding, corners, false);
         return up.scale(width, height) > across.scale(width, height) ? up : across;
     }
 
@@ -96,7 +100,7 @@ final class WayPlan {
                 opening(frame, exit / 2, out, false, readings.openings().get(passed), finding.openings().get(passed), exit);
                 out += 1.3 * length;
             }
-            corner(frame, new Corner(approach, exit, breadth, length), turn, finding.corners().get(i));
+            corner(frame, turns.get(i), turn, finding.corners().get(i));
             if (i + 1 < corners.size()) {
                 AccessReadings.Turn next = corners.get(i + 1);
                 double along = out + Math.max(next.exitWidthMm(), length) + 0.5 * length;
