@@ -134,6 +134,9 @@ public final class AccessFigure implements Exhibit<AccessReadings, AccessFinding
             AccessFinding finding = way.finding();
             double scale = plan.scale(wayWide(width) - 20, height - 60);
             measure(4, scale);
+            if (way.current()) {
+                finding.other().ifPresent(this::otherWay);
+            }
             double x0 = left - plan.least(WayPlan.Point::x) * scale;
             double y0 = bottom + plan.least(WayPlan.Point::y) * scale;
             for (WayPlan.Body ghost : plan.ghosts()) {
@@ -191,6 +194,16 @@ public final class AccessFigure implements Exhibit<AccessReadings, AccessFinding
                     .filter(box -> taken.stream().noneMatch(other -> other.x() < box.x() + box.width() && box.x() < other.x() + other.width()
                             && other.y() < box.y() + box.height() && box.y() < other.y() + other.height()))
                     .findFirst().orElse(candidates.get(0));
+        }
+
+        /** The other way beside it, by its tightest place. */
+        private void otherWay(AccessFinding.OtherWay other) {
+            String words = other.name() + ": " + other.tightest() + ", " + Amount.mm(Math.abs(other.spareMm()), 0).text(units) + (other.spareMm() < 0 ? " missing" : " to spare");
+            String fitting = pen.fitting(words, wayWide(width) - 90, Lettering.SMALL);
+            double x = wayWide(width) - pen.textWidth(fitting, Lettering.SMALL);
+            Tone tone = other.fits() ? Tone.PASS : Tone.FAIL;
+            pen.circle(x - 10, height - 8, 4, tone);
+            pen.text(x, height - 4, fitting, Lettering.SMALL, tone);
         }
 
         private static Path outline(WayPlan.Body body, double x0, double y0, double scale) {

@@ -36,6 +36,16 @@ class AccessFigureTest {
     }
 
     @Test
+    void theOtherWayStandsBesideIt() {
+        AccessReadings read = way(790, turn("passage", 1));
+        AccessReadings both = new AccessReadings(read.machine(), read.marginMm(), read.openings(), read.corners(), read.feet(), read.walls(), read.floorRatingKPa(),
+                Optional.of(new AccessReadings.Other("the other way", List.of(new AccessReadings.Opening("window", 1400, 1200, OptionalDouble.empty())), List.of())));
+        Drawn drawn = Drawn.of(new AccessFigure().figure(both, new SiteAccess().evaluate(both).finding(), UnitChoice.METRIC), 640, 380);
+        assertThat(drawn.words()).contains("the other way: window, 220 mm to spare");
+        assertThat(drawn.crowded(640, 380)).isEmpty();
+    }
+
+    @Test
     void theWayIsLaidInItsOrderAndToScale() {
         AccessReadings read = way(900, turn("passage", 1), turn("stair foot", 2));
         AccessFinding finding = new SiteAccess().evaluate(read).finding();
