@@ -235,12 +235,12 @@ public final class ExhaustDuct implements Procedure<ExhaustReadings, ExhaustFind
         }
         if (finding.marginPct() < 0) {
             instructions.add(finding.better().map(better -> Instruction.of("duct", new Said("Make " + better.segment() + " {0} wide.", List.of(Amount.mm(better.diameterMm(), 0))))
-                            .byHand(new Said("It takes most. The flow is then {0} over what is asked for; now it is {1}.",
+                            .byHand(new Said("It takes most. The margin over what is asked for is then {0}; now it is {1}.",
                                     List.of(Amount.percent(better.marginPct(), 1), Amount.percent(finding.marginPct(), 1)))))
                     .orElseGet(() -> Instruction.of("fan", Said.of("Ask for a stronger fan or a shorter run: no wider duct is to be had.")).byHand(Said.of("{0} are missing.", Amount.percent(-finding.marginPct(), 1)))));
         } else if (!finding.transportOk()) {
             instructions.add(finding.better().map(better -> Instruction.of("duct", new Said("Make " + better.segment() + " {0} wide.", List.of(Amount.mm(better.diameterMm(), 0))))
-                            .byHand(new Said("Dust lies down in it: the air is too slow. The flow is then {0} over what is asked for.", List.of(Amount.percent(better.marginPct(), 1)))))
+                            .byHand(new Said("Dust lies down in it: the air is too slow. The margin is then {0}.", List.of(Amount.percent(better.marginPct(), 1)))))
                     .orElseGet(() -> Instruction.of("duct", Said.of("Ask whoever builds the duct: the air is too slow even in the narrowest size."))));
         }
         if (!read.startSignal().orElse(true)) {
