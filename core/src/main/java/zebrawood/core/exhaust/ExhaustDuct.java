@@ -45,7 +45,7 @@ public final class ExhaustDuct implements Procedure<ExhaustReadings, ExhaustFind
             Phase.PLACE,
             false,
             Set.of(Change.MOVED, Change.PART_FITTED),
-            List.of(Hazard.FUMES, Hazard.FIRE),
+            List.of(Hazard.DUCTING, Hazard.FUMES, Hazard.FIRE),
             20,
             365,
             new Help(
