@@ -73,6 +73,9 @@ public final class TimedStep extends Button {
     /** Begins, or begins anew. */
     private void begin() {
         draft.endStep();
+        // what was seen before counts for the time before only
+        draft.type(name, "", UnitChoice.METRIC);
+        draft.type(name + ".minutes", "", UnitChoice.METRIC);
         draft.type(name + ".from", desk.now().toString(), UnitChoice.METRIC);
         draft.endStep();
     }

@@ -52,6 +52,8 @@ class KilledTest {
             seat.later(Duration.ofMinutes(8));
             seat.focus("leak").choose("leak", "no drop");
             seat.until("that was too short", () -> seat.words("act").replaceAll("\\p{Zs}", " ").equals("Watch on for drops: 14 min are too short."));
+            seat.focus("leak.watch").press(javafx.scene.input.KeyCode.SPACE);
+            seat.until("begun anew, the old answer counts no more", () -> seat.words("leak.watch").equals("15:00 left") && !seat.says("Watch on for drops"));
             assertThat(seat.desk.logbook().verify(List.of()).flaws()).isEmpty();
         }
     }
