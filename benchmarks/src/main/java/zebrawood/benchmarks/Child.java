@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 
 /** Another Java process that runs part of the program, to be watched or killed. */
 final class Child implements AutoCloseable {
@@ -46,11 +47,18 @@ final class Child implements AutoCloseable {
         return start("-Xmx768m", environment, main, arguments);
     }
 
+    /** Where the driver's library lies, so that no child unpacks one of its own, which a kill would leave behind. */
+    static List<String> natives() {
+        return Stream.of("org.sqlite.lib.path", "org.sqlite.tmpdir").filter(where -> System.getProperty(where) != null)
+                .map(where -> "-D" + where + "=" + System.getProperty(where)).toList();
+    }
+
     private static Child start(String heap, Map<String, String> environment, String main, String... arguments) throws IOException {
         String archive = System.getenv().getOrDefault("ZEBRAWOOD_ARCHIVE", "");
         List<String> command = new ArrayList<>(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(), heap, "-Xms64m", "-Xmn40m", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-XX:CICompilerCount=1", "-Xshare:auto",
                 "-Dprism.order=sw", "-Dfile.encoding=UTF-8", "-cp", System.getProperty("java.class.path").replace(File.pathSeparator + File.pathSeparator, File.pathSeparator), main));
+        command.addAll(1, natives());
         if (!archive.isEmpty()) {
             command.add(1, "-XX:SharedArchiveFile=" + archive);
         }

@@ -22,6 +22,7 @@ import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.locks.LockSupport;
+import java.util.stream.Collectors;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.desktop.Catalogue;
 
@@ -325,7 +326,7 @@ final class Durability {
                     wrong.add("an entry was not recorded and nobody was told");
                 }
                 if (child.errors().contains("\tat ")) {
-                    wrong.add("a trace instead of a sentence: " + child.errors().lines().findFirst().orElse(""));
+                    wrong.add("a trace instead of a sentence: " + child.errors().lines().limit(3).collect(Collectors.joining(" | ")));
                 }
             }
             confirmed.addAndGet(said.size());

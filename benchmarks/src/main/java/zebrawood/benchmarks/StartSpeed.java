@@ -11,7 +11,6 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.demo.DemoShop;
 
@@ -67,9 +66,7 @@ final class StartSpeed {
         String classes = String.join(File.pathSeparator, libraries) + File.pathSeparator + jar;
         List<String> options = new ArrayList<>(List.of("-Xmx768m", "-Xms64m", "-Xmn40m", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-XX:CICompilerCount=1", "-Xshare:auto", "-Dprism.order=sw", "-Dfile.encoding=UTF-8", "-Dsun.reflect.inflationThreshold=1000",
                 "-cp", classes));
-        for (String where : List.of("org.sqlite.lib.path", "org.sqlite.tmpdir")) {
-            Optional.ofNullable(System.getProperty(where)).ifPresent(folder -> options.add("-D" + where + "=" + folder));
-        }
+        options.addAll(Child.natives());
         List<String> making = new ArrayList<>(List.of(tool("java"), "-XX:ArchiveClassesAtExit=" + archive));
         making.addAll(options);
         making.addAll(List.of(Archived.class.getName(), main, shop.toString()));

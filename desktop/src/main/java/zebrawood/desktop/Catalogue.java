@@ -41,15 +41,16 @@ import zebrawood.desktop.site.ClimateChart;
 /** Everything that can be measured: a line each, in no particular order. */
 public final class Catalogue {
 
+    private static final String WATER = "Water";
     private static final List<Stop<?, ?>> STOPS = List.of(
             new Stop<>(new SiteAccess(), AccessBench::new, new AccessFigure()),
             new Stop<>(new SiteClimate(), ClimateBench::new, new ClimateChart()),
             new Stop<>(new SiteCircuit(), CircuitBench::new, new CircuitFigure()),
             new Stop<>(new ExhaustDuct(), ExhaustBench::new, new ExhaustFigure()),
             new Stop<>(new AirAssist(), AirBench::new, new AirFigure()),
-            new Stop<>(new CoolantMix(), MixBench::new, new MixFigure()),
-            new Stop<>(new CoolantHeat(), HeatBench::new, new HeatFigure()),
-            new Stop<>(new CoolantSetpoint(), SetpointBench::new, new SetpointFigure()),
+            new Stop<>(new CoolantMix(), MixBench::new, new MixFigure()).partOf(WATER),
+            new Stop<>(new CoolantHeat(), HeatBench::new, new HeatFigure()).partOf(WATER),
+            new Stop<>(new CoolantSetpoint(), SetpointBench::new, new SetpointFigure()).partOf(WATER),
             new Stop<>(new AssistGas(), GasBench::new, new GasFigure()),
             new Stop<>(new ControllerSettings(), SettingsBench::new, new PowerFigure()),
             new Stop<>(new FocusRamp(), RampBench::new, new RampFigures()));

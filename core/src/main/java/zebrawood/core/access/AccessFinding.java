@@ -33,8 +33,18 @@ public record AccessFinding(
     /** A wall: what is spare beyond what is needed there, mm. */
     public record Clearance(String side, double spareMm, boolean ok) {}
 
-    /** The other way: where it is tightest, and what is spare there, mm. */
-    public record OtherWay(String name, String tightest, double spareMm, boolean fits) {}
+    /**
+     * The other way: where it is tightest, and what is spare there, mm.
+     *
+     * @param openings of it, in the order read; none in entries from before they were kept
+     * @param corners likewise
+     */
+    public record OtherWay(String name, String tightest, double spareMm, boolean fits, List<Passage> openings, List<Passage> corners) {
+        public OtherWay {
+            openings = List.copyOf(openings);
+            corners = List.copyOf(corners);
+        }
+    }
 
     /** The margin, mm. */
     public record Tolerances(double marginMm) {}
@@ -47,6 +57,11 @@ public record AccessFinding(
 
     /** Where on the way the least is spare. */
     public Passage tightest() {
+        return tightest(openings, corners);
+    }
+
+    /** Of openings and corners, at least one, the one where the least is spare. */
+    public static Passage tightest(List<Passage> openings, List<Passage> corners) {
         return Stream.concat(openings.stream(), corners.stream()).min(Comparator.comparingDouble(Passage::spareMm)).orElseThrow();
     }
 }

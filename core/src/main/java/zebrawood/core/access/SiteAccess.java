@@ -123,9 +123,10 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
     }
 
     private static AccessFinding.OtherWay other(AccessReadings.Other other, AccessReadings.Machine machine, double margin) {
-        Passage tightest = Stream.concat(openings(other.openings(), machine, margin).stream(), corners(other.corners(), machine, margin).stream())
-                .min(Comparator.comparingDouble(Passage::spareMm)).orElseThrow();
-        return new AccessFinding.OtherWay(other.name(), tightest.name(), tightest.spareMm(), tightest.fits());
+        List<Passage> openings = openings(other.openings(), machine, margin);
+        List<Passage> corners = corners(other.corners(), machine, margin);
+        Passage tightest = AccessFinding.tightest(openings, corners);
+        return new AccessFinding.OtherWay(other.name(), tightest.name(), tightest.spareMm(), tightest.fits(), openings, corners);
     }
 
     /** What to do about each place on the way that is too tight, the tightest first; by the other way, where that fits. */

@@ -151,8 +151,8 @@ public final class CoolantSetpoint implements Procedure<SetpointReadings, Setpoi
         return Amount.celsiusDifference(kelvin, 1);
     }
 
-    /** The set-point as a display takes it, to a tenth, and still in the window. */
-    private static double set(SetpointFinding finding) {
+    /** The set-point as a display takes it, to a tenth, and still in the window; the finding has one. */
+    public static double set(SetpointFinding finding) {
         double set = finding.setpointC().getAsDouble();
         double rounded = Math.round(set * 10) / 10.0;
         return rounded < finding.lowestC() ? Math.min(up(set), finding.highestC()) : rounded;

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import zebrawood.core.access.AccessFinding;
 import zebrawood.core.access.AccessReadings;
 import zebrawood.core.units.Amount;
@@ -78,8 +79,9 @@ public final class AccessFigure implements Exhibit<AccessReadings, AccessFinding
      * @param current whether it is what is typed now; otherwise what was, without its figures
      */
     record Way(AccessReadings readings, AccessFinding finding, boolean current) {
-        private WayPlan plan(double width, double height) {
-            return WayPlan.fitting(readings, finding, wayWide(width) - 20, height - 60);
+        /** It, and the other way where one is compared. */
+        private List<WayPlan.Laid> laid() {
+            return Stream.concat(Stream.of(WayPlan.Laid.of(readings, finding)), WayPlan.Laid.other(readings, finding).stream()).toList();
         }
     }
 
@@ -94,6 +96,7 @@ public final class AccessFigure implements Exhibit<AccessReadings, AccessFinding
 
     private static final class Drawing {
         private static final double LINES = 36;
+        private static final double HEAD = 22;
 
         private final Pen pen;
         private final UnitChoice units;
@@ -112,7 +115,7 @@ public final class AccessFigure implements Exhibit<AccessReadings, AccessFinding
         void draw(Optional<Way> way, RoomPlan.Place place) {
             RoomPlan room = new RoomPlan(width, height, place);
             double wayWide = wayWide(width);
-            way.ifPresentOrElse(each -> way(each, 10, height - 44), () -> {
+            way.ifPresentOrElse(this::ways, () -> {
                 pen.text(wayWide / 2, height / 2, "doors and corners stand here", Lettering.SMALL, Tone.QUIET, Anchor.MIDDLE);
                 pen.text(wayWide / 2, height / 2 + 18, "once they are typed, in the order of the way", Lettering.SMALL, Tone.QUIET, Anchor.MIDDLE);
             });
@@ -129,20 +132,49 @@ public final class AccessFigure implements Exhibit<AccessReadings, AccessFinding
             pen.text(x, y - 8, Amount.mm(1000, 0).text(units), Lettering.CAPTION, Tone.QUIET);
         }
 
-        private void way(Way way, double left, double bottom) {
-            WayPlan plan = way.plan(width, height);
-            AccessFinding finding = way.finding();
-            double scale = plan.scale(wayWide(width) - 20, height - 60);
-            measure(4, scale);
-            if (way.current()) {
-                finding.other().ifPresent(this::otherWay);
+        /** The way, or two of them beside each other to the same scale. */
+        private void ways(Way way) {
+            List<WayPlan.Laid> beside = way.laid();
+            boolean compared = beside.size() > 1;
+            double each = wayWide(width) / beside.size();
+            double tall = height - (compared ? 60 + HEAD : 60);
+            List<WayPlan> plans = beside.stream().map(laid -> WayPlan.fitting(laid, each - 20, tall)).toList();
+            double scale = plans.stream().mapToDouble(plan -> plan.scale(each - 20, tall)).min().orElseThrow();
+            for (int i = 0; i < plans.size(); i++) {
+                way(plans.get(i), new Within(10 + i * each, each, scale, compared), way);
             }
+            if (compared) {
+                pen.line(each, 0, each, height - 24, Stroke.of(Tone.HAIRLINE, 1));
+            }
+            measure(4, scale);
+        }
+
+        /** Where a way is drawn. */
+        private record Within(double left, double wide, double scale, boolean compared) {}
+
+        /** Which of two ways it is, and whether it goes. */
+        private void head(WayPlan plan, Within within, boolean current) {
+            AccessFinding.Passage tightest = plan.way().tightest();
+            String goes = !current ? "" : tightest.fits() ? ", goes" : ", too tight";
+            Tone tone = !current ? Tone.QUIET : tightest.fits() ? Tone.PASS : Tone.FAIL;
+            pen.text(within.left(), 14, pen.fitting(plan.way().name() + goes, within.wide() - 16, Lettering.TEXT_BOLD), Lettering.TEXT_BOLD, tone);
+        }
+
+        private void way(WayPlan plan, Within within, Way way) {
+            AccessFinding finding = way.finding();
+            double scale = within.scale();
+            double left = within.left();
+            double bottom = height - 44;
+            if (within.compared()) {
+                head(plan, within, way.current());
+            }
+            AccessFinding.Passage least = plan.way().tightest();
             double x0 = left - plan.least(WayPlan.Point::x) * scale;
             double y0 = bottom + plan.least(WayPlan.Point::y) * scale;
             for (WayPlan.Body ghost : plan.ghosts()) {
                 pen.stroke(outline(ghost, x0, y0, scale), Stroke.of(Tone.QUIET, 0.6));
             }
-            plan.tightest(finding).ifPresent(place -> {
+            plan.tightest().ifPresent(place -> {
                 Path body = outline(place.body(), x0, y0, scale);
                 if (!pen.hatches()) {
                     pen.fill(body, Tone.BAND);
@@ -157,7 +189,11 @@ public final class AccessFigure implements Exhibit<AccessReadings, AccessFinding
             List<Path.Box> taken = new ArrayList<>();
             plan.places().forEach(place -> taken.add(new Path.Box(x0 + place.at().x() * scale - 5, y0 - place.at().y() * scale - 5, 10, 10)));
             for (WayPlan.Place place : plan.places()) {
-                boolean tightest = place.passage() == finding.tightest();
+                if (within.compared() && place.passage() != least && place.passage().fits()) {
+                    pen.circle(x0 + place.at().x() * scale, y0 - place.at().y() * scale, 3.5, Tone.QUIET);
+                    continue;
+                }
+                boolean tightest = place.passage() == least;
                 Tone tone = !place.passage().fits() ? Tone.FAIL : tightest ? Tone.WALNUT : Tone.QUIET;
                 double x = x0 + place.at().x() * scale;
                 double y = y0 - place.at().y() * scale;
@@ -167,7 +203,7 @@ public final class AccessFigure implements Exhibit<AccessReadings, AccessFinding
                         : Amount.mm(place.passage().spareMm(), 0).number(units) + " of " + Amount.mm(finding.tolerances().marginMm(), 0).text(units);
                 Lettering name = tightest ? Lettering.TEXT_BOLD : Lettering.SMALL;
                 double wide = Math.max(pen.textWidth(place.passage().name(), name), pen.textWidth(says, Lettering.SMALL)) + 6;
-                Path.Box box = free(x, y, wide, taken);
+                Path.Box box = free(x, y, wide, within, taken);
                 taken.add(box);
                 double nearX = Math.max(box.x(), Math.min(box.x() + box.width(), x));
                 double nearY = Math.max(box.y(), Math.min(box.y() + box.height(), y));
@@ -180,7 +216,7 @@ public final class AccessFigure implements Exhibit<AccessReadings, AccessFinding
         }
 
         /** Room for two lines near a place, on none of the others. */
-        private Path.Box free(double x, double y, double wide, List<Path.Box> taken) {
+        private Path.Box free(double x, double y, double wide, Within within, List<Path.Box> taken) {
             List<Path.Box> candidates = new ArrayList<>();
             for (double away : new double[] {10, 34, 60, 90, 124}) {
                 for (double[] to : new double[][] {{-1, -1}, {1, -1}, {-1, 1}, {1, 1}, {-1, 0}, {1, 0}, {0, 1}, {0, -1}}) {
@@ -190,20 +226,10 @@ public final class AccessFigure implements Exhibit<AccessReadings, AccessFinding
                 }
             }
             return candidates.stream()
-                    .filter(box -> box.x() >= 0 && box.x() + box.width() <= wayWide(width) + 12 && box.y() >= 0 && box.y() + box.height() <= height - 22)
+                    .filter(box -> box.x() >= within.left() - 10 && box.x() + box.width() <= within.left() + within.wide() && box.y() >= (within.compared() ? HEAD : 0) && box.y() + box.height() <= height - 22)
                     .filter(box -> taken.stream().noneMatch(other -> other.x() < box.x() + box.width() && box.x() < other.x() + other.width()
                             && other.y() < box.y() + box.height() && box.y() < other.y() + other.height()))
                     .findFirst().orElse(candidates.get(0));
-        }
-
-        /** The other way beside it, by its tightest place. */
-        private void otherWay(AccessFinding.OtherWay other) {
-            String words = other.name() + ": " + other.tightest() + ", " + Amount.mm(Math.abs(other.spareMm()), 0).text(units) + (other.spareMm() < 0 ? " missing" : " to spare");
-            String fitting = pen.fitting(words, wayWide(width) - 90, Lettering.SMALL);
-            double x = wayWide(width) - pen.textWidth(fitting, Lettering.SMALL);
-            Tone tone = other.fits() ? Tone.PASS : Tone.FAIL;
-            pen.circle(x - 10, height - 8, 4, tone);
-            pen.text(x, height - 4, fitting, Lettering.SMALL, tone);
         }
 
         private static Path outline(WayPlan.Body body, double x0, double y0, double scale) {

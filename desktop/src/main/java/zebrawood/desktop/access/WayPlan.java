@@ -17,14 +17,41 @@ final class WayPlan {
     private static final int POSES = 5;
     private static final double JAMB = 500;
 
-    private final AccessReadings readings;
+    private final Laid way;
     private final double breadth;
     private final double length;
-    private final List<Corner> turns;
     private final boolean east;
     private final List<List<Point>> walls = new ArrayList<>();
     private final List<Body> ghosts = new ArrayList<>();
     private final List<Place> places = new ArrayList<>();
+
+    /**
+     * A way to lay out, and what was found on it.
+     *
+     * @param name of it, where there is another
+     */
+    record Laid(String name, AccessReadings.Machine machine, List<AccessReadings.Opening> openings, List<AccessReadings.Turn> corners,
+            List<AccessFinding.Passage> passedOpenings, List<AccessFinding.Passage> passedCorners) {
+
+        static Laid of(AccessReadings readings, AccessFinding finding) {
+            return new Laid("this way", readings.machine(), readings.openings(), readings.corners(), finding.openings(), finding.corners());
+        }
+
+        /** The other way, where there is one; an entry may be older than what is needed to draw it. */
+        static Optional<Laid> other(AccessReadings readings, AccessFinding finding) {
+            return finding.other().filter(other -> other.openings().size() + other.corners().size() > 0).flatMap(found -> readings.other()
+                    .map(other -> new Laid(other.name(), readings.machine(), other.openings(), other.corners(), found.openings(), found.corners())));
+        }
+
+        /** Where on it the least is spare. */
+        AccessFinding.Passage tightest() {
+            return AccessFinding.tightest(passedOpenings, passedCorners);
+        }
+
+        private Corner corner(AccessReadings.Turn turn) {
+            return new Corner(turn.approachWidthMm(), turn.exitWidthMm(), machine.breadthMm(), machine.lengthMm());
+        }
+    }
 
     /** A place in plan, mm. */
     record Point(double x, double y) {}
@@ -48,21 +75,18 @@ final class WayPlan {
         }
     }
 
-    private WayPlan(AccessReadings readings, AccessFinding finding, List<Corner> corners, boolean east) {
-        this.readings = readings;
-        this.turns = corners;
+    private WayPlan(Laid way, boolean east) {
+        this.way = way;
         this.east = east;
-        breadth = readings.machine().breadthMm();
-        length = readings.machine().lengthMm();
-        lay(finding);
+        breadth = way.machine().breadthMm();
+        length = way.machine().lengthMm();
+        lay();
     }
 
     /** Of the ways to lay it on paper (which way its corners turn is not known) the one that can be drawn larger. */
-    static WayPlan fitting(AccessReadings readings, AccessFinding finding, double width, double height) {
-        List<Corner> corners = readings.corners().stream()
-                .map(turn -> new Corner(turn.approachWidthMm(), turn.exitWidthMm(), readings.machine().breadthMm(), readings.machine().lengthMm())).toList();
-        WayPlan across = new WayPlan(readings, finding, corners, true);
-        WayPlan up = new WayPlan(readings, finding, corners, false);
+    static WayPlan fitting(Laid way, double width, double height) {
+        WayPlan across = new WayPlan(way, true);
+        WayPlan up = new WayPlan(way, false);
         return up.scale(width, height) > across.scale(width, height) ? up : across;
     }
 
@@ -71,12 +95,13 @@ final class WayPlan {
         return Math.min(width / Math.max(1, most(Point::x) - least(Point::x)), height / Math.max(1, most(Point::y) - least(Point::y)));
     }
 
-    private void lay(AccessFinding finding) {
-        List<AccessReadings.Turn> corners = readings.corners();
+    private void lay() {
+        List<AccessReadings.Opening> openings = way.openings();
+        List<AccessReadings.Turn> corners = way.corners();
         int passed = 0;
         if (corners.isEmpty()) {
-            for (int i = 0; i < readings.openings().size(); i++) {
-                opening(new Frame(0, 0, east), -i * 1.6 * length, 0, true, readings.openings().get(i), finding.openings().get(i), 0);
+            for (int i = 0; i < openings.size(); i++) {
+                opening(new Frame(0, 0, east), -i * 1.6 * length, 0, true, openings.get(i), way.passedOpenings().get(i), 0);
             }
             return;
         }
@@ -85,22 +110,22 @@ final class WayPlan {
             AccessReadings.Turn turn = corners.get(i);
             double approach = turn.approachWidthMm();
             double exit = turn.exitWidthMm();
-            int before = Math.min(readings.openings().size(), turn.openingsBefore().orElse(readings.openings().size()));
+            int before = Math.min(openings.size(), turn.openingsBefore().orElse(openings.size()));
             // openings before the first corner lie on its approach; all others on the exit of the corner before them
             double in = Math.max(exit, length) + 0.5 * length;
             double out = Math.max(approach, length) + 0.5 * length;
             walls.add(List.of(frame.of(in, 0), frame.of(0, 0), frame.of(0, out)));
             walls.add(List.of(frame.of(in, approach), frame.of(exit, approach), frame.of(exit, out)));
             for (int opening = before - 1; i == 0 && opening >= 0; opening--, passed++) {
-                opening(frame, in, approach / 2, true, readings.openings().get(opening), finding.openings().get(opening), approach);
+                opening(frame, in, approach / 2, true, openings.get(opening), way.passedOpenings().get(opening), approach);
                 in += 1.3 * length;
             }
-            int until = i + 1 < corners.size() ? Math.min(readings.openings().size(), corners.get(i + 1).openingsBefore().orElse(readings.openings().size())) : readings.openings().size();
+            int until = i + 1 < corners.size() ? Math.min(openings.size(), corners.get(i + 1).openingsBefore().orElse(openings.size())) : openings.size();
             for (; passed < until; passed++) {
-                opening(frame, exit / 2, out, false, readings.openings().get(passed), finding.openings().get(passed), exit);
+                opening(frame, exit / 2, out, false, openings.get(passed), way.passedOpenings().get(passed), exit);
                 out += 1.3 * length;
             }
-            corner(frame, turns.get(i), turn, finding.corners().get(i));
+            corner(frame, way.corner(turn), turn, way.passedCorners().get(i));
             if (i + 1 < corners.size()) {
                 AccessReadings.Turn next = corners.get(i + 1);
                 double along = out + Math.max(next.exitWidthMm(), length) + 0.5 * length;
@@ -138,6 +163,10 @@ final class WayPlan {
         places.add(new Place(passage, approach ? frame.of(x, y - half) : frame.of(x + half, y), body));
     }
 
+    Laid way() {
+        return way;
+    }
+
     List<List<Point>> walls() {
         return walls;
     }
@@ -151,8 +180,9 @@ final class WayPlan {
     }
 
     /** Where the least is spare. */
-    Optional<Place> tightest(AccessFinding finding) {
-        return places.stream().filter(place -> place.passage() == finding.tightest()).findFirst();
+    Optional<Place> tightest() {
+        AccessFinding.Passage tightest = way.tightest();
+        return places.stream().filter(place -> place.passage() == tightest).findFirst();
     }
 
     double least(ToDoubleFunction<Point> of) {

@@ -2,7 +2,7 @@ package zebrawood.desktop.bench;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Consumer;
+import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
 import zebrawood.desktop.desk.Desk;
@@ -14,9 +14,8 @@ import zebrawood.desktop.desk.Desk;
  * @param plate of the machine
  * @param earlier readings of this stop that count, the newest first
  * @param draft where typed text goes
- * @param go opens another stop of this machine
  */
-public record BenchPlace(Desk desk, Plate plate, List<Entry> earlier, Draft draft, Consumer<String> go) {
+public record BenchPlace(Desk desk, Plate plate, List<Entry> earlier, Draft draft) {
 
     /** The newest reading that counts of another stop of this machine. */
     public Optional<Entry> newest(String stop) {
@@ -26,5 +25,10 @@ public record BenchPlace(Desk desk, Plate plate, List<Entry> earlier, Draft draf
                 .filter(status -> status.card().id().equals(stop))
                 .flatMap(status -> status.last().stream())
                 .findFirst();
+    }
+
+    /** What the newest reading that counts of another stop of this machine found. */
+    public <F extends Record> Optional<F> found(String stop, Class<F> type) {
+        return newest(stop).map(Stop::measured).map(Body.Measured::finding).filter(type::isInstance).map(type::cast);
     }
 }

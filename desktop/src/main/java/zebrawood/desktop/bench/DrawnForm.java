@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -25,7 +24,6 @@ public final class DrawnForm extends Pane {
     private static final double EDGE = 24;
     private static final double ROW = 38;
     private static final double TOP = 60;
-    private static final double PARTS = 40;
     private static final double LOWEST = 420;
     private static final double LOWEST_DRAWING = 170;
     private static final int LINE = 2;
@@ -45,8 +43,6 @@ public final class DrawnForm extends Pane {
     private List<Column> columns = List.of();
     private List<Label> heads = List.of();
     private boolean narrow;
-
-    private final List<Button> partButtons = new ArrayList<>();
     private final List<TimedStep> steps = new ArrayList<>();
     private final List<Pin> pins = new ArrayList<>();
 
@@ -94,28 +90,6 @@ public final class DrawnForm extends Pane {
         fields.add(field);
         add(title, field);
         return field;
-    }
-
-    /**
-     * Other stops that are done together with this one, a press away.
-     *
-     * @param parts their ids and titles
-     * @param here which of them this is
-     */
-    public void parts(List<ChoiceField.Choice> parts, String here) {
-        for (ChoiceField.Choice part : parts) {
-            Button button = new Button(part.words());
-            button.setId("part." + part.id());
-            button.getStyleClass().add("pill");
-            if (part.id().equals(here)) {
-                button.getStyleClass().add("chosen");
-                button.setFocusTraversable(false);
-            } else {
-                button.setOnAction(event -> place.go().accept(part.id()));
-            }
-            partButtons.add(button);
-        }
-        getChildren().addAll(partButtons);
     }
 
     /** A field for an amount that stands in the drawing, where it is measured. */
@@ -169,12 +143,16 @@ public final class DrawnForm extends Pane {
         return choice;
     }
 
-    /** Something to be watched for some minutes, and beside it what was seen. */
+    /**
+     * Something to be watched for some minutes, and beside it what was seen.
+     *
+     * @param seen nothing yet, then what is good, then what is not
+     */
     public void timed(String name, String title, int minutes, List<ChoiceField.Choice> seen) {
         TimedStep step = new TimedStep(name, title, minutes, place);
         steps.add(step);
         add(title, step);
-        step.answeredBy(choice(name, "then", seen));
+        step.answeredBy(choice(name, "then", seen), seen.get(1).id());
     }
 
     /** Enter on a choice goes on to what comes after it, as it does on a field. */
@@ -307,14 +285,7 @@ public final class DrawnForm extends Pane {
         double under = this.rows.isEmpty() ? 0 : ROW_HEAD + MESSAGE + ROW * this.rows.stream().filter(row -> row.fields().get(0).isVisible()).count();
         double top = getHeight() - rows * CELL - under - 4;
         double each = Math.min(210, (width - 2 * EDGE + 12) / columns);
-        double begin = partButtons.isEmpty() ? TOP : TOP + PARTS;
-        double left = EDGE;
-        for (Button part : partButtons) {
-            double wide = part.prefWidth(-1);
-            part.resizeRelocate(left, TOP, wide, PARTS - 6);
-            left += wide + 10;
-        }
-        drawing.resizeRelocate(EDGE, begin, width - 2 * EDGE, Math.max(120, top - begin - 10));
+        drawing.resizeRelocate(EDGE, TOP, width - 2 * EDGE, Math.max(120, top - TOP - 10));
         for (int i = 0; i < cells.size(); i++) {
             double x = EDGE + i % columns * each;
             double y = top + i / columns * CELL;
@@ -326,7 +297,7 @@ public final class DrawnForm extends Pane {
         layoutRows(top + rows * CELL, width - 2 * EDGE);
         for (Pin pin : pins) {
             Path.Box box = pin.placing().in(drawing.getWidth(), drawing.getHeight());
-            pin.node().resizeRelocate(EDGE + box.x(), begin + box.y(), box.width(), box.height());
+            pin.node().resizeRelocate(EDGE + box.x(), TOP + box.y(), box.width(), box.height());
         }
     }
 

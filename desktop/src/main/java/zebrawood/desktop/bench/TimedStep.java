@@ -24,6 +24,7 @@ public final class TimedStep extends Button {
     private final int minutes;
     private final Desk desk;
     private final Draft draft;
+    private Optional<String> good = Optional.empty();
     private final Timeline clock = new Timeline(new KeyFrame(javafx.util.Duration.seconds(1), event -> tell()));
 
     /**
@@ -40,7 +41,7 @@ public final class TimedStep extends Button {
         setAccessibleText(title);
         getStyleClass().add("pill");
         setMaxWidth(Double.MAX_VALUE);
-        setOnAction(event -> begin());
+        setOnAction(event -> press());
         draft.onChange(this::tell);
         clock.setCycleCount(Timeline.INDEFINITE);
         // a clock that nobody sees need not run
@@ -55,8 +56,13 @@ public final class TimedStep extends Button {
         tell();
     }
 
-    /** Notes how long was watched when the answer is given. */
-    void answeredBy(ChoiceField answer) {
+    /**
+     * Notes how long was watched when the answer is given.
+     *
+     * @param good the answer that has to wait until the time is over
+     */
+    void answeredBy(ChoiceField answer, String good) {
+        this.good = Optional.of(good);
         // once the answer itself stands in the draft
         answer.addEventHandler(ActionEvent.ACTION, event -> Platform.runLater(() -> note(answer)));
     }
@@ -64,9 +70,31 @@ public final class TimedStep extends Button {
     private void note(ChoiceField answer) {
         boolean answered = !draft.text(answer.getId()).isEmpty();
         if (answered && draft.text(name + ".minutes").isEmpty()) {
-            draft.type(name + ".minutes", Amount.exact(watched().map(Duration::toMinutes).orElse(0L)), UnitChoice.METRIC);
+            noteMinutes();
         } else if (!answered) {
             draft.type(name + ".minutes", "", UnitChoice.METRIC);
+        }
+    }
+
+    private void noteMinutes() {
+        draft.type(name + ".minutes", Amount.exact(watched().map(Duration::toMinutes).orElse(0L)), UnitChoice.METRIC);
+    }
+
+    /** Whether a good answer was given before the time was over, and it is over now: one looks again and says so by a press. */
+    private boolean asksAgain() {
+        return good.filter(draft.text(name)::equals).isPresent() && isOver() && noted() < minutes;
+    }
+
+    private long noted() {
+        String text = draft.text(name + ".minutes");
+        return text.matches("\\d{1,9}") ? Long.parseLong(text) : 0;
+    }
+
+    private void press() {
+        if (asksAgain()) {
+            noteMinutes();
+        } else {
+            begin();
         }
     }
 
@@ -89,8 +117,12 @@ public final class TimedStep extends Button {
         }
     }
 
+    private boolean isOver() {
+        return watched().filter(since -> since.toMinutes() >= minutes).isPresent();
+    }
+
     private void tell() {
-        setText(watched().map(since -> {
+        setText(asksAgain() ? "Over: still so?" : watched().map(since -> {
             long left = minutes * 60L - since.toSeconds();
             return left <= 0 ? minutes + " min are over" : String.format(Locale.ROOT, "%d:%02d left", left / 60, left % 60);
         }).orElse("Start " + minutes + " min"));

@@ -6,11 +6,15 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.stream.Stream;
 import javafx.scene.Node;
+import zebrawood.core.coolant.CoolantSetpoint;
 import zebrawood.core.coolant.Glycol;
 import zebrawood.core.coolant.HeatFinding;
 import zebrawood.core.coolant.HeatReadings;
+import zebrawood.core.coolant.MixFinding;
+import zebrawood.core.coolant.SetpointFinding;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Outcome;
 import zebrawood.core.units.Amount;
@@ -25,7 +29,10 @@ import zebrawood.desktop.bench.ReadingField;
 import zebrawood.desktop.bench.Sheet;
 import zebrawood.desktop.bench.Showing;
 
-/** What goes into the source and does not come out as light, and what carries it away: a bucket, a chiller, or both. */
+/**
+ * What goes into the source and does not come out as light, and what carries it away: a bucket, a chiller, or both. What the
+ * other parts of the bench found (what was filled in, what is set) holds here until something else is typed.
+ */
 public final class HeatBench implements Bench<HeatReadings, HeatFinding> {
 
     private static final String INPUT = "electricalInputW";
@@ -43,27 +50,38 @@ public final class HeatBench implements Bench<HeatReadings, HeatFinding> {
     private final ChoiceField glycol;
     private final List<ReadingField> needed;
     private final OptionalDouble rated;
+    private final Optional<MixFinding> filled;
+    private final OptionalDouble set;
 
     public HeatBench(BenchPlace place) {
         this.place = place;
         rated = place.plate().source().map(Plate.Source::ratedPowerW).orElse(OptionalDouble.empty());
+        filled = place.found("coolant-mix", MixFinding.class);
+        set = place.found("coolant-setpoint", SetpointFinding.class).filter(finding -> finding.setpointC().isPresent()).stream()
+                .mapToDouble(CoolantSetpoint::set).findFirst();
         form = new DrawnForm(place, "an estimate: the thermometer at the outlet and the maker's manual decide");
-        form.parts(WaterParts.ALL, WaterParts.HEAT);
         ReadingField input = form.amount(INPUT, "power into the source", Quantity.POWER);
-        form.amount(OUTPUT, "light out of it", Quantity.POWER, rated.isPresent() ? Amount.exact(rated.getAsDouble()) : "");
+        ReadingField output = form.amount(OUTPUT, "light out of it", Quantity.POWER, rated.isPresent() ? Amount.exact(rated.getAsDouble()) : "");
         ReadingField flow = form.amount(FLOW, "flow", Quantity.FLOW);
-        ReadingField start = form.amount(START, "water as one begins", Quantity.TEMPERATURE);
+        ReadingField start = form.amount(START, "water as one begins", Quantity.TEMPERATURE,
+                set.isPresent() ? Amount.celsius(set.getAsDouble(), 1).number(place.desk().units().get()) : "");
         ReadingField most = form.amount(MOST, "outlet, at the most", Quantity.TEMPERATURE);
         form.amount(CHILLER, "chiller carries away", Quantity.POWER, "no chiller");
         form.amount(BUCKET, "bucket holds", Quantity.VOLUME, "no bucket");
-        glycol = form.choice(GLYCOL, "in the water", choices());
-        form.amount(SHARE, "share of glycol", Quantity.SHARE, "0");
-        needed = rated.isPresent() ? List.of(input, flow, start, most) : List.of(input, form.fields().get(1), flow, start, most);
+        glycol = form.choice(GLYCOL, "in the water", choices(filled.map(MixFinding::glycol).orElse(Glycol.NONE)));
+        form.amount(SHARE, "share of glycol", Quantity.SHARE, Amount.percent(share().orElse(0), 0).number(place.desk().units().get()));
+        needed = Stream.of(Optional.of(input), Optional.of(output).filter(field -> rated.isEmpty()), Optional.of(flow),
+                Optional.of(start).filter(field -> set.isEmpty()), Optional.of(most)).flatMap(Optional::stream).toList();
     }
 
-    /** The kinds of glycol, as they stand in readings and as they are said. */
-    static List<ChoiceField.Choice> choices() {
-        return Stream.of(Glycol.values()).map(g -> new ChoiceField.Choice(id(g), g.words())).toList();
+    /** The share of the glycol that was filled in, %. */
+    private OptionalDouble share() {
+        return filled.map(MixFinding::glycolPct).filter(OptionalInt::isPresent).map(pct -> OptionalDouble.of(pct.getAsInt())).orElse(OptionalDouble.empty());
+    }
+
+    /** The kinds of glycol, as they stand in readings and as they are said; the usual one first. */
+    static List<ChoiceField.Choice> choices(Glycol usual) {
+        return Stream.concat(Stream.of(usual), Stream.of(Glycol.values()).filter(g -> g != usual)).map(g -> new ChoiceField.Choice(id(g), g.words())).toList();
     }
 
     static String id(Glycol glycol) {
@@ -78,16 +96,24 @@ public final class HeatBench implements Bench<HeatReadings, HeatFinding> {
     @Override
     public void assemble(Sheet sheet) {
         sheet.amount(INPUT, Quantity.POWER);
-        if (sheet.amount(OUTPUT, Quantity.POWER).isEmpty() && place.draft().text(OUTPUT).isBlank() && rated.isPresent()) {
-            sheet.number(OUTPUT, rated.getAsDouble());
-        }
+        sheet.amount(OUTPUT, Quantity.POWER);
+        usual(sheet, OUTPUT, rated);
         sheet.amount(FLOW, Quantity.FLOW);
         sheet.amount(START, Quantity.TEMPERATURE);
+        usual(sheet, START, set);
         sheet.amount(MOST, Quantity.TEMPERATURE);
         sheet.amount(CHILLER, Quantity.POWER);
         sheet.amount(BUCKET, Quantity.VOLUME);
         sheet.word(GLYCOL, glycol.chosen());
         sheet.amount(SHARE, Quantity.SHARE);
+        usual(sheet, SHARE, glycol.chosen().equals(filled.map(filling -> id(filling.glycol())).orElse("")) ? share() : OptionalDouble.empty());
+    }
+
+    /** What holds where nothing is typed. */
+    private void usual(Sheet sheet, String field, OptionalDouble known) {
+        if (place.draft().text(field).isBlank()) {
+            known.ifPresent(value -> sheet.number(field, value));
+        }
     }
 
     @Override
@@ -112,8 +138,10 @@ public final class HeatBench implements Bench<HeatReadings, HeatFinding> {
     @Override
     public Map<String, Draft.Text> texts(HeatReadings readings, Map<String, String> asTyped, boolean whole) {
         Map<String, Draft.Text> texts = new HashMap<>();
-        readings.glycol().ifPresent(g -> texts.put(GLYCOL, new Draft.Text(id(g), UnitChoice.METRIC)));
-        Draft.retype(texts, SHARE, asTyped, readings.glycolPct(), Quantity.SHARE);
+        if (whole || filled.isEmpty()) {
+            Draft.put(texts, GLYCOL, id(readings.glycol().orElse(Glycol.NONE)));
+            Draft.retype(texts, SHARE, asTyped, readings.glycolPct(), Quantity.SHARE);
+        }
         Draft.retype(texts, INPUT, asTyped, OptionalDouble.of(readings.electricalInputW()), Quantity.POWER);
         Draft.retype(texts, OUTPUT, asTyped, OptionalDouble.of(readings.opticalOutputW()), Quantity.POWER);
         Draft.retype(texts, MOST, asTyped, OptionalDouble.of(readings.maxC()), Quantity.TEMPERATURE);

@@ -46,7 +46,6 @@ public final class SetpointBench implements Bench<SetpointReadings, SetpointFind
         form = new DrawnForm(place, place.newest("site-climate")
                 .map(entry -> "an estimate; where nothing is typed, the air is that of the climate reading of " + Days.weekday(place.desk().local(entry.stamp().at()).toLocalDate()))
                 .orElse("an estimate, between the dew point and what the source's maker allows"));
-        form.parts(WaterParts.ALL, WaterParts.SETPOINT);
         ReadingField air = form.amount(AIR, "air at the source", Quantity.TEMPERATURE, climate.map(c -> Amount.celsius(c.airTemperatureC(), 1).number(units)).orElse(""));
         ReadingField humidity = form.amount(HUMIDITY, "relative humidity", Quantity.SHARE, climate.map(c -> Amount.percent(c.relativeHumidityPct(), 0).number(units)).orElse(""));
         ReadingField least = form.amount(LEAST, "coldest water allowed", Quantity.TEMPERATURE);

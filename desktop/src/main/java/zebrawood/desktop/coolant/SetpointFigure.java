@@ -104,7 +104,7 @@ public final class SetpointFigure implements Exhibit<SetpointReadings, SetpointF
             double air = x.at(found.airTemperatureC());
             pen.line(air, scaleTop, air, scaleBottom, Stroke.dashed(Tone.QUIET, 1.4, 4));
             boolean onLeft = found.setpointC().isPresent() && found.setpointC().getAsDouble() >= found.airTemperatureC();
-            pen.text(onLeft ? air - 5 : air + 5, scaleBottom - 8, "room", Lettering.SMALL, Tone.QUIET, onLeft ? Anchor.END : Anchor.START);
+            pen.patched(onLeft ? air - 5 : air + 5, scaleBottom - 8, "room", Lettering.SMALL, Tone.QUIET, onLeft ? Anchor.END : Anchor.START);
         }
 
         private void label(double at, String words, boolean rightOfIt) {

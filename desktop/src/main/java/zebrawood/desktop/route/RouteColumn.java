@@ -70,6 +70,10 @@ final class RouteColumn extends BorderPane {
         Phase phase = null;
         boolean gateShown = false;
         for (StopStatus stop : machine.stops()) {
+            Parts parts = Parts.of(machine, stop);
+            if (parts.stops().get(0) != stop) {
+                continue;
+            }
             if (!gateShown && stop.card().phase().compareTo(Phase.FIRST_LIGHT) > 0) {
                 rows.getChildren().add(gate(machine.gate(), here, open));
                 gateShown = true;
@@ -78,7 +82,7 @@ final class RouteColumn extends BorderPane {
                 phase = stop.card().phase();
                 rows.getChildren().add(phase(phase));
             }
-            rows.getChildren().add(stop(stop, here, begun.filter(stop.card().id()::equals).isPresent(), open));
+            rows.getChildren().add(row(parts, here, begun.filter(parts::has), open));
         }
         if (!gateShown) {
             rows.getChildren().add(gate(machine.gate(), here, open));
@@ -94,12 +98,14 @@ final class RouteColumn extends BorderPane {
         return row;
     }
 
-    private Button stop(StopStatus stop, String here, boolean begun, Consumer<String> open) {
-        boolean on = stop.card().id().equals(here);
+    private Button row(Parts parts, String here, Optional<String> draft, Consumer<String> open) {
+        boolean on = parts.has(here);
+        boolean begun = draft.isPresent();
+        StopStatus stop = parts.lead();
         StopState state = begun && stop.state() != StopState.SHUT ? StopState.BEGUN : stop.state();
         double scale = desk.ground().get() == Ground.EYEWEAR ? 1.4 : 1.1;
         DrawingSurface line = line(on, true, 52, (pen, width, height) -> Shapes.state(pen, state, LINE_X, height / 2, scale));
-        Label title = Words.label(stop.card().title(), "stop-title");
+        Label title = Words.label(parts.title(), "stop-title");
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         Label key = Words.label(stop.keyFigure().map(said -> said.in(desk.units().get())).orElse(""), "small",
@@ -107,9 +113,9 @@ final class RouteColumn extends BorderPane {
         boolean narrow = getMaxWidth() < NARROW;
         HBox first = narrow ? new HBox(title) : new HBox(6, title, gap, key);
         first.setAlignment(Pos.BASELINE_LEFT);
-        Label under = Words.label(stop.note().orElse(state == StopState.PASSED && stop.last().isPresent()
-                ? DAY_TIME.format(stop.last().get().stamp().local()) + ", " + stop.last().get().stamp().by()
-                : begun ? "draft kept" : state.word()), "caption");
+        boolean done = state == StopState.PASSED && stop.last().isPresent() && stop.note().isEmpty();
+        Label under = Words.label(done ? DAY_TIME.format(stop.last().get().stamp().local()) + ", " + stop.last().get().stamp().by()
+                : (parts.isShared() ? stop.card().title() + ": " : "") + stop.note().orElse(begun ? "draft kept" : state.word()), "caption");
         VBox words = new VBox(1, first, narrow && !key.getText().isEmpty() && stop.note().isEmpty() ? key : under);
         words.setAlignment(Pos.CENTER_LEFT);
         words.setPadding(new Insets(6, 10, 6, 0));
@@ -119,8 +125,8 @@ final class RouteColumn extends BorderPane {
         if (on) {
             row.getStyleClass().add("here");
         }
-        Button button = button(row, "stop-" + stop.card().id(), () -> open.accept(stop.card().id()));
-        button.setAccessibleText(stop.card().title() + ", " + state.word() + ", " + key.getText());
+        Button button = button(row, "stop-" + parts.stops().get(0).card().id(), () -> open.accept(stop.card().id()));
+        button.setAccessibleText(parts.title() + ", " + state.word() + ", " + key.getText());
         return button;
     }
 

@@ -6,7 +6,6 @@ import javafx.application.Platform;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
 import javafx.geometry.Insets;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ScrollPane;
@@ -44,6 +43,7 @@ public final class RoutePage extends HBox {
     private final RouteColumn column;
     private final StackPane bench = new StackPane();
     private final StackPane slip = new StackPane();
+    private final PartsBar parts;
     private final Runnable changed;
     private final ChangeListener<List<MachineStatus>> onMachines = (value, before, now) -> changedElsewhere();
     private String stop = "";
@@ -62,6 +62,7 @@ public final class RoutePage extends HBox {
                 () -> navigator.point(machineId),
                 () -> navigator.certificate(machineId),
                 () -> navigator.plate(machineId)));
+        parts = new PartsBar(desk);
         column.setMinWidth(216);
         column.setMaxWidth(216);
         HBox.setHgrow(bench, Priority.ALWAYS);
@@ -144,7 +145,7 @@ public final class RoutePage extends HBox {
         List<Entry> earlier = correcting
                 .map(entry -> opened.earlier().stream().filter(e -> e.standsAt() < entry.standsAt()).toList())
                 .orElse(opened.earlier());
-        BenchPlace place = new BenchPlace(desk, machine().plate(), earlier, new Draft(), other -> navigator.stop(machineId, other));
+        BenchPlace place = new BenchPlace(desk, machine().plate(), earlier, new Draft());
         BenchPage<R, F> page = new BenchPage<>(found, new BenchPage.At(desk, machineId, place, this::refreshAll));
         drafted = correcting.isPresent() ? Optional.empty() : opened.draft().map(draft -> wanted);
         if (correcting.isPresent()) {
@@ -162,7 +163,7 @@ public final class RoutePage extends HBox {
         scroll.setFitToHeight(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.setFocusTraversable(false);
-        bench.getChildren().setAll(scroll);
+        onBench(scroll);
         slip.getChildren().setAll(shown.slip());
         refreshColumn();
         changed.run();
@@ -179,14 +180,19 @@ public final class RoutePage extends HBox {
         VBox words = new VBox(14, Words.label(act, "title"), Words.wrapped(why, "by-hand"), go);
         words.setPadding(new Insets(40, 40, 40, 40));
         words.setMaxWidth(560);
-        StackPane.setAlignment(words, Pos.TOP_LEFT);
-        bench.getChildren().setAll((Node) words);
+        onBench(words);
         Slip strip = new Slip(desk.look());
         strip.show(List.of(strip.verdict(StopState.SHUT, "SHUT"), Slip.quiet(why)));
         slip.getChildren().setAll(strip);
         refreshColumn();
         changed.run();
         begin(go::requestFocus);
+    }
+
+    /** Puts a stop up, under the bar that leads to the other parts of a bench it shares. */
+    private void onBench(Node shown) {
+        VBox.setVgrow(shown, Priority.ALWAYS);
+        bench.getChildren().setAll(new VBox(parts, shown));
     }
 
     /** Puts the focus somewhere, once what was put up is laid out: before that it cannot take it. */
@@ -221,5 +227,7 @@ public final class RoutePage extends HBox {
     /** Draws the Route anew; units or ground may have changed. */
     public void refreshColumn() {
         column.show(machine(), stop, drafted, wanted -> open(wanted, Optional.empty()));
+        parts.show(machine().stops().stream().filter(status -> status.card().id().equals(stop)).findFirst()
+                .map(status -> Parts.of(machine(), status)), stop, wanted -> open(wanted, Optional.empty()));
     }
 }

@@ -14,6 +14,7 @@ import zebrawood.core.access.AccessReadings;
 import zebrawood.core.access.SiteAccess;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.figure.Drawn;
+import zebrawood.desktop.theme.Tone;
 
 class AccessFigureTest {
 
@@ -41,15 +42,28 @@ class AccessFigureTest {
         AccessReadings both = new AccessReadings(read.machine(), read.marginMm(), read.openings(), read.corners(), read.feet(), read.walls(), read.floorRatingKPa(),
                 Optional.of(new AccessReadings.Other("the other way", List.of(new AccessReadings.Opening("window", 1400, 1200, OptionalDouble.empty())), List.of())));
         Drawn drawn = Drawn.of(new AccessFigure().figure(both, new SiteAccess().evaluate(both).finding(), UnitChoice.METRIC), 640, 380);
-        assertThat(drawn.words()).contains("the other way: window, 220 mm to spare");
+        assertThat(drawn.words()).contains("this way, too tight", "bench room door", "10 of 20 mm", "the other way, goes", "window", "220 mm to spare")
+                .doesNotContain("yard gate");
         assertThat(drawn.crowded(640, 380)).isEmpty();
+        List<Double> machines = drawn.areas().stream().filter(area -> area.filled() && area.tone() == Tone.BAND)
+                .filter(area -> Math.abs(longer(area) / shorter(area) - 1150.0 / 780) < 1e-6).map(AccessFigureTest::longer).toList();
+        assertThat(machines).as("the machine on both ways").hasSize(2);
+        assertThat(machines.get(0)).as("to one scale").isCloseTo(machines.get(1), within(1e-6));
+    }
+
+    private static double longer(Drawn.Area area) {
+        return Math.max(area.right() - area.left(), area.bottom() - area.top());
+    }
+
+    private static double shorter(Drawn.Area area) {
+        return Math.min(area.right() - area.left(), area.bottom() - area.top());
     }
 
     @Test
     void theWayIsLaidInItsOrderAndToScale() {
         AccessReadings read = way(900, turn("passage", 1), turn("stair foot", 2));
         AccessFinding finding = new SiteAccess().evaluate(read).finding();
-        WayPlan plan = WayPlan.fitting(read, finding, 400, 300);
+        WayPlan plan = WayPlan.fitting(WayPlan.Laid.of(read, finding), 400, 300);
         assertThat(plan.places()).extracting(place -> place.passage().name()).containsExactlyInAnyOrder("yard gate", "passage", "bench room door", "stair foot");
         for (WayPlan.Body body : plan.ghosts()) {
             List<WayPlan.Point> at = body.corners();

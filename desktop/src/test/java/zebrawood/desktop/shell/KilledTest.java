@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
+import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import zebrawood.desktop.Catalogue;
@@ -52,7 +53,11 @@ class KilledTest {
             seat.later(Duration.ofMinutes(8));
             seat.focus("leak").choose("leak", "no drop");
             seat.until("that was too short", () -> seat.words("act").replaceAll("\\p{Zs}", " ").equals("Watch on for drops: 14 min are too short."));
-            seat.focus("leak.watch").press(javafx.scene.input.KeyCode.SPACE);
+            seat.later(Duration.ofMinutes(2));
+            seat.until("the time is over, the answer is asked for again", () -> seat.words("leak.watch").equals("Over: still so?"));
+            seat.click("leak.watch");
+            seat.until("looked again, it stands", () -> seat.words("leak.watch").equals("15 min are over") && !seat.says("Watch on for drops"));
+            seat.focus("leak.watch").press(KeyCode.SPACE);
             seat.until("begun anew, the old answer counts no more", () -> seat.words("leak.watch").equals("15:00 left") && !seat.says("Watch on for drops"));
             assertThat(seat.desk.logbook().verify(List.of()).flaws()).isEmpty();
         }

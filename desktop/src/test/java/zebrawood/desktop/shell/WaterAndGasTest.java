@@ -1,6 +1,7 @@
 package zebrawood.desktop.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Path;
 import java.time.Instant;
@@ -12,8 +13,10 @@ import java.util.OptionalDouble;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import zebrawood.core.entry.Entry;
+import zebrawood.core.coolant.Glycol;
+import zebrawood.core.coolant.HeatReadings;
 import zebrawood.core.entry.Body;
+import zebrawood.core.entry.Entry;
 import zebrawood.core.gas.Gas;
 import zebrawood.core.gas.GasReadings;
 import zebrawood.core.machine.ClimateLimits;
@@ -53,12 +56,27 @@ class WaterAndGasTest {
             seat.goTo("hose.boreMm").type("8").enter().type("9.5m");
             record(seat, "Mix 4650 ml of water with 1550 ml of ethylene glycol.", 5);
 
+            seat.click("part.coolant-heat");
+            seat.until("a press leads to the other part of the bench", () -> seat.focused("again") && seat.words("reservoirL").equals("20"));
+            seat.enter();
+            seat.until("flow is read anew, the start is known from what was set", () -> seat.focused("flowLMin") && seat.words("act").equals("Read: flow."));
+            seat.type("8.5");
+            seat.until("what was filled in carries the heat", () -> seat.words("act").startsWith("Stop after "));
+            seat.press(KeyCode.CONTROL, KeyCode.ENTER);
+            seat.until("it is recorded", () -> seat.words("told").equals("Recorded as no. 6."));
+            HeatReadings water = (HeatReadings) ((Body.Measured) seat.desk.logbook().readings("bittern", "coolant-heat", 1).get(0).body()).readings();
+            assertThat(water.startC()).isCloseTo(21.7, within(1e-9));
+            assertThat(water.glycol()).contains(Glycol.ETHYLENE);
+            assertThat(water.glycolPct()).hasValue(25);
+            seat.until("three stops are one row, which tells what most needs doing", () -> seat.says("Water, needs adjusting, ") && seat.says("Water heat: needs adjusting"));
+            assertThat(seat.has("stop-coolant-heat")).isFalse();
+
             open(seat, "bittern gas", "nozzleMm");
             seat.type("2").enter().type("14").enter().type("60").enter().type("50").enter().type("180");
             seat.press(KeyCode.CONTROL, KeyCode.Z);
             seat.until("a half typed bottle asks for its gauge", () -> seat.words("act").equals("Read: bottle gauge."));
             seat.type("200");
-            record(seat, "Change the bottle after 31 min.", 6);
+            record(seat, "Change the bottle after 31 min.", 7);
             assertThat(seat.desk.logbook().verify(List.of()).holds()).isTrue();
 
             open(seat, "bittern gas", "again");
@@ -68,7 +86,7 @@ class WaterAndGasTest {
             seat.goTo("pressureBar").type("6").goTo("bottle.pressureBar").type("12bar");
             seat.until("another gas, another bottle", () -> seat.words("act").startsWith("Change the bottle after "));
             seat.press(KeyCode.CONTROL, KeyCode.ENTER);
-            seat.until("it is recorded", () -> seat.words("told").equals("Recorded as no. 7."));
+            seat.until("it is recorded", () -> seat.words("told").equals("Recorded as no. 8."));
             GasReadings read = (GasReadings) ((Body.Measured) seat.desk.logbook().readings("bittern", "assist-gas", 1).get(0).body()).readings();
             assertThat(read.gas()).isEqualTo(Gas.ARGON);
             assertThat(read.bottle().orElseThrow().pressureBar()).isEqualTo(12);
