@@ -1,7 +1,6 @@
 package zebrawood.core.mains;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;

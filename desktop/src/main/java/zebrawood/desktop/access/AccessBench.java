@@ -71,13 +71,14 @@ public final class AccessBench implements Bench<AccessReadings, AccessFinding> {
                 Column.of("b", "high; after it", Quantity.LENGTH),
                 Column.of("off", "wide, leaf off", Quantity.LENGTH)));
         UnitChoice units = place.desk().units().get();
-        form.amount(SIZE.get(0), "machine, wide", Quantity.LENGTH, known(Plate.Size::widthMm, units));
-        form.amount(SIZE.get(1), "deep", Quantity.LENGTH, known(Plate.Size::depthMm, units));
-        form.amount(SIZE.get(2), "high", Quantity.LENGTH, known(Plate.Size::heightMm, units));
-        form.amount(SIZE.get(3), "mass", Quantity.MASS, place.plate().size().filter(size -> size.massKg().isPresent())
-                .map(size -> new Amount(Quantity.MASS, size.massKg().getAsDouble(), 0).number(units)).orElse(""));
+        Optional<Plate.Size> size = place.plate().size();
+        form.amount(SIZE.get(0), "machine, wide", Quantity.LENGTH, size.map(known -> Amount.mm(known.widthMm(), 0)));
+        form.amount(SIZE.get(1), "deep", Quantity.LENGTH, size.map(known -> Amount.mm(known.depthMm(), 0)));
+        form.amount(SIZE.get(2), "high", Quantity.LENGTH, size.map(known -> Amount.mm(known.heightMm(), 0)));
+        form.amount(SIZE.get(3), "mass", Quantity.MASS, size.map(Plate.Size::massKg).filter(OptionalDouble::isPresent).map(kg -> new Amount(Quantity.MASS, kg.getAsDouble(), 0)));
         form.amount("marginMm", "to spare", Quantity.LENGTH, Amount.mm(20, 0).number(units));
         form.choice("feet", "feet", List.of(new ChoiceField.Choice("", "four"), new ChoiceField.Choice("3", "three")));
+        form.own("feet");
         form.amount("floorRatingKPa", "floor takes", Quantity.FLOOR_LOAD, "not known");
         for (String side : SIDES) {
             form.pinned(side + ".availableMm", side + ", free", Quantity.LENGTH, (width, height) -> plan(width, height).field(side, false));
@@ -99,14 +100,6 @@ public final class AccessBench implements Bench<AccessReadings, AccessFinding> {
         form.pin(grip, (width, height) -> plan(width, height).machine(plan(width, height).scale()));
     }
 
-    private interface Of {
-        double of(Plate.Size size);
-    }
-
-    private String known(Of of, UnitChoice units) {
-        return place.plate().size().map(size -> Amount.mm(of.of(size), 0).number(units)).orElse("");
-    }
-
     @Override
     public Node view() {
         return form;
@@ -114,9 +107,7 @@ public final class AccessBench implements Bench<AccessReadings, AccessFinding> {
 
     @Override
     public void assemble(Sheet sheet) {
-        size(sheet);
-        sheet.amount("marginMm", Quantity.LENGTH);
-        sheet.amount("floorRatingKPa", Quantity.FLOOR_LOAD);
+        form.assemble(sheet);
         if (!place.draft().text("feet").isEmpty()) {
             sheet.number("feet", 3);
         }
@@ -134,21 +125,6 @@ public final class AccessBench implements Bench<AccessReadings, AccessFinding> {
                     sheet.number("walls[" + wall + "].neededMm", 0);
                 }
                 wall++;
-            }
-        }
-    }
-
-    /** The machine as it is moved: as typed, else as the plate says. */
-    private void size(Sheet sheet) {
-        Optional<Plate.Size> size = place.plate().size();
-        List<OptionalDouble> plate = size.map(known -> List.of(OptionalDouble.of(known.widthMm()), OptionalDouble.of(known.depthMm()),
-                OptionalDouble.of(known.heightMm()), known.massKg())).orElse(List.of());
-        for (int i = 0; i < SIZE.size(); i++) {
-            String path = SIZE.get(i);
-            boolean typed = !place.draft().text(path).isBlank();
-            sheet.amount(path, i == 3 ? Quantity.MASS : Quantity.LENGTH);
-            if (!typed && !plate.isEmpty()) {
-                plate.get(i).ifPresent(known -> sheet.number(path, known));
             }
         }
     }
@@ -181,7 +157,6 @@ public final class AccessBench implements Bench<AccessReadings, AccessFinding> {
     @Override
     public void show(Showing<AccessReadings, AccessFinding> now) {
         UnitChoice units = place.desk().units().get();
-        
         Optional<AccessFinding> found = now.outcome().map(Outcome::finding);
         way = found.map(finding -> new AccessFigure.Way(now.readings().orElseThrow(), finding, true))
                 .or(() -> way.filter(before -> !form.filledRows().isEmpty()).map(before -> new AccessFigure.Way(before.readings(), before.finding(), false)));
@@ -300,16 +275,7 @@ public final class AccessBench implements Bench<AccessReadings, AccessFinding> {
 
     @Override
     public Map<String, Draft.Text> texts(AccessReadings readings, Map<String, String> asTyped, boolean whole) {
-        Map<String, Draft.Text> texts = new HashMap<>();
-        List<OptionalDouble> size = List.of(OptionalDouble.of(readings.machine().widthMm()), OptionalDouble.of(readings.machine().depthMm()),
-                OptionalDouble.of(readings.machine().heightMm()), OptionalDouble.of(readings.machine().massKg()));
-        for (int i = 0; i < SIZE.size(); i++) {
-            if (asTyped.containsKey(SIZE.get(i)) || place.plate().size().isEmpty()) {
-                Draft.retype(texts, SIZE.get(i), asTyped, size.get(i), i == 3 ? Quantity.MASS : Quantity.LENGTH);
-            }
-        }
-        Draft.retype(texts, "marginMm", asTyped, readings.marginMm(), Quantity.LENGTH);
-        Draft.retype(texts, "floorRatingKPa", asTyped, readings.floorRatingKPa(), Quantity.FLOOR_LOAD);
+        Map<String, Draft.Text> texts = form.texts(readings, asTyped, whole);
         Draft.put(texts, "feet", readings.feet().orElse(4) == 3 ? "3" : "");
         int row = way(texts, 0, readings.openings(), readings.corners(), "", asTyped);
         if (readings.other().isPresent()) {

@@ -1,6 +1,5 @@
 package zebrawood.desktop.air;
 
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -11,7 +10,6 @@ import zebrawood.core.air.AirReadings;
 import zebrawood.core.procedure.Outcome;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
-import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.bench.Bench;
 import zebrawood.desktop.bench.BenchPlace;
 import zebrawood.desktop.bench.ChoiceField;
@@ -37,8 +35,6 @@ public final class AirBench implements Bench<AirReadings, AirFinding> {
     private static final String CUTTING = "cutting.readLMin";
     private static final String FELT = ".felt";
     private static final String LEAST = "leastCuttingLMin";
-    private static final String YES = "yes";
-    private static final String NO = "no";
 
     private final BenchPlace place;
     private final DrawnForm form;
@@ -48,18 +44,19 @@ public final class AirBench implements Bench<AirReadings, AirFinding> {
         this.place = place;
         form = new DrawnForm(place, "sent from the job software, beam off, hands out of the axes' way");
         source = form.choice(SOURCE, "air from a", List.of(new Choice("pump", "pump"), new Choice("compressor", "compressor")));
-        form.choice(FILTER, "its filter", List.of(new Choice("", "not looked at"), new Choice(YES, "fitted"), new Choice(NO, "none")));
-        form.choice(VALVE, "valve", List.of(new Choice("", "there is none"), new Choice(YES, "sound"), new Choice(NO, "not sound")));
-        form.choice(HOSE, "hose and joints", List.of(new Choice("", "not looked at"), new Choice(YES, "sound"), new Choice(NO, "not sound")));
+        form.truth(FILTER, "its filter", "not looked at", "fitted", "none");
+        form.truth(VALVE, "valve", "there is none", "sound", "not sound");
+        form.truth(HOSE, "hose and joints", "not looked at", "sound", "not sound");
         form.text(ON, "command for on");
-        form.choice(SEEN_ON, "sent", List.of(new Choice("", "not tried"), new Choice(YES, "air came"), new Choice(NO, "nothing came")));
+        form.truth(SEEN_ON, "sent", "not tried", "air came", "nothing came");
         form.text(OFF, "command for off");
-        form.choice(SEEN_OFF, "sent", List.of(new Choice("", "not tried"), new Choice(YES, "it stopped"), new Choice(NO, "it went on")));
+        form.truth(SEEN_OFF, "sent", "not tried", "it stopped", "it went on");
         form.amount(ENGRAVING, "engraving, read", Quantity.FLOW);
         form.choice("engraving" + FELT, "or felt", felt());
         form.amount(CUTTING, "cutting, read", Quantity.FLOW);
         form.choice("cutting" + FELT, "or felt", felt());
         form.amount(LEAST, "least for cutting", Quantity.FLOW, new Amount(Quantity.FLOW, 15, 0).number(place.desk().units().get()));
+        form.anew(HOSE, VALVE, SEEN_ON, SEEN_OFF, ENGRAVING, "engraving" + FELT, CUTTING, "cutting" + FELT);
     }
 
     private static List<Choice> felt() {
@@ -73,31 +70,8 @@ public final class AirBench implements Bench<AirReadings, AirFinding> {
 
     @Override
     public void assemble(Sheet sheet) {
-        sheet.word(SOURCE, source.chosen());
-        truth(sheet, FILTER);
-        truth(sheet, VALVE);
-        truth(sheet, HOSE);
-        sheet.words(ON);
-        sheet.words(OFF);
-        truth(sheet, SEEN_ON);
-        truth(sheet, SEEN_OFF);
-        for (String work : List.of("engraving", "cutting")) {
-            sheet.objects(work);
-            sheet.amount(work + ".readLMin", Quantity.FLOW);
-            String felt = place.draft().text(work + FELT);
-            if (!felt.isEmpty()) {
-                sheet.word(work + FELT, felt);
-            }
-        }
-        sheet.amount(LEAST, Quantity.FLOW);
-    }
-
-    /** Said only where it was looked at. */
-    private void truth(Sheet sheet, String field) {
-        String chosen = place.draft().text(field);
-        if (!chosen.isEmpty()) {
-            sheet.truth(field, chosen.equals(YES));
-        }
+        sheet.objects("engraving", "cutting");
+        form.assemble(sheet);
     }
 
     @Override
@@ -126,25 +100,6 @@ public final class AirBench implements Bench<AirReadings, AirFinding> {
 
     @Override
     public Map<String, Draft.Text> texts(AirReadings readings, Map<String, String> asTyped, boolean whole) {
-        Map<String, Draft.Text> texts = new HashMap<>();
-        Draft.put(texts, SOURCE, readings.source().name().toLowerCase(Locale.ROOT));
-        Draft.put(texts, ON, readings.onCommand());
-        Draft.put(texts, OFF, readings.offCommand());
-        readings.filterFitted().ifPresent(fitted -> Draft.put(texts, FILTER, fitted ? YES : NO));
-        Draft.retype(texts, LEAST, asTyped, readings.leastCuttingLMin(), Quantity.FLOW);
-        if (whole) {
-            Draft.put(texts, HOSE, readings.hoseSound() ? YES : NO);
-            readings.valveSound().ifPresent(sound -> Draft.put(texts, VALVE, sound ? YES : NO));
-            Draft.put(texts, SEEN_ON, readings.seenOn() ? YES : NO);
-            Draft.put(texts, SEEN_OFF, readings.seenOff() ? YES : NO);
-            flow(texts, "engraving", readings.engraving(), asTyped);
-            flow(texts, "cutting", readings.cutting(), asTyped);
-        }
-        return texts;
-    }
-
-    private static void flow(Map<String, Draft.Text> texts, String work, AirReadings.Flow flow, Map<String, String> asTyped) {
-        Draft.retype(texts, work + ".readLMin", asTyped, flow.readLMin(), Quantity.FLOW);
-        flow.felt().ifPresent(felt -> Draft.put(texts, work + FELT, felt.name().toLowerCase(Locale.ROOT)));
+        return form.texts(readings, asTyped, whole);
     }
 }

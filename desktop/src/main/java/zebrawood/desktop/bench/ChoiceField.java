@@ -8,6 +8,9 @@ import zebrawood.core.units.UnitChoice;
 /** One of a few words, kept in the draft by its name; the first one where nothing was chosen. */
 public final class ChoiceField extends ComboBox<ChoiceField.Choice> {
 
+    static final String YES = "yes";
+    static final String NO = "no";
+
     private final String name;
     private boolean following;
 

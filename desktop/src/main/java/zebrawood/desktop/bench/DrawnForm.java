@@ -2,6 +2,9 @@ package zebrawood.desktop.bench;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javafx.scene.Node;
@@ -10,6 +13,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
+import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.desktop.figure.Figure;
 import zebrawood.desktop.figure.Path;
@@ -37,6 +41,7 @@ public final class DrawnForm extends Pane {
     private final DrawingSurface drawing;
     private final List<Cell> cells = new ArrayList<>();
     private final List<ReadingField> fields = new ArrayList<>();
+    private final NamedFields named = new NamedFields();
     private final List<ChoiceField> choices = new ArrayList<>();
     private final Label message = Words.label("", "problem");
     private final List<Row> rows = new ArrayList<>();
@@ -86,7 +91,31 @@ public final class DrawnForm extends Pane {
 
     /** A field for an amount, after those that are there. */
     public ReadingField amount(String name, String title, Quantity quantity) {
+        named.amount(name, quantity, OptionalDouble.empty());
+        return field(name, title, quantity, "");
+    }
+
+    /** The same; where it is left empty, something is usual, and said in it. */
+    public ReadingField amount(String name, String title, Quantity quantity, String usual) {
+        named.amount(name, quantity, OptionalDouble.empty());
+        return field(name, title, quantity, usual);
+    }
+
+    /** The same; where it is left empty, what is known already counts as if it had been typed. */
+    public ReadingField amount(String name, String title, Quantity quantity, Optional<Amount> known) {
+        named.amount(name, quantity, known.stream().mapToDouble(Amount::base).findFirst());
+        return field(name, title, quantity, known.map(amount -> amount.number(place.desk().units().get())).orElse(""));
+    }
+
+    /** A field for a length that stands in metres in the readings. */
+    public ReadingField metres(String name, String title, String usual) {
+        named.metres(name);
+        return field(name, title, Quantity.LENGTH, usual);
+    }
+
+    private ReadingField field(String name, String title, Quantity quantity, String usual) {
         ReadingField field = new ReadingField(name, title, quantity);
+        field.field().setPromptText(usual);
         fields.add(field);
         add(title, field);
         return field;
@@ -111,16 +140,10 @@ public final class DrawnForm extends Pane {
         return drawing;
     }
 
-    /** The same, filled in by a usual value where it is left empty. */
-    public ReadingField amount(String name, String title, Quantity quantity, String usual) {
-        ReadingField field = amount(name, title, quantity);
-        field.field().setPromptText(usual);
-        return field;
-    }
-
     /** A field for words, after those that are there. */
     public ReadingField text(String name, String title) {
-        return amount(name, title, Quantity.PLAIN);
+        named.words(name);
+        return field(name, title, Quantity.PLAIN, "");
     }
 
     /** A field for a longer text, which takes what is left of its line. */
@@ -132,12 +155,40 @@ public final class DrawnForm extends Pane {
         return field;
     }
 
+    /** A field for what was looked at and is so or not. */
+    public ChoiceField truth(String name, String title, String notSeen, String yes, String no) {
+        ChoiceField choice = choice(name, title, List.of(new ChoiceField.Choice("", notSeen), new ChoiceField.Choice(ChoiceField.YES, yes), new ChoiceField.Choice(ChoiceField.NO, no)));
+        named.truth(name);
+        return choice;
+    }
+
+    /** These fields do not stand as they are in the readings: the bench puts them there. */
+    public void own(String... names) {
+        named.without(List.of(names));
+    }
+
+    /** These are read anew each time: what they were the last time is not filled in. */
+    public void anew(String... names) {
+        named.anew(List.of(names));
+    }
+
+    /** Puts the fields into the readings, each under its own name. */
+    public void assemble(Sheet sheet) {
+        named.assemble(sheet);
+    }
+
+    /** The texts that give readings again, as far as the fields stand in them under their own names. */
+    public Map<String, Draft.Text> texts(Record readings, Map<String, String> asTyped, boolean whole) {
+        return named.texts(readings, asTyped, whole);
+    }
+
     /** A field for one of a few words. */
     public ChoiceField choice(String name, String title, List<ChoiceField.Choice> offered) {
         ChoiceField choice = new ChoiceField(name, title, offered);
         choice.tie(place.draft());
         choice.getStyleClass().add("tight");
         choices.add(choice);
+        named.choice(choice);
         add(title, choice);
         enterGoesOn(choice);
         return choice;
@@ -153,6 +204,7 @@ public final class DrawnForm extends Pane {
         steps.add(step);
         add(title, step);
         step.answeredBy(choice(name, "then", seen), seen.get(1).id());
+        own(name);
     }
 
     /** Enter on a choice goes on to what comes after it, as it does on a field. */

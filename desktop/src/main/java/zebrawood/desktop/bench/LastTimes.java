@@ -10,6 +10,7 @@ import javafx.scene.Node;
 import javafx.scene.layout.VBox;
 import zebrawood.core.entry.Entry;
 import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.figure.Axis;
 import zebrawood.desktop.figure.Anchor;
 import zebrawood.desktop.figure.Stroke;
 import zebrawood.desktop.theme.Lettering;

@@ -1,6 +1,5 @@
 package zebrawood.desktop.coolant;
 
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -49,27 +48,27 @@ public final class HeatBench implements Bench<HeatReadings, HeatFinding> {
     private final DrawnForm form;
     private final ChoiceField glycol;
     private final List<ReadingField> needed;
-    private final OptionalDouble rated;
     private final Optional<MixFinding> filled;
-    private final OptionalDouble set;
 
     public HeatBench(BenchPlace place) {
         this.place = place;
-        rated = place.plate().source().map(Plate.Source::ratedPowerW).orElse(OptionalDouble.empty());
+        Optional<Double> rated = place.plate().source().map(Plate.Source::ratedPowerW).filter(OptionalDouble::isPresent).map(OptionalDouble::getAsDouble);
         filled = place.found("coolant-mix", MixFinding.class);
-        set = place.found("coolant-setpoint", SetpointFinding.class).filter(finding -> finding.setpointC().isPresent()).stream()
-                .mapToDouble(CoolantSetpoint::set).findFirst();
+        Optional<Double> set = place.found("coolant-setpoint", SetpointFinding.class).filter(finding -> finding.setpointC().isPresent()).map(CoolantSetpoint::set);
         form = new DrawnForm(place, "an estimate: the thermometer at the outlet and the maker's manual decide");
         ReadingField input = form.amount(INPUT, "power into the source", Quantity.POWER);
-        ReadingField output = form.amount(OUTPUT, "light out of it", Quantity.POWER, rated.isPresent() ? Amount.exact(rated.getAsDouble()) : "");
+        ReadingField output = form.amount(OUTPUT, "light out of it", Quantity.POWER, rated.map(watts -> new Amount(Quantity.POWER, watts, watts % 1 == 0 ? 0 : 1)));
         ReadingField flow = form.amount(FLOW, "flow", Quantity.FLOW);
-        ReadingField start = form.amount(START, "water as one begins", Quantity.TEMPERATURE,
-                set.isPresent() ? Amount.celsius(set.getAsDouble(), 1).number(place.desk().units().get()) : "");
+        ReadingField start = form.amount(START, "water as one begins", Quantity.TEMPERATURE, set.map(celsius -> Amount.celsius(celsius, 1)));
         ReadingField most = form.amount(MOST, "outlet, at the most", Quantity.TEMPERATURE);
         form.amount(CHILLER, "chiller carries away", Quantity.POWER, "no chiller");
         form.amount(BUCKET, "bucket holds", Quantity.VOLUME, "no bucket");
         glycol = form.choice(GLYCOL, "in the water", choices(filled.map(MixFinding::glycol).orElse(Glycol.NONE)));
         form.amount(SHARE, "share of glycol", Quantity.SHARE, Amount.percent(share().orElse(0), 0).number(place.desk().units().get()));
+        form.anew(FLOW, START);
+        if (filled.isPresent()) {
+            form.anew(GLYCOL, SHARE);
+        }
         needed = Stream.of(Optional.of(input), Optional.of(output).filter(field -> rated.isEmpty()), Optional.of(flow),
                 Optional.of(start).filter(field -> set.isEmpty()), Optional.of(most)).flatMap(Optional::stream).toList();
     }
@@ -95,24 +94,9 @@ public final class HeatBench implements Bench<HeatReadings, HeatFinding> {
 
     @Override
     public void assemble(Sheet sheet) {
-        sheet.amount(INPUT, Quantity.POWER);
-        sheet.amount(OUTPUT, Quantity.POWER);
-        usual(sheet, OUTPUT, rated);
-        sheet.amount(FLOW, Quantity.FLOW);
-        sheet.amount(START, Quantity.TEMPERATURE);
-        usual(sheet, START, set);
-        sheet.amount(MOST, Quantity.TEMPERATURE);
-        sheet.amount(CHILLER, Quantity.POWER);
-        sheet.amount(BUCKET, Quantity.VOLUME);
-        sheet.word(GLYCOL, glycol.chosen());
-        sheet.amount(SHARE, Quantity.SHARE);
-        usual(sheet, SHARE, glycol.chosen().equals(filled.map(filling -> id(filling.glycol())).orElse("")) ? share() : OptionalDouble.empty());
-    }
-
-    /** What holds where nothing is typed. */
-    private void usual(Sheet sheet, String field, OptionalDouble known) {
-        if (place.draft().text(field).isBlank()) {
-            known.ifPresent(value -> sheet.number(field, value));
+        form.assemble(sheet);
+        if (place.draft().text(SHARE).isBlank() && glycol.chosen().equals(filled.map(filling -> id(filling.glycol())).orElse(""))) {
+            share().ifPresent(pct -> sheet.number(SHARE, pct));
         }
     }
 
@@ -137,19 +121,9 @@ public final class HeatBench implements Bench<HeatReadings, HeatFinding> {
 
     @Override
     public Map<String, Draft.Text> texts(HeatReadings readings, Map<String, String> asTyped, boolean whole) {
-        Map<String, Draft.Text> texts = new HashMap<>();
-        if (whole || filled.isEmpty()) {
-            Draft.put(texts, GLYCOL, id(readings.glycol().orElse(Glycol.NONE)));
-            Draft.retype(texts, SHARE, asTyped, readings.glycolPct(), Quantity.SHARE);
-        }
-        Draft.retype(texts, INPUT, asTyped, OptionalDouble.of(readings.electricalInputW()), Quantity.POWER);
-        Draft.retype(texts, OUTPUT, asTyped, OptionalDouble.of(readings.opticalOutputW()), Quantity.POWER);
-        Draft.retype(texts, MOST, asTyped, OptionalDouble.of(readings.maxC()), Quantity.TEMPERATURE);
-        Draft.retype(texts, CHILLER, asTyped, readings.chillerW(), Quantity.POWER);
-        Draft.retype(texts, BUCKET, asTyped, readings.reservoirL(), Quantity.VOLUME);
-        if (whole) {
-            Draft.retype(texts, FLOW, asTyped, OptionalDouble.of(readings.flowLMin()), Quantity.FLOW);
-            Draft.retype(texts, START, asTyped, OptionalDouble.of(readings.startC()), Quantity.TEMPERATURE);
+        Map<String, Draft.Text> texts = form.texts(readings, asTyped, whole);
+        if (whole && readings.glycol().isEmpty()) {
+            Draft.put(texts, GLYCOL, id(Glycol.NONE));
         }
         return texts;
     }

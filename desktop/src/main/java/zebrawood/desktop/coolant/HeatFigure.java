@@ -10,9 +10,9 @@ import zebrawood.core.coolant.HeatReadings;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.desktop.bench.Axis;
 import zebrawood.desktop.bench.Exhibit;
 import zebrawood.desktop.figure.Anchor;
+import zebrawood.desktop.figure.Axis;
 import zebrawood.desktop.figure.Figure;
 import zebrawood.desktop.figure.Path;
 import zebrawood.desktop.figure.Pen;
@@ -96,18 +96,9 @@ public final class HeatFigure implements Exhibit<HeatReadings, HeatFinding> {
 
         void draw() {
             pen.band(left, y.at(found.tolerances().maxC()), right - left, bottom - y.at(found.tolerances().maxC()));
-            pen.line(left, bottom, right, bottom, Stroke.of(Tone.INK, 1.2));
             pen.line(left, top, left, bottom, Stroke.of(Tone.INK, 1.2));
-            for (double tick : x.ticks(8)) {
-                pen.line(x.at(tick), bottom, x.at(tick), bottom + 5, Stroke.of(Tone.INK, 1));
-                pen.text(x.at(tick), bottom + 18, x.label(tick, 8), Lettering.SMALL, Tone.INK, Anchor.MIDDLE);
-            }
-            pen.text((left + right) / 2, bottom + 35, "minutes of work", Lettering.SMALL, Tone.INK, Anchor.MIDDLE);
-            Axis shown = new Axis(Quantity.TEMPERATURE.shown(y.least(), units), Quantity.TEMPERATURE.shown(y.most(), units), bottom, top);
-            for (double tick : shown.ticks(6)) {
-                pen.line(left - 5, shown.at(tick), left, shown.at(tick), Stroke.of(Tone.INK, 1));
-                pen.text(left - 9, shown.at(tick) + 4, shown.label(tick, 6), Lettering.SMALL, Tone.INK, Anchor.END);
-            }
+            x.under(pen, bottom, 8, "minutes of work");
+            y.shown(Quantity.TEMPERATURE, units).beside(pen, left, 6, left);
             pen.line(left, y.at(found.tolerances().maxC()), right, y.at(found.tolerances().maxC()), Stroke.of(Tone.FAIL, 1.8));
             pen.text(left + 8, y.at(found.tolerances().maxC()) - 8, "outlet no warmer than " + Amount.celsius(found.tolerances().maxC(), 1).text(units), Lettering.SMALL, Tone.FAIL);
             double slope = found.bucketC(1) - found.startC();

@@ -1,11 +1,8 @@
 package zebrawood.desktop.coolant;
 
-import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import javafx.scene.Node;
 import zebrawood.core.coolant.CoolantMix;
 import zebrawood.core.coolant.Glycol;
@@ -17,7 +14,6 @@ import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.bench.Bench;
 import zebrawood.desktop.bench.BenchPlace;
-import zebrawood.desktop.bench.ChoiceField;
 import zebrawood.desktop.bench.ChoiceField.Choice;
 import zebrawood.desktop.bench.Draft;
 import zebrawood.desktop.bench.DrawnForm;
@@ -35,17 +31,14 @@ public final class MixBench implements Bench<MixReadings, MixFinding> {
     private static final String LENGTH = "hose.lengthM";
     private static final String COLDEST = "lowestAmbientC";
     private static final String MARGIN = "marginC";
-    private static final String GLYCOL = "glycol";
     private static final String WATER = "water";
     private static final String ADDITIVE = "additive";
     private static final String BUBBLES = "bubbles";
     private static final String LEAK = "leak";
     private static final String CLEAR = "clear";
-    private static final double MM_PER_M = 1000;
 
     private final BenchPlace place;
     private final DrawnForm form;
-    private final ChoiceField glycol;
     private final ReadingField volume;
     private final ReadingField coldest;
 
@@ -55,10 +48,10 @@ public final class MixBench implements Bench<MixReadings, MixFinding> {
         form = new DrawnForm(place, "an estimate from handbook values: the maker's manual says what may go in");
         volume = form.amount(VOLUME, "circuit holds", Quantity.MEASURE);
         coldest = form.amount(COLDEST, "coldest in the room", Quantity.TEMPERATURE);
-        glycol = form.choice(GLYCOL, "against freezing", HeatBench.choices(Glycol.NONE));
+        form.choice("glycol", "against freezing", HeatBench.choices(Glycol.NONE));
         form.amount(FIRST, "first fill, measured", Quantity.MEASURE, "or the hose");
         form.amount(BORE, "hose bore", Quantity.LENGTH);
-        form.amount(LENGTH, "hose length", Quantity.LENGTH);
+        form.metres(LENGTH, "hose length", "");
         form.choice(WATER, "which water", List.of(new Choice("", "not said"), new Choice("distilled", "distilled"), new Choice("deionised", "deionised"),
                 new Choice("makers", "the maker's"), new Choice("tap", "tap water")));
         form.choice(ADDITIVE, "in it besides", List.of(new Choice("", "not said"), new Choice("pure", "nothing"), new Choice("surfactant", "surfactant"), new Choice("biocide", "biocide")));
@@ -74,18 +67,7 @@ public final class MixBench implements Bench<MixReadings, MixFinding> {
 
     @Override
     public void assemble(Sheet sheet) {
-        sheet.amount(VOLUME, Quantity.MEASURE);
-        sheet.amount(FIRST, Quantity.MEASURE);
-        sheet.amount(BORE, Quantity.LENGTH);
-        sheet.amount(LENGTH, Quantity.LENGTH).ifPresent(mm -> sheet.number(LENGTH, mm / MM_PER_M));
-        sheet.amount(COLDEST, Quantity.TEMPERATURE);
-        sheet.amount(MARGIN, Quantity.WARMTH);
-        sheet.word(GLYCOL, glycol.chosen());
-        for (String field : List.of(WATER, ADDITIVE)) {
-            if (!place.draft().text(field).isEmpty()) {
-                sheet.word(field, place.draft().text(field));
-            }
-        }
+        form.assemble(sheet);
         for (String watched : List.of(BUBBLES, LEAK)) {
             if (!place.draft().text(watched).isEmpty()) {
                 sheet.amount(watched + ".minutes", Quantity.PLAIN);
@@ -118,18 +100,7 @@ public final class MixBench implements Bench<MixReadings, MixFinding> {
 
     @Override
     public Map<String, Draft.Text> texts(MixReadings readings, Map<String, String> asTyped, boolean whole) {
-        Map<String, Draft.Text> texts = new HashMap<>();
-        texts.put(GLYCOL, new Draft.Text(HeatBench.id(readings.glycol()), UnitChoice.METRIC));
-        Draft.retype(texts, VOLUME, asTyped, OptionalDouble.of(readings.circuitVolumeMl()), Quantity.MEASURE);
-        Draft.retype(texts, FIRST, asTyped, readings.firstFillMl(), Quantity.MEASURE);
-        readings.hose().ifPresent(hose -> {
-            Draft.retype(texts, BORE, asTyped, OptionalDouble.of(hose.boreMm()), Quantity.LENGTH);
-            Draft.retype(texts, LENGTH, asTyped, OptionalDouble.of(hose.lengthM() * MM_PER_M), Quantity.LENGTH);
-        });
-        Draft.retype(texts, COLDEST, asTyped, OptionalDouble.of(readings.lowestAmbientC()), Quantity.TEMPERATURE);
-        Draft.retype(texts, MARGIN, asTyped, readings.marginC(), Quantity.WARMTH);
-        readings.water().ifPresent(water -> Draft.put(texts, WATER, water.name().toLowerCase(Locale.ROOT)));
-        readings.additive().ifPresent(additive -> Draft.put(texts, ADDITIVE, additive.name().toLowerCase(Locale.ROOT)));
+        Map<String, Draft.Text> texts = form.texts(readings, asTyped, whole);
         if (whole) {
             readings.bubbles().ifPresent(watched -> watched(texts, BUBBLES, watched));
             readings.leak().ifPresent(watched -> watched(texts, LEAK, watched));

@@ -1,10 +1,8 @@
 package zebrawood.desktop.coolant;
 
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import javafx.scene.Node;
 import zebrawood.core.coolant.SetpointFinding;
 import zebrawood.core.coolant.SetpointReadings;
@@ -36,23 +34,23 @@ public final class SetpointBench implements Bench<SetpointReadings, SetpointFind
 
     private final BenchPlace place;
     private final DrawnForm form;
-    private final Optional<ClimateReadings> climate;
     private final List<ReadingField> needed;
 
     public SetpointBench(BenchPlace place) {
         this.place = place;
         UnitChoice units = place.desk().units().get();
-        climate = place.newest("site-climate").map(entry -> (ClimateReadings) ((Body.Measured) entry.body()).readings());
+        Optional<ClimateReadings> climate = place.newest("site-climate").map(entry -> (ClimateReadings) ((Body.Measured) entry.body()).readings());
         form = new DrawnForm(place, place.newest("site-climate")
                 .map(entry -> "an estimate; where nothing is typed, the air is that of the climate reading of " + Days.weekday(place.desk().local(entry.stamp().at()).toLocalDate()))
                 .orElse("an estimate, between the dew point and what the source's maker allows"));
-        ReadingField air = form.amount(AIR, "air at the source", Quantity.TEMPERATURE, climate.map(c -> Amount.celsius(c.airTemperatureC(), 1).number(units)).orElse(""));
-        ReadingField humidity = form.amount(HUMIDITY, "relative humidity", Quantity.SHARE, climate.map(c -> Amount.percent(c.relativeHumidityPct(), 0).number(units)).orElse(""));
+        ReadingField air = form.amount(AIR, "air at the source", Quantity.TEMPERATURE, climate.map(c -> Amount.celsius(c.airTemperatureC(), 1)));
+        ReadingField humidity = form.amount(HUMIDITY, "relative humidity", Quantity.SHARE, climate.map(c -> Amount.percent(c.relativeHumidityPct(), 0)));
         ReadingField least = form.amount(LEAST, "coldest water allowed", Quantity.TEMPERATURE);
         ReadingField most = form.amount(MOST, "warmest water allowed", Quantity.TEMPERATURE);
         form.amount(PREFERRED, "preferred", Quantity.TEMPERATURE, Amount.celsius(20, 0).number(units));
         form.amount(FOLLOWS, "or it follows the room by", Quantity.WARMTH, "can be set");
         form.amount(MARGIN, "kept above dew point", Quantity.WARMTH, Amount.celsiusDifference(2, 0).number(units));
+        form.anew(AIR, HUMIDITY);
         needed = climate.isPresent() ? List.of(least, most) : List.of(air, humidity, least, most);
     }
 
@@ -63,17 +61,7 @@ public final class SetpointBench implements Bench<SetpointReadings, SetpointFind
 
     @Override
     public void assemble(Sheet sheet) {
-        if (sheet.amount(AIR, Quantity.TEMPERATURE).isEmpty() && place.draft().text(AIR).isBlank()) {
-            climate.ifPresent(air -> sheet.number(AIR, air.airTemperatureC()));
-        }
-        if (sheet.amount(HUMIDITY, Quantity.SHARE).isEmpty() && place.draft().text(HUMIDITY).isBlank()) {
-            climate.ifPresent(air -> sheet.number(HUMIDITY, air.relativeHumidityPct()));
-        }
-        sheet.amount(LEAST, Quantity.TEMPERATURE);
-        sheet.amount(MOST, Quantity.TEMPERATURE);
-        sheet.amount(PREFERRED, Quantity.TEMPERATURE);
-        sheet.amount(FOLLOWS, Quantity.WARMTH);
-        sheet.amount(MARGIN, Quantity.WARMTH);
+        form.assemble(sheet);
     }
 
     @Override
@@ -99,16 +87,6 @@ public final class SetpointBench implements Bench<SetpointReadings, SetpointFind
 
     @Override
     public Map<String, Draft.Text> texts(SetpointReadings readings, Map<String, String> asTyped, boolean whole) {
-        Map<String, Draft.Text> texts = new HashMap<>();
-        Draft.retype(texts, LEAST, asTyped, OptionalDouble.of(readings.minCoolantC()), Quantity.TEMPERATURE);
-        Draft.retype(texts, MOST, asTyped, OptionalDouble.of(readings.maxCoolantC()), Quantity.TEMPERATURE);
-        Draft.retype(texts, PREFERRED, asTyped, readings.preferredC(), Quantity.TEMPERATURE);
-        Draft.retype(texts, FOLLOWS, asTyped, readings.followC(), Quantity.WARMTH);
-        Draft.retype(texts, MARGIN, asTyped, readings.marginC(), Quantity.WARMTH);
-        if (whole) {
-            Draft.retype(texts, AIR, asTyped, OptionalDouble.of(readings.airTemperatureC()), Quantity.TEMPERATURE);
-            Draft.retype(texts, HUMIDITY, asTyped, OptionalDouble.of(readings.relativeHumidityPct()), Quantity.SHARE);
-        }
-        return texts;
+        return form.texts(readings, asTyped, whole);
     }
 }

@@ -9,9 +9,9 @@ import zebrawood.core.coolant.SetpointReadings;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.desktop.bench.Axis;
 import zebrawood.desktop.bench.Exhibit;
 import zebrawood.desktop.figure.Anchor;
+import zebrawood.desktop.figure.Axis;
 import zebrawood.desktop.figure.Figure;
 import zebrawood.desktop.figure.Path;
 import zebrawood.desktop.figure.Pen;
@@ -77,7 +77,7 @@ public final class SetpointFigure implements Exhibit<SetpointReadings, SetpointF
 
         void draw() {
             finding.ifPresent(this::zones);
-            axis();
+            x.shown(Quantity.TEMPERATURE, units).under(pen, scaleBottom, 9, "water temperature, " + units.temperature());
             tube();
             finding.ifPresent(this::water);
         }
@@ -122,16 +122,6 @@ public final class SetpointFigure implements Exhibit<SetpointReadings, SetpointF
                     pen.line(at, scaleBottom, at + tall, scaleTop, Stroke.of(Tone.HAIRLINE, 1));
                 }
             });
-        }
-
-        private void axis() {
-            pen.line(left, scaleBottom, right, scaleBottom, Stroke.of(Tone.INK, 1.2));
-            Axis shown = new Axis(Quantity.TEMPERATURE.shown(x.least(), units), Quantity.TEMPERATURE.shown(x.most(), units), left, right);
-            for (double tick : shown.ticks(9)) {
-                pen.line(shown.at(tick), scaleBottom, shown.at(tick), scaleBottom + 5, Stroke.of(Tone.INK, 1));
-                pen.text(shown.at(tick), scaleBottom + 19, shown.label(tick, 9), Lettering.SMALL, Tone.INK, Anchor.MIDDLE);
-            }
-            pen.text((left + right) / 2, scaleBottom + 38, "water temperature, " + units.temperature(), Lettering.SMALL, Tone.INK, Anchor.MIDDLE);
         }
 
         /** The source in its jacket, water in at one end and out at the other; drops on it where it would be wet. */

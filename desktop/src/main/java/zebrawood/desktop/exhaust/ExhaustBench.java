@@ -1,13 +1,10 @@
 package zebrawood.desktop.exhaust;
 
 import java.io.File;
-import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
@@ -60,8 +57,6 @@ public final class ExhaustBench implements Bench<ExhaustReadings, ExhaustFinding
 
     private final BenchPlace place;
     private final DrawnForm form;
-    private final ReadingField required;
-    private final ReadingField fan;
     private final Button compare = new Button("Keep to compare");
     private Optional<Layout> shown = Optional.empty();
 
@@ -69,12 +64,14 @@ public final class ExhaustBench implements Bench<ExhaustReadings, ExhaustFinding
         this.place = place;
         form = new DrawnForm(place, "from the machine to the outlet, bores to scale; an estimate for a talk with whoever builds the duct");
         form.narrow();
-        required = form.amount(REQUIRED, "asked for", Quantity.AIR_FLOW);
+        form.amount(REQUIRED, "asked for", Quantity.AIR_FLOW);
         form.choice(SITS, "fan at the", List.of(new ChoiceField.Choice("", "outlet"), new ChoiceField.Choice("machine", "machine")));
-        form.choice("startSignal", "start signal", List.of(new ChoiceField.Choice("", "untried"), new ChoiceField.Choice("seen", "works"), new ChoiceField.Choice("fails", "fails")));
+        form.truth("startSignal", "start signal", "untried", "works", "fails");
         form.amount(GAUGE, "filter gauge", Quantity.PASCAL, "none");
         form.amount(DUST, "dust needs", Quantity.SPEED, new Amount(Quantity.SPEED, 10, 0).number(place.desk().units().get()));
-        fan = form.line(FAN, "fan: m³/h, Pa; or drop CSV", "0 640; 200 590; 400 455");
+        form.own(SITS, GAUGE);
+        form.anew("startSignal");
+        form.line(FAN, "fan: m³/h, Pa; or drop CSV", "0 640; 200 590; 400 455");
         form.rows(RUN, MOST, List.of(
                 new Column("kind", "what", Quantity.PLAIN, List.of(new ChoiceField.Choice(DUCT, "duct"), new ChoiceField.Choice(HOSE, "hose"),
                         new ChoiceField.Choice(FITTING, "bend"), new ChoiceField.Choice(FILTER, "filter"))),
@@ -96,12 +93,8 @@ public final class ExhaustBench implements Bench<ExhaustReadings, ExhaustFinding
 
     @Override
     public void assemble(Sheet sheet) {
-        sheet.amount(REQUIRED, Quantity.AIR_FLOW);
+        form.assemble(sheet);
         sheet.truth(SITS, place.draft().text(SITS).isEmpty());
-        if (!place.draft().text("startSignal").isEmpty()) {
-            sheet.truth("startSignal", place.draft().text("startSignal").equals("seen"));
-        }
-        sheet.amount(DUST, Quantity.SPEED);
         // not asked for here, but kept where an entry has them
         sheet.amount(AIR_C, Quantity.PLAIN);
         sheet.amount(AIR_KPA, Quantity.PLAIN);
@@ -257,11 +250,9 @@ public final class ExhaustBench implements Bench<ExhaustReadings, ExhaustFinding
 
     @Override
     public Map<String, Draft.Text> texts(ExhaustReadings readings, Map<String, String> asTyped, boolean whole) {
-        Map<String, Draft.Text> texts = new HashMap<>();
-        Draft.retype(texts, REQUIRED, asTyped, OptionalDouble.of(readings.requiredFlowM3h()), Quantity.AIR_FLOW);
+        Map<String, Draft.Text> texts = form.texts(readings, asTyped, whole);
         Draft.put(texts, SITS, readings.fanAtDischargeEnd() ? "" : "machine");
         Draft.put(texts, FAN, Optional.ofNullable(asTyped.get(FAN)).orElseGet(() -> text(readings.fanCurve())));
-        Draft.retype(texts, DUST, asTyped, readings.minTransportMs(), Quantity.SPEED);
         readings.air().ifPresent(air -> {
             Draft.retype(texts, AIR_C, asTyped, air.temperatureC(), Quantity.PLAIN);
             Draft.retype(texts, AIR_KPA, asTyped, air.pressureKPa(), Quantity.PLAIN);
@@ -270,7 +261,6 @@ public final class ExhaustBench implements Bench<ExhaustReadings, ExhaustFinding
         run(texts, readings, asTyped);
         List<ExhaustReadings.Gauged> gauge = readings.gauge();
         if (whole) {
-            readings.startSignal().ifPresent(seen -> Draft.put(texts, "startSignal", seen ? "seen" : "fails"));
             Draft.put(texts, EARLIER, days(gauge.subList(0, Math.max(0, gauge.size() - 1))));
             if (!gauge.isEmpty()) {
                 ExhaustReadings.Gauged last = gauge.get(gauge.size() - 1);

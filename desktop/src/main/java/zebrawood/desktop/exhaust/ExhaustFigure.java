@@ -13,9 +13,9 @@ import zebrawood.core.exhaust.Layout;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.desktop.bench.Axis;
 import zebrawood.desktop.bench.Exhibit;
 import zebrawood.desktop.figure.Anchor;
+import zebrawood.desktop.figure.Axis;
 import zebrawood.desktop.figure.Figure;
 import zebrawood.desktop.figure.Path;
 import zebrawood.desktop.figure.Pen;
@@ -201,17 +201,9 @@ public final class ExhaustFigure implements Exhibit<ExhaustReadings, ExhaustFind
             double mostPa = finding.map(found -> found.fan().get(0).pressurePa() * 1.08).orElse(700.0);
             Axis x = new Axis(0, mostFlow, left, right);
             Axis y = new Axis(0, mostPa, bottom, top);
-            pen.line(left, bottom, right, bottom, Stroke.of(Tone.INK, 1.2));
             pen.line(left, bottom, left, top, Stroke.of(Tone.INK, 1.2));
-            for (double tick : x.ticks(4)) {
-                pen.line(x.at(tick), bottom, x.at(tick), bottom + 4, Stroke.of(Tone.INK, 1));
-                pen.text(x.at(tick), bottom + 16, x.label(tick, 4), Lettering.CAPTION, Tone.INK, Anchor.MIDDLE);
-            }
-            for (double tick : y.ticks(4)) {
-                pen.line(left - 4, y.at(tick), left, y.at(tick), Stroke.of(Tone.INK, 1));
-                pen.text(left - 7, y.at(tick) + 4, y.label(tick, 4), Lettering.CAPTION, Tone.INK, Anchor.END);
-            }
-            pen.text((left + right) / 2, bottom + 32, "flow, m³/h", Lettering.CAPTION, Tone.INK, Anchor.MIDDLE);
+            x.under(pen, bottom, 4, "flow, m³/h");
+            y.beside(pen, left, 4, left);
             pen.text(left - 40, top - 4, "Pa", Lettering.CAPTION, Tone.INK);
             finding.ifPresent(found -> points(found, x, y, left, top, bottom));
         }

@@ -9,9 +9,9 @@ import zebrawood.core.focus.RampReadings;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.desktop.bench.Axis;
 import zebrawood.desktop.bench.Exhibit;
 import zebrawood.desktop.figure.Anchor;
+import zebrawood.desktop.figure.Axis;
 import zebrawood.desktop.figure.Figure;
 import zebrawood.desktop.figure.Path;
 import zebrawood.desktop.figure.Pen;
@@ -144,18 +144,9 @@ public final class RampFigures implements Exhibit<RampReadings, RampFinding> {
         private void axes() {
             int across = right - left > 400 ? 7 : 6;
             int up = bottom - top > 160 ? 5 : 4;
-            for (double tick : y.ticks(up)) {
-                pen.line(left, y.at(tick), right, y.at(tick), Stroke.of(Tone.HAIRLINE, 0.8));
-                pen.text(left - 8, y.at(tick) + 4, y.label(tick, up), Lettering.SMALL, Tone.INK, Anchor.END);
-            }
-            pen.line(left, bottom, right, bottom, Stroke.of(Tone.INK, 1.2));
-            for (double tick : x.ticks(across)) {
-                pen.line(x.at(tick), bottom, x.at(tick), bottom + 5, Stroke.of(Tone.INK, 1));
-                pen.text(x.at(tick), bottom + 18, x.label(tick, across), Lettering.SMALL, Tone.INK, Anchor.MIDDLE);
-            }
-            pen.text((left + right) / 2, bottom + 36, "gap from " + datum + ", " + units.length(), Lettering.SMALL, Tone.INK, Anchor.MIDDLE);
-            pen.turned(14, (top + bottom) / 2, -90, () -> pen.text(14, (top + bottom) / 2,
-                    "line width, " + units.length(), Lettering.SMALL, Tone.INK, Anchor.MIDDLE));
+            y.beside(pen, left, up, right);
+            x.under(pen, bottom, across, "gap from " + datum + ", " + units.length());
+            y.along(pen, 14, "line width, " + units.length());
         }
 
         private void curve() {

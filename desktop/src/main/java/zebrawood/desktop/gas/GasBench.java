@@ -1,10 +1,8 @@
 package zebrawood.desktop.gas;
 
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import javafx.scene.Node;
 import zebrawood.core.gas.Gas;
@@ -25,7 +23,6 @@ import zebrawood.desktop.bench.Showing;
 /** Gas, nozzle and pressure, and the bottle behind them. */
 public final class GasBench implements Bench<GasReadings, GasFinding> {
 
-    private static final String GAS = "gas";
     private static final String NOZZLE = "nozzleMm";
     private static final String PRESSURE = "pressureBar";
     private static final String SHARE = "beamOnPct";
@@ -36,14 +33,13 @@ public final class GasBench implements Bench<GasReadings, GasFinding> {
 
     private final BenchPlace place;
     private final DrawnForm form;
-    private final ChoiceField gas;
     private final ReadingField nozzle;
     private final ReadingField pressure;
 
     public GasBench(BenchPlace place) {
         this.place = place;
         form = new DrawnForm(place, "flow against pressure for this nozzle, and for one a quarter smaller and larger");
-        gas = form.choice(GAS, "gas", Stream.of(Gas.values()).map(g -> new ChoiceField.Choice(g.name().toLowerCase(Locale.ROOT), g.words())).toList());
+        form.choice("gas", "gas", Stream.of(Gas.values()).map(g -> new ChoiceField.Choice(g.name().toLowerCase(Locale.ROOT), g.words())).toList());
         nozzle = form.amount(NOZZLE, "nozzle bore", Quantity.LENGTH);
         pressure = form.amount(PRESSURE, "pressure, flowing", Quantity.PRESSURE);
         form.amount(SHARE, "gas flows, of the time", Quantity.SHARE, "100");
@@ -51,6 +47,7 @@ public final class GasBench implements Bench<GasReadings, GasFinding> {
         form.amount(FULL, "bottle gauge", Quantity.PRESSURE);
         form.amount(RESIDUAL, "left in it", Quantity.PRESSURE, "5");
         form.amount(TEMPERATURE, "gas temperature", Quantity.TEMPERATURE, Amount.celsius(20, 0).number(place.desk().units().get()));
+        form.anew(PRESSURE, TEMPERATURE, FULL);
     }
 
     @Override
@@ -60,14 +57,7 @@ public final class GasBench implements Bench<GasReadings, GasFinding> {
 
     @Override
     public void assemble(Sheet sheet) {
-        sheet.word(GAS, gas.chosen());
-        sheet.amount(NOZZLE, Quantity.LENGTH);
-        sheet.amount(PRESSURE, Quantity.PRESSURE);
-        sheet.amount(SHARE, Quantity.SHARE);
-        sheet.amount(TEMPERATURE, Quantity.TEMPERATURE);
-        sheet.amount(VOLUME, Quantity.VOLUME);
-        sheet.amount(FULL, Quantity.PRESSURE);
-        sheet.amount(RESIDUAL, Quantity.PRESSURE);
+        form.assemble(sheet);
     }
 
     @Override
@@ -94,19 +84,6 @@ public final class GasBench implements Bench<GasReadings, GasFinding> {
 
     @Override
     public Map<String, Draft.Text> texts(GasReadings readings, Map<String, String> asTyped, boolean whole) {
-        Map<String, Draft.Text> texts = new HashMap<>();
-        texts.put(GAS, new Draft.Text(readings.gas().name().toLowerCase(Locale.ROOT), UnitChoice.METRIC));
-        Draft.retype(texts, NOZZLE, asTyped, OptionalDouble.of(readings.nozzleMm()), Quantity.LENGTH);
-        Draft.retype(texts, SHARE, asTyped, readings.beamOnPct(), Quantity.SHARE);
-        readings.bottle().ifPresent(bottle -> {
-            Draft.retype(texts, VOLUME, asTyped, OptionalDouble.of(bottle.volumeL()), Quantity.VOLUME);
-            Draft.retype(texts, RESIDUAL, asTyped, bottle.residualBar(), Quantity.PRESSURE);
-        });
-        if (whole) {
-            Draft.retype(texts, PRESSURE, asTyped, OptionalDouble.of(readings.pressureBar()), Quantity.PRESSURE);
-            Draft.retype(texts, TEMPERATURE, asTyped, readings.temperatureC(), Quantity.TEMPERATURE);
-            readings.bottle().ifPresent(bottle -> Draft.retype(texts, FULL, asTyped, OptionalDouble.of(bottle.pressureBar()), Quantity.PRESSURE));
-        }
-        return texts;
+        return form.texts(readings, asTyped, whole);
     }
 }

@@ -9,9 +9,9 @@ import zebrawood.core.gas.GasReadings;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.desktop.bench.Axis;
 import zebrawood.desktop.bench.Exhibit;
 import zebrawood.desktop.figure.Anchor;
+import zebrawood.desktop.figure.Axis;
 import zebrawood.desktop.figure.Figure;
 import zebrawood.desktop.figure.Path;
 import zebrawood.desktop.figure.Pen;
@@ -88,18 +88,10 @@ public final class GasFigure implements Exhibit<GasReadings, GasFinding> {
             double highest = finding.map(f -> f.curves().stream().flatMap(c -> c.points().stream()).mapToDouble(GasFinding.Point::flowNlMin).max().orElse(1)).orElse(500.0);
             Axis x = new Axis(0, most, left, right);
             Axis y = new Axis(0, highest * 1.04, bottom, top);
-            pen.line(left, bottom, right, bottom, Stroke.of(Tone.INK, 1.2));
             pen.line(left, top, left, bottom, Stroke.of(Tone.INK, 1.2));
-            for (double tick : x.ticks(6)) {
-                pen.line(x.at(tick), bottom, x.at(tick), bottom + 5, Stroke.of(Tone.INK, 1));
-                pen.text(x.at(tick), bottom + 18, x.label(tick, 6), Lettering.SMALL, Tone.INK, Anchor.MIDDLE);
-            }
-            for (double tick : y.ticks(5)) {
-                pen.line(left, y.at(tick), right, y.at(tick), Stroke.of(Tone.HAIRLINE, 0.8));
-                pen.text(left - 8, y.at(tick) + 4, y.label(tick, 5), Lettering.SMALL, Tone.INK, Anchor.END);
-            }
-            pen.text((left + right) / 2, bottom + 35, "pressure at the nozzle, bar", Lettering.SMALL, Tone.INK, Anchor.MIDDLE);
-            pen.turned(14, (top + bottom) / 2, -90, () -> pen.text(14, (top + bottom) / 2, "normal litres a minute", Lettering.SMALL, Tone.INK, Anchor.MIDDLE));
+            y.beside(pen, left, 5, right);
+            x.under(pen, bottom, 6, "pressure at the nozzle, bar");
+            y.along(pen, 14, "normal litres a minute");
             finding.ifPresent(found -> curves(found, x, y));
         }
 

@@ -1,6 +1,5 @@
 package zebrawood.desktop.mains;
 
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -32,12 +31,9 @@ public final class CircuitBench implements Bench<CircuitReadings, CircuitFinding
     private static final String WARM = "cable.temperatureC";
     private static final String INLET = "inletSound";
     private static final String RECEPTACLE = "receptacleSound";
-    private static final String EARTH = "earthTestedBy";
-    private static final String YES = "yes";
     private static final String LOADS = "loads";
     private static final int MOST_LOADS = 12;
     private static final int HOURS = 3;
-    private static final double MM_PER_M = 1000;
 
     private final BenchPlace place;
     private final DrawnForm form;
@@ -48,12 +44,13 @@ public final class CircuitBench implements Bench<CircuitReadings, CircuitFinding
         form = new DrawnForm(place, "an estimate to bring to a licensed electrician; the local code decides");
         ReadingField supply = form.amount(SUPPLY, "supply", Quantity.VOLTAGE);
         ReadingField breaker = form.amount(BREAKER, "breaker", Quantity.AMPERE);
-        form.amount(LENGTH, "cable, one way", Quantity.LENGTH, "not known");
+        form.metres(LENGTH, "cable, one way", "not known");
         form.amount(SECTION, "its section", Quantity.SECTION);
         form.amount(WARM, "its copper is at", Quantity.TEMPERATURE, Amount.celsius(20, 0).number(place.desk().units().get()));
-        form.choice(INLET, "inlet", looked());
-        form.choice(RECEPTACLE, "receptacle", looked());
-        form.text(EARTH, "earth tested by");
+        form.truth(INLET, "inlet", "not seen", "sound", "not sound");
+        form.truth(RECEPTACLE, "receptacle", "not seen", "sound", "not sound");
+        form.text("earthTestedBy", "earth tested by");
+        form.anew(INLET, RECEPTACLE);
         form.rows(LOADS, MOST_LOADS, List.of(
                 Column.of("name", "plugged in", Quantity.PLAIN),
                 Column.of("ratedW", "takes, W", Quantity.POWER),
@@ -61,10 +58,6 @@ public final class CircuitBench implements Bench<CircuitReadings, CircuitFinding
                 new Column("continuous", "runs", Quantity.PLAIN, List.of(new ChoiceField.Choice("", "for hours"), new ChoiceField.Choice("short", "now and then"))),
                 Column.of("ratedV", "made for, V", Quantity.VOLTAGE)));
         needed = List.of(supply, breaker);
-    }
-
-    private static List<ChoiceField.Choice> looked() {
-        return List.of(new ChoiceField.Choice("", "not seen"), new ChoiceField.Choice(YES, "sound"), new ChoiceField.Choice("no", "not sound"));
     }
 
     private static String field(int row, String name) {
@@ -78,17 +71,7 @@ public final class CircuitBench implements Bench<CircuitReadings, CircuitFinding
 
     @Override
     public void assemble(Sheet sheet) {
-        sheet.amount(SUPPLY, Quantity.VOLTAGE);
-        sheet.amount(BREAKER, Quantity.AMPERE);
-        sheet.amount(LENGTH, Quantity.LENGTH).ifPresent(mm -> sheet.number(LENGTH, mm / MM_PER_M));
-        sheet.amount(SECTION, Quantity.SECTION);
-        sheet.amount(WARM, Quantity.TEMPERATURE);
-        for (String field : List.of(INLET, RECEPTACLE)) {
-            if (!place.draft().text(field).isEmpty()) {
-                sheet.truth(field, place.draft().text(field).equals(YES));
-            }
-        }
-        sheet.words(EARTH);
+        form.assemble(sheet);
         int given = 0;
         for (int row : form.filledRows()) {
             sheet.words(field(row, "name"), field(given, "name"));
@@ -125,19 +108,7 @@ public final class CircuitBench implements Bench<CircuitReadings, CircuitFinding
 
     @Override
     public Map<String, Draft.Text> texts(CircuitReadings readings, Map<String, String> asTyped, boolean whole) {
-        Map<String, Draft.Text> texts = new HashMap<>();
-        Draft.retype(texts, SUPPLY, asTyped, OptionalDouble.of(readings.supplyV()), Quantity.VOLTAGE);
-        Draft.retype(texts, BREAKER, asTyped, OptionalDouble.of(readings.circuitA()), Quantity.AMPERE);
-        readings.cable().ifPresent(cable -> {
-            Draft.retype(texts, LENGTH, asTyped, OptionalDouble.of(cable.lengthM() * MM_PER_M), Quantity.LENGTH);
-            Draft.retype(texts, SECTION, asTyped, OptionalDouble.of(cable.sectionMm2()), Quantity.SECTION);
-            Draft.retype(texts, WARM, asTyped, cable.temperatureC(), Quantity.TEMPERATURE);
-        });
-        if (whole) {
-            readings.inletSound().ifPresent(sound -> Draft.put(texts, INLET, sound ? YES : "no"));
-            readings.receptacleSound().ifPresent(sound -> Draft.put(texts, RECEPTACLE, sound ? YES : "no"));
-        }
-        readings.earthTestedBy().ifPresent(who -> Draft.put(texts, EARTH, who));
+        Map<String, Draft.Text> texts = form.texts(readings, asTyped, whole);
         for (int i = 0; i < Math.min(MOST_LOADS, readings.loads().size()); i++) {
             CircuitReadings.Load load = readings.loads().get(i);
             Draft.put(texts, field(i, "name"), load.name());

@@ -9,9 +9,9 @@ import zebrawood.core.mains.CircuitReadings;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.desktop.bench.Axis;
 import zebrawood.desktop.bench.Exhibit;
 import zebrawood.desktop.figure.Anchor;
+import zebrawood.desktop.figure.Axis;
 import zebrawood.desktop.figure.Figure;
 import zebrawood.desktop.figure.Path;
 import zebrawood.desktop.figure.Pen;
@@ -97,12 +97,7 @@ public final class CircuitFigure implements Exhibit<CircuitReadings, CircuitFind
         void draw() {
             double base = top + tall;
             finding.ifPresent(this::loads);
-            pen.line(left, base, right, base, Stroke.of(Tone.INK, 1.2));
-            for (double tick : x.ticks(8)) {
-                pen.line(x.at(tick), base, x.at(tick), base + 5, Stroke.of(Tone.INK, 1));
-                pen.text(x.at(tick), base + 18, x.label(tick, 8), Lettering.SMALL, Tone.INK, Anchor.MIDDLE);
-            }
-            pen.text((left + right) / 2, base + 35, "amperes, with room for what runs for hours", Lettering.SMALL, Tone.INK, Anchor.MIDDLE);
+            x.under(pen, base, 8, "amperes, with room for what runs for hours");
             finding.ifPresent(this::breaker);
             finding.filter(f -> f.dropPct().isPresent() && bottom - base > 110).ifPresent(this::cable);
         }

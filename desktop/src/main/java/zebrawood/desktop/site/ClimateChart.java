@@ -10,9 +10,9 @@ import zebrawood.core.site.HumidAir;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.desktop.bench.Axis;
 import zebrawood.desktop.bench.Exhibit;
 import zebrawood.desktop.figure.Anchor;
+import zebrawood.desktop.figure.Axis;
 import zebrawood.desktop.figure.Figure;
 import zebrawood.desktop.figure.Path;
 import zebrawood.desktop.figure.Pen;
@@ -151,16 +151,9 @@ public final class ClimateChart implements Exhibit<ClimateReadings, ClimateFindi
         }
 
         private void axes() {
-            pen.line(left, bottom, right, bottom, Stroke.of(Tone.INK, 1.2));
             pen.line(right, top, right, bottom, Stroke.of(Tone.HAIRLINE, 1));
-            Axis shown = new Axis(Quantity.TEMPERATURE.shown(x.least(), units), Quantity.TEMPERATURE.shown(x.most(), units), left, right);
-            for (double tick : shown.ticks(8)) {
-                pen.line(shown.at(tick), bottom, shown.at(tick), bottom + 5, Stroke.of(Tone.INK, 1));
-                pen.text(shown.at(tick), bottom + 19, shown.label(tick, 8), Lettering.SMALL, Tone.INK, Anchor.MIDDLE);
-            }
-            pen.text((left + right) / 2, bottom + 37, "air temperature, " + units.temperature(), Lettering.SMALL, Tone.INK, Anchor.MIDDLE);
-            pen.turned(right + 50, (top + bottom) / 2, -90, () -> pen.text(right + 50, (top + bottom) / 2,
-                    "moisture, g water per kg dry air", Lettering.SMALL, Tone.INK, Anchor.MIDDLE));
+            x.shown(Quantity.TEMPERATURE, units).under(pen, bottom, 8, "air temperature, " + units.temperature());
+            y.along(pen, right + 50, "moisture, g water per kg dry air");
             for (double tick : y.ticks(6)) {
                 if (tick > 0) {
                     pen.line(right, y.at(tick), right - 4, y.at(tick), Stroke.of(Tone.INK, 1));

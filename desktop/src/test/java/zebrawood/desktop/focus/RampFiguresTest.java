@@ -16,7 +16,7 @@ import zebrawood.core.focus.RampFinding;
 import zebrawood.core.focus.RampPlan;
 import zebrawood.core.focus.RampReadings;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.desktop.bench.Axis;
+import zebrawood.desktop.figure.Axis;
 import zebrawood.desktop.figure.Drawn;
 import zebrawood.desktop.theme.Tone;
 
