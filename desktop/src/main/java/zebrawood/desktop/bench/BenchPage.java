@@ -68,7 +68,7 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
         return thread;
     });
     private final TextField why = new TextField();
-    private final TextField initials = new TextField();
+    private final InitialsField initials;
     private Optional<Entry> shown = Optional.empty();
     private Optional<Entry> correcting = Optional.empty();
     private Optional<Entry> newest;
@@ -95,9 +95,7 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
         newest = place.earlier().stream().findFirst();
         why.setId("why");
         why.setPromptText("why it is replaced");
-        initials.setId("initials");
-        initials.setPromptText("your initials");
-        initials.setOnAction(event -> record());
+        initials = new InitialsField(desk, this::record);
         why.setOnAction(event -> record());
         files = AttachBox.small(desk);
         keeper = new DraftKeeper(desk, machineId, stop.procedure().card().id(), draft, footnote::set);
@@ -360,17 +358,13 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
             tell("Nothing has changed since no. " + shown.get().number() + " was recorded.");
         } else if (now.outcome().isEmpty() || now.readings().isEmpty()) {
             tell("Nothing is recorded yet: " + lower(bench.next()));
-        } else if (desk.initials().get().isBlank() && initials.getText().isBlank()) {
+        } else if (!initials.signed()) {
             asksInitials = true;
-            tell("Your initials, once for this sitting:");
-            Platform.runLater(initials::requestFocus);
+            tell(InitialsField.ASKED);
         } else if (correcting.isPresent() && why.getText().isBlank()) {
             tell("Say in a few words why no. " + correcting.get().number() + " is replaced.");
             Platform.runLater(why::requestFocus);
         } else {
-            if (desk.initials().get().isBlank()) {
-                desk.initials().set(initials.getText().strip().toUpperCase(Locale.ROOT));
-            }
             asksInitials = false;
             append();
         }

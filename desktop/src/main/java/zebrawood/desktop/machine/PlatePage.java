@@ -3,7 +3,6 @@ package zebrawood.desktop.machine;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -14,13 +13,10 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ContentDisplay;
-import javafx.scene.control.Control;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -34,6 +30,8 @@ import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.bench.Draft;
 import zebrawood.desktop.bench.DraftKeeper;
 import zebrawood.desktop.bench.DrawingSurface;
+import zebrawood.desktop.bench.EnterOrder;
+import zebrawood.desktop.bench.InitialsField;
 import zebrawood.desktop.bench.ReadingField;
 import zebrawood.desktop.bench.Sheet;
 import zebrawood.desktop.bench.Slip;
@@ -59,14 +57,14 @@ public final class PlatePage extends HBox {
     private final Navigator navigator;
     private final Optional<String> machineId;
     private final Draft draft = new Draft();
-    private final List<Control> order = new ArrayList<>();
+    private final EnterOrder order = new EnterOrder();
     private final List<ReadingField> amounts = new ArrayList<>();
     private final Map<String, Label> problems = new HashMap<>();
     private final DraftKeeper keeper;
     private final Map<String, Draft.Text> recorded;
     private final DrawingSurface drawing;
     private final Slip slip;
-    private final TextField initials = new TextField();
+    private final InitialsField initials;
     private Optional<Plate> plate = Optional.empty();
     private Sheet sheet = Sheet.of(draft);
     private String told = "";
@@ -81,9 +79,7 @@ public final class PlatePage extends HBox {
         this.slip = new Slip(desk.look());
         this.drawing = new DrawingSurface(desk.look());
         this.keeper = new DraftKeeper(desk, machineId.orElse(NEW), STOP, draft, told -> { });
-        initials.setId("initials");
-        initials.setPromptText("your initials");
-        initials.setOnAction(event -> record());
+        initials = new InitialsField(desk, this::record);
         recorded = machineId.flatMap(desk::machine).map(machine -> texts(machine.plate())).orElse(Map.of());
         draft.fill(recorded);
         VBox page = new VBox(10, head(), drawing, sections());
@@ -144,7 +140,7 @@ public final class PlatePage extends HBox {
                 amount.tie(draft, desk.units());
                 amounts.add(amount);
                 box.getChildren().add(amount);
-                goesOn(amount.field());
+                order.add(amount.field());
             }
             case WORDS -> {
                 TextField words = new TextField(draft.text(field.path()));
@@ -160,7 +156,7 @@ public final class PlatePage extends HBox {
                 Label problem = Words.wrapped("", "problem");
                 problems.put(field.path(), problem);
                 box.getChildren().addAll(words, problem);
-                goesOn(words);
+                order.add(words);
             }
             case CHOICE, TRUTH -> {
                 ComboBox<String> choice = new ComboBox<>();
@@ -174,22 +170,10 @@ public final class PlatePage extends HBox {
                 draft.onChange(() -> choice.setValue(PlateField.said(draft.text(field.path()))));
                 choice.setOnAction(event -> draft.type(field.path(), PlateField.unsaid(choice.getValue()), UnitChoice.METRIC));
                 box.getChildren().add(choice);
-                goesOn(choice);
+                order.add(choice);
             }
         }
         return box;
-    }
-
-    /** Enter goes to the next field. */
-    private void goesOn(Control control) {
-        order.add(control);
-        control.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
-            boolean open = control instanceof ComboBox<?> box && box.isShowing();
-            if (event.getCode() == KeyCode.ENTER && !event.isControlDown() && !open) {
-                order.get((order.indexOf(control) + 1) % order.size()).requestFocus();
-                event.consume();
-            }
-        });
     }
 
     private void changed() {
@@ -318,14 +302,10 @@ public final class PlatePage extends HBox {
         if (plate.isEmpty() || recording) {
             return;
         }
-        if (desk.initials().get().isBlank() && initials.getText().isBlank()) {
-            told = "Your initials, once for this sitting:";
+        if (!initials.signed()) {
+            told = InitialsField.ASKED;
             showSlip();
-            Platform.runLater(initials::requestFocus);
             return;
-        }
-        if (desk.initials().get().isBlank()) {
-            desk.initials().set(initials.getText().strip().toUpperCase(Locale.ROOT));
         }
         recording = true;
         String id = machineId.orElseGet(() -> UUID.randomUUID().toString());
@@ -361,7 +341,7 @@ public final class PlatePage extends HBox {
         Platform.runLater(() -> {
             applyCss();
             layout();
-            order.get(0).requestFocus();
+            order.first().requestFocus();
         });
     }
 }

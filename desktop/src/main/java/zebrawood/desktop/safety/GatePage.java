@@ -30,6 +30,7 @@ import zebrawood.core.route.StopState;
 import zebrawood.core.safety.Bar;
 import zebrawood.desktop.bench.Clip;
 import zebrawood.desktop.bench.DrawingSurface;
+import zebrawood.desktop.bench.InitialsField;
 import zebrawood.desktop.bench.Slip;
 import zebrawood.desktop.bench.StopView;
 import zebrawood.desktop.bench.Words;
@@ -56,7 +57,7 @@ public final class GatePage implements StopView {
     private final Slip slip;
     private final ReadOnlyStringWrapper footnote = new ReadOnlyStringWrapper();
     private final TextField remark = new TextField();
-    private final TextField initials = new TextField();
+    private final InitialsField initials;
     private final Label told = Words.wrapped("", "problem");
     private MachineStatus machine;
     private Optional<Boolean> waitingForInitials = Optional.empty();
@@ -71,8 +72,7 @@ public final class GatePage implements StopView {
         remark.setId("remark");
         Words.follow(remark);
         remark.setOnAction(event -> yes.requestFocus());
-        initials.setId("initials");
-        initials.setPromptText("your initials");
+        initials = new InitialsField(desk, () -> answer(waitingForInitials.orElse(true)));
         initials.setMaxWidth(160);
         told.setId("told");
         told.setManaged(false);
@@ -169,7 +169,6 @@ public final class GatePage implements StopView {
         words.setPadding(new Insets(12, 16, 12, 12));
         if (waitingForInitials.isPresent()) {
             words.getChildren().add(initials);
-            initials.setOnAction(event -> answer(waitingForInitials.orElse(true)));
         }
         HBox box = new HBox(stripe, words);
         HBox.setHgrow(words, Priority.ALWAYS);
@@ -185,15 +184,11 @@ public final class GatePage implements StopView {
             remark.requestFocus();
             return;
         }
-        if (desk.initials().get().isBlank() && initials.getText().isBlank()) {
+        if (!initials.signed()) {
             waitingForInitials = Optional.of(lifted);
-            say("Your initials, once for this sitting:");
+            say(InitialsField.ASKED);
             show();
-            Platform.runLater(initials::requestFocus);
             return;
-        }
-        if (desk.initials().get().isBlank()) {
-            desk.initials().set(initials.getText().strip().toUpperCase(Locale.ROOT));
         }
         waitingForInitials = Optional.empty();
         Body.GateLine body = new Body.GateLine(bar.id(), bar.title(), lifted, bar.fires(), remark.getText().strip());

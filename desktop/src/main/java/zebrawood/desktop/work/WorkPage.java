@@ -17,14 +17,11 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ContentDisplay;
-import javafx.scene.control.Control;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.DragEvent;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -44,6 +41,8 @@ import zebrawood.desktop.bench.AttachBox;
 import zebrawood.desktop.bench.Draft;
 import zebrawood.desktop.bench.DraftKeeper;
 import zebrawood.desktop.bench.DrawingSurface;
+import zebrawood.desktop.bench.EnterOrder;
+import zebrawood.desktop.bench.InitialsField;
 import zebrawood.desktop.bench.ReadingField;
 import zebrawood.desktop.bench.Sheet;
 import zebrawood.desktop.bench.Slip;
@@ -65,13 +64,13 @@ public final class WorkPage extends HBox {
     private final Optional<Entry> correcting;
     private final Draft draft = new Draft();
     private final DraftKeeper keeper;
-    private final List<Control> order = new ArrayList<>();
+    private final EnterOrder order = new EnterOrder();
     private final List<ReadingField> amounts = new ArrayList<>();
     private final Map<String, Label> under = new HashMap<>();
     private final DrawingSurface drawing;
     private final Slip slip;
     private final AttachBox files;
-    private final TextField initials = new TextField();
+    private final InitialsField initials;
     private final TextField why = new TextField();
     private final List<Button> scores = new ArrayList<>();
     private Optional<Entry> last = Optional.empty();
@@ -94,9 +93,7 @@ public final class WorkPage extends HBox {
         this.drawing = new DrawingSurface(desk.look()).withMenu();
         this.files = new AttachBox(desk);
         this.keeper = new DraftKeeper(desk, machineId, correcting.map(entry -> STOP + "-" + entry.number()).orElse(STOP), draft, said -> { });
-        initials.setId("initials");
-        initials.setPromptText("your initials");
-        initials.setOnAction(event -> record());
+        initials = new InitialsField(desk, this::record);
         why.setId("why");
         why.setPromptText("why it is replaced");
         why.setOnAction(event -> record());
@@ -228,7 +225,7 @@ public final class WorkPage extends HBox {
             amount.tie(draft, desk.units());
             amounts.add(amount);
             box.getChildren().add(amount);
-            goesOn(amount.field());
+            order.add(amount.field());
         } else if (field.kind() == WorkField.Kind.WORDS) {
             TextField words = new TextField();
             words.setId(field.path());
@@ -242,7 +239,7 @@ public final class WorkPage extends HBox {
                 }
             });
             box.getChildren().add(words);
-            goesOn(words);
+            order.add(words);
         } else {
             ComboBox<String> choice = new ComboBox<>();
             choice.setId(field.path());
@@ -253,22 +250,10 @@ public final class WorkPage extends HBox {
             draft.onChange(() -> choice.setValue(draft.text(field.path())));
             choice.setOnAction(event -> draft.type(field.path(), choice.getValue() == null ? "" : choice.getValue(), UnitChoice.METRIC));
             box.getChildren().add(choice);
-            goesOn(choice);
+            order.add(choice);
         }
         box.getChildren().add(was);
         return box;
-    }
-
-    /** Enter goes to the next field. */
-    private void goesOn(Control control) {
-        order.add(control);
-        control.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
-            boolean open = control instanceof ComboBox<?> box && box.isShowing();
-            if (event.getCode() == KeyCode.ENTER && !event.isControlDown() && !open) {
-                order.get((order.indexOf(control) + 1) % order.size()).requestFocus();
-                event.consume();
-            }
-        });
     }
 
     private void changed() {
@@ -428,16 +413,12 @@ public final class WorkPage extends HBox {
         }
         if (result.isEmpty()) {
             tell("Nothing is recorded yet: " + act(false));
-        } else if (desk.initials().get().isBlank() && initials.getText().isBlank()) {
-            tell("Your initials, once for this sitting:");
-            Platform.runLater(initials::requestFocus);
+        } else if (!initials.signed()) {
+            tell(InitialsField.ASKED);
         } else if (correcting.isPresent() && why.getText().isBlank()) {
             tell("Say in a few words why no. " + correcting.get().number() + " is replaced.");
             Platform.runLater(why::requestFocus);
         } else {
-            if (desk.initials().get().isBlank()) {
-                desk.initials().set(initials.getText().strip().toUpperCase(Locale.ROOT));
-            }
             append();
         }
     }
@@ -496,7 +477,7 @@ public final class WorkPage extends HBox {
             applyCss();
             layout();
             Node gate = slip.lookup("#opens");
-            (isShut() && gate != null ? gate : order.get(0)).requestFocus();
+            (isShut() && gate != null ? gate : order.first()).requestFocus();
         });
     }
 }

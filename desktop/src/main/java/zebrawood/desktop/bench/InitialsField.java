@@ -1,0 +1,36 @@
+package zebrawood.desktop.bench;
+
+import java.util.Locale;
+import javafx.application.Platform;
+import javafx.scene.control.TextField;
+import zebrawood.desktop.desk.Desk;
+
+/** Who records: asked once for a sitting, where it is not known yet. */
+public final class InitialsField extends TextField {
+
+    /** What is told beside it. */
+    public static final String ASKED = "Your initials, once for this sitting:";
+
+    private final Desk desk;
+
+    /** @param entered when Enter is pressed in it */
+    public InitialsField(Desk desk, Runnable entered) {
+        this.desk = desk;
+        setId("initials");
+        setPromptText("your initials");
+        setOnAction(event -> entered.run());
+    }
+
+    /** Whether it is known who records; what stands here is taken for it. Where nothing does, the focus comes here. */
+    public boolean signed() {
+        if (!desk.initials().get().isBlank()) {
+            return true;
+        }
+        if (getText().isBlank()) {
+            Platform.runLater(this::requestFocus);
+            return false;
+        }
+        desk.initials().set(getText().strip().toUpperCase(Locale.ROOT));
+        return true;
+    }
+}
