@@ -37,6 +37,9 @@ public record Entry(
      */
     public record Stamp(Instant at, ZoneOffset zone, String by, String program) {
 
+        /** Characters that initials have at the most. */
+        public static final int LONGEST_BY = 16;
+
         /** Date and time as the clock on the wall showed it. */
         public LocalDateTime local() {
             return LocalDateTime.ofInstant(at, zone);

@@ -1,6 +1,5 @@
 package zebrawood.desktop.bench;
 
-import java.io.File;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -16,8 +15,8 @@ import javafx.scene.input.TransferMode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.desk.FileDialogs;
 import zebrawood.logbook.store.LogbookException;
 import zebrawood.logbook.store.NewAttachment;
 
@@ -63,11 +62,7 @@ public final class AttachBox extends VBox {
     }
 
     private void choose() {
-        FileChooser chooser = new FileChooser();
-        List<File> chosen = chooser.showOpenMultipleDialog(getScene().getWindow());
-        if (chosen != null) {
-            chosen.forEach(file -> take(file.toPath()));
-        }
+        FileDialogs.toOpen(getScene()).forEach(this::take);
     }
 
     /** Takes a file along; says in a sentence where it cannot be. */
@@ -85,6 +80,7 @@ public final class AttachBox extends VBox {
     private void show(NewAttachment taken, Thumbnail small) {
         small.warning().ifPresent(told::setText);
         Hyperlink off = new Hyperlink("take off");
+        off.setId("off." + taken.name());
         VBox tile = tile(taken.name(), small);
         off.setOnAction(event -> {
             files.remove(taken);

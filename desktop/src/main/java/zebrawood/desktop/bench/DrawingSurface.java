@@ -1,8 +1,8 @@
 package zebrawood.desktop.bench;
 
-import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Optional;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.ObservableValue;
@@ -17,7 +17,7 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.layout.Region;
-import javafx.stage.FileChooser;
+import zebrawood.desktop.desk.FileDialogs;
 import zebrawood.desktop.figure.CanvasPen;
 import zebrawood.desktop.figure.Figure;
 import zebrawood.desktop.figure.SvgPen;
@@ -86,12 +86,10 @@ public final class DrawingSurface extends Region {
     }
 
     private void save() {
-        FileChooser chooser = new FileChooser();
-        chooser.setInitialFileName("drawing.svg");
-        File file = chooser.showSaveDialog(getScene().getWindow());
-        if (file != null) {
+        Optional<Path> file = FileDialogs.toSave(getScene(), "drawing.svg");
+        if (file.isPresent()) {
             try {
-                Files.writeString(file.toPath(), SvgPen.document(figure, getWidth(), getHeight(), look.getValue()));
+                Files.writeString(file.get(), SvgPen.document(figure, getWidth(), getHeight(), look.getValue()));
             } catch (IOException e) {
                 Notice.show(this, "The drawing could not be saved there: choose another folder.");
             }

@@ -3,6 +3,8 @@ package zebrawood.desktop.bench;
 import java.util.Locale;
 import javafx.application.Platform;
 import javafx.scene.control.TextField;
+import javafx.scene.control.TextFormatter;
+import zebrawood.core.entry.Entry;
 import zebrawood.desktop.desk.Desk;
 
 /** Who records: asked once for a sitting, where it is not known yet. */
@@ -16,9 +18,15 @@ public final class InitialsField extends TextField {
     /** @param entered when Enter is pressed in it */
     public InitialsField(Desk desk, Runnable entered) {
         this.desk = desk;
+        limit(this);
         setId("initials");
         setPromptText("your initials");
         setOnAction(event -> entered.run());
+    }
+
+    /** Takes no more letters than initials have. */
+    public static void limit(TextField field) {
+        field.setTextFormatter(new TextFormatter<>(change -> change.getControlNewText().length() <= Entry.Stamp.LONGEST_BY ? change : null));
     }
 
     /** Whether it is known who records; what stands here is taken for it. Where nothing does, the focus comes here. */

@@ -52,6 +52,7 @@ public final class OverSheet extends VBox {
         getStyleClass().add("over-sheet");
         setMaxSize(560, USE_PREF_SIZE);
         initials.setText(desk.initials().get());
+        InitialsField.limit(initials);
         initials.setId("over-initials");
         initials.setPromptText("your initials");
         initials.setMaxWidth(130);

@@ -1,14 +1,15 @@
 package zebrawood.desktop.certificate;
 
-import java.io.File;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.function.Consumer;
-import javafx.stage.FileChooser;
-import javafx.stage.Window;
+import javafx.scene.Scene;
 import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.desk.FileDialogs;
 import zebrawood.logbook.store.LogbookException;
 
 /** Saves a certificate from the window. */
@@ -16,22 +17,19 @@ public final class CertificateFile {
 
     private CertificateFile() {}
 
-    public static void save(Desk desk, String shop, String machineId, Window window, Consumer<String> tell) {
+    public static void save(Desk desk, String shop, String machineId, Scene scene, Consumer<String> tell) {
         String name = desk.machine(machineId).orElseThrow().plate().name();
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle("Certificate of " + name);
-        chooser.setInitialFileName(fileName(name));
-        File file = chooser.showSaveDialog(window);
-        if (file == null) {
+        Optional<Path> file = FileDialogs.toSave(scene, fileName(name));
+        if (file.isEmpty()) {
             return;
         }
         Certificate.Moment moment = new Certificate.Moment(desk.now(), desk.zone(), desk.units().get(), desk.preferences().paper());
         desk.later(() -> {
-            try (OutputStream out = Files.newOutputStream(file.toPath())) {
+            try (OutputStream out = Files.newOutputStream(file.get())) {
                 Certificate.write(Certificate.Subject.of(shop, desk.logbook(), machineId, moment), out);
-                return file;
+                return file.get();
             } catch (IOException e) {
-                throw new LogbookException("the certificate could not be saved in " + file + "; choose another folder", e);
+                throw new LogbookException("the certificate could not be saved in " + file.get() + "; choose another folder", e);
             }
         }, saved -> tell.accept("The certificate of " + name + " stands in " + saved + "."));
     }

@@ -43,8 +43,8 @@ final class Record implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException {
-        if (by.isBlank() || by.length() > 16) {
-            System.err.println("Name who records with --by: initials, up to 16 characters.");
+        if (by.isBlank() || by.length() > Entry.Stamp.LONGEST_BY) {
+            System.err.println("Name who records with --by: initials, up to " + Entry.Stamp.LONGEST_BY + " characters.");
             return Exit.REFUSED;
         }
         if (!data.holdsLogbook()) {

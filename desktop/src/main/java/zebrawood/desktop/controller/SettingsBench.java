@@ -3,6 +3,7 @@ package zebrawood.desktop.controller;
 import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -16,7 +17,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 import zebrawood.core.controller.SettingsFinding;
 import zebrawood.core.controller.SettingsReadings;
 import zebrawood.core.entry.Body;
@@ -33,6 +33,7 @@ import zebrawood.desktop.bench.ReadingField;
 import zebrawood.desktop.bench.Sheet;
 import zebrawood.desktop.bench.Showing;
 import zebrawood.desktop.bench.Words;
+import zebrawood.desktop.desk.FileDialogs;
 import zebrawood.logbook.store.NewAttachment;
 
 /** A controller's settings text: dropped, pasted or loaded, shown by meaning, its change prepared but never sent. */
@@ -154,10 +155,8 @@ public final class SettingsBench implements Bench<SettingsReadings, SettingsFind
     }
 
     private void choose() {
-        File file = new FileChooser().showOpenDialog(view.getScene().getWindow());
-        if (file != null) {
-            take(file).ifPresent(why -> Notice.show(view, Words.sentence(why)));
-        }
+        FileDialogs.toOpen(view.getScene()).stream().findFirst()
+                .ifPresent(file -> take(file.toFile()).ifPresent(why -> Notice.show(view, Words.sentence(why))));
     }
 
     @Override
@@ -205,14 +204,12 @@ public final class SettingsBench implements Bench<SettingsReadings, SettingsFind
     }
 
     private void save(String text, String title) {
-        FileChooser chooser = new FileChooser();
-        chooser.setInitialFileName(title.toLowerCase(Locale.ROOT).replace(' ', '-') + ".txt");
-        File file = chooser.showSaveDialog(view.getScene().getWindow());
-        if (file == null) {
+        Optional<Path> file = FileDialogs.toSave(view.getScene(), title.toLowerCase(Locale.ROOT).replace(' ', '-') + ".txt");
+        if (file.isEmpty()) {
             return;
         }
         try {
-            Files.writeString(file.toPath(), text);
+            Files.writeString(file.get(), text);
         } catch (IOException e) {
             Notice.show(view, "The ticket could not be saved there: choose another folder.");
         }

@@ -2,7 +2,6 @@ package zebrawood.desktop.logbook;
 
 import java.awt.Desktop;
 import java.io.ByteArrayInputStream;
-import java.io.File;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
@@ -15,12 +14,12 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 import zebrawood.core.entry.Entry;
 import zebrawood.desktop.bench.AttachBox;
 import zebrawood.desktop.bench.Thumbnail;
 import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.desk.FileDialogs;
 import zebrawood.logbook.store.LogbookException;
 
 /** The files that belong to an entry: shown small, opened and saved unchanged. */
@@ -53,8 +52,10 @@ final class Attached extends VBox {
                 tile.getChildren().add(told);
             });
             Hyperlink open = new Hyperlink("Open");
+            open.setId("open." + file.name());
             open.setOnAction(event -> open(file));
             Hyperlink save = new Hyperlink("Save as ...");
+            save.setId("save." + file.name());
             save.setOnAction(event -> save(file));
             tile.getChildren().add(new HBox(8, open, save));
             place.getChildren().setAll(tile);
@@ -66,12 +67,8 @@ final class Attached extends VBox {
     }
 
     private void save(Entry.Attachment file) {
-        FileChooser chooser = new FileChooser();
-        chooser.setInitialFileName(file.name());
-        File chosen = chooser.showSaveDialog(getScene().getWindow());
-        if (chosen != null) {
-            desk.later(() -> write(file, chosen.toPath()), saved -> desk.tell(file.name() + " stands in " + saved + "."));
-        }
+        FileDialogs.toSave(getScene(), file.name())
+                .ifPresent(chosen -> desk.later(() -> write(file, chosen), saved -> desk.tell(file.name() + " stands in " + saved + ".")));
     }
 
     /** Opens a copy with whatever the system opens such files with. */

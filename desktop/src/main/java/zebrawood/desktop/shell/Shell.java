@@ -1,9 +1,7 @@
 package zebrawood.desktop.shell;
 
-import java.io.File;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
@@ -13,15 +11,11 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
-import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBase;
-import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.StackPane;
-import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 import javafx.util.Duration;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
@@ -36,7 +30,6 @@ import zebrawood.desktop.bench.OverSheet;
 import zebrawood.desktop.bench.Pressing;
 import zebrawood.desktop.bench.Printing;
 import zebrawood.desktop.bench.StopView;
-import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.certificate.CertificateFile;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
@@ -52,7 +45,6 @@ import zebrawood.desktop.theme.Fonts;
 import zebrawood.desktop.theme.Ground;
 import zebrawood.desktop.work.WorkPage;
 import zebrawood.logbook.bundle.Export;
-import zebrawood.logbook.store.Backups;
 import zebrawood.logbook.store.TapeFilter;
 
 /** The window's keys and commands, and the ways from one view to another; what stands round every view is the {@link Frame}. */
@@ -72,6 +64,7 @@ public final class Shell implements Navigator {
     private final Scene scene;
     private final StackPane root;
     private final Frame frame;
+    private final WholeLogbook whole;
     private Optional<String> machineId = Optional.empty();
     private Optional<StackPane> veil = Optional.empty();
     private Node before;
@@ -83,8 +76,9 @@ public final class Shell implements Navigator {
         this.shopName = shopName;
         this.scene = scene;
         root = (StackPane) scene.getRoot();
-        frame = new Frame(desk, new Frame.Ways(this::jump, () -> overlay(new InitialsSheet()), this::shop, this::route,
+        frame = new Frame(desk, new Frame.Ways(this::jump, () -> overlay(new InitialsSheet(desk, this::closeOverlay)), this::shop, this::route,
                 () -> logbook(new TapeFilter(machineId, Optional.empty(), Optional.empty()))));
+        whole = new WholeLogbook(desk, this::overlay, this::closeOverlay);
         root.getProperties().put(Paper.class, desk.preferences().paper());
         Fonts.load();
         scene.getStylesheets().addAll(desk.ground().get().stylesheet(), Ground.class.getResource("frame.css").toExternalForm());
@@ -350,7 +344,7 @@ public final class Shell implements Navigator {
 
     @Override
     public void certificate(String id) {
-        CertificateFile.save(desk, shopName, id, scene.getWindow(), this::tell);
+        CertificateFile.save(desk, shopName, id, scene, this::tell);
     }
 
     @Override
@@ -408,10 +402,10 @@ public final class Shell implements Navigator {
                 new Jump.Target("Open a point", "command", () -> forMachine("On which machine?", this::point)),
                 new Jump.Target("Search the logbook", "Ctrl+F", this::search),
                 new Jump.Target("Paper: A4 or letter", "command", this::paper),
-                new Jump.Target("Back up now", "command", this::backUp),
-                new Jump.Target("Export the whole logbook", "zip", this::export),
+                new Jump.Target("Back up now", "command", whole::backUp),
+                new Jump.Target("Export the whole logbook", "zip", () -> whole.export(scene)),
                 new Jump.Target("Help", "F1", this::help),
-                new Jump.Target("Check that the logbook is whole", "command", this::verify)));
+                new Jump.Target("Check that the logbook is whole", "command", whole::verify)));
         machineId.flatMap(desk::machine).ifPresent(machine -> {
             String id = machine.machineId();
             commands.add(0, new Jump.Target("Certificate of " + machine.plate().name(), "PDF", () -> certificate(id)));
@@ -434,38 +428,6 @@ public final class Shell implements Navigator {
         desk.preferences().paper(other);
         root.getProperties().put(Paper.class, other);
         tell("Certificates and prints are on " + other.words() + " from now on.");
-    }
-
-    private void backUp() {
-        tell("Making a backup and checking it ...");
-        desk.apart(() -> new Backups(desk.logbook().folder()).make(desk.now()),
-                made -> tell((made.whole() ? "A whole backup stands in " : "The logbook is not whole; a copy as it is stands in ") + made.file() + "."));
-    }
-
-    private void export() {
-        FileChooser chooser = new FileChooser();
-        chooser.setInitialFileName("logbook-" + desk.local(desk.now()).toLocalDate() + ".zip");
-        File file = chooser.showSaveDialog(scene.getWindow());
-        if (file == null) {
-            return;
-        }
-        LongWork work = new LongWork("Exporting the logbook", desk.head().get().entries(), this::closeOverlay);
-        overlay(work);
-        desk.apart(() -> Export.to(file.toPath(), desk.logbook(), "window", desk.now(), work::reached), bundle -> {
-            closeOverlay();
-            tell("Exported " + bundle.entries() + " entries to " + file + ".");
-        });
-    }
-
-    private void verify() {
-        LongWork work = new LongWork("Checking every entry", desk.head().get().entries(), this::closeOverlay);
-        overlay(work);
-        desk.apart(() -> desk.logbook().verify(List.of(), work::reached), found -> {
-            closeOverlay();
-            tell(found.holds()
-                    ? "The logbook is whole: " + found.entries() + " entries checked."
-                    : "The logbook is not whole: " + found.flaws().get(0) + ".");
-        });
     }
 
     private void help() {
@@ -573,25 +535,5 @@ public final class Shell implements Navigator {
     private static void take(KeyEvent event, Runnable action) {
         event.consume();
         action.run();
-    }
-
-    /** Asks who is working, once a sitting. */
-    private final class InitialsSheet extends VBox {
-        InitialsSheet() {
-            getStyleClass().add("over-sheet");
-            setMaxSize(340, USE_PREF_SIZE);
-            TextField who = new TextField(desk.initials().get());
-            who.setId("who");
-            who.setPromptText("initials");
-            Button done = new Button("That is me");
-            done.getStyleClass().setAll("button", "strong");
-            Runnable take = () -> {
-                desk.initials().set(who.getText().strip().toUpperCase(Locale.ROOT));
-                closeOverlay();
-            };
-            who.setOnAction(event -> take.run());
-            done.setOnAction(event -> take.run());
-            getChildren().addAll(Words.label("Who is working?", "title"), who, done);
-        }
     }
 }

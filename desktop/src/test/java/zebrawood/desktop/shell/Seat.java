@@ -1,9 +1,12 @@
 package zebrawood.desktop.shell;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
@@ -11,10 +14,12 @@ import java.util.concurrent.FutureTask;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.event.Event;
 import javafx.scene.Node;
 import javafx.scene.Parent;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
@@ -24,7 +29,11 @@ import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
 import org.testfx.api.FxRobot;
 import zebrawood.desktop.Catalogue;
+import zebrawood.desktop.bench.DrawingSurface;
+import zebrawood.desktop.bench.Pressing;
 import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.desk.FileDialogs;
+import zebrawood.desktop.route.RoutePage;
 import zebrawood.desktop.shots.Nodes;
 import zebrawood.logbook.store.Logbook;
 
@@ -200,6 +209,75 @@ final class Seat implements AutoCloseable {
         });
         until("the focus is on " + id, () -> focused(id));
         return this;
+    }
+
+    /** Presses something that is on the screen, wherever the focus is. */
+    Seat fire(String id) {
+        until(id + " is there", () -> has(id));
+        onScreen(() -> {
+            Node node = find(id);
+            if (node instanceof Pressing pressing) {
+                pressing.fire();
+            } else {
+                ((ButtonBase) node).fire();
+            }
+            return null;
+        });
+        return this;
+    }
+
+    /** Puts a text into a field at once, as pasting does. */
+    Seat put(String id, String text) {
+        until(id + " is there", () -> has(id));
+        onScreen(() -> {
+            ((TextInputControl) find(id)).setText(text);
+            return null;
+        });
+        return this;
+    }
+
+    /** Opens a stop by its id. */
+    Seat stop(String machine, String stop) {
+        String id = desk.logbook().findMachine(machine).orElseThrow().id();
+        onScreen(() -> {
+            shell().stop(id, stop);
+            return null;
+        });
+        until(stop + " is open", () -> shell().page() instanceof RoutePage route && route.stop().equals(stop) && desk.isIdle());
+        return this;
+    }
+
+    /** Begins to measure anew where an entry is shown. */
+    Seat again() {
+        return has("again") ? fire("again") : this;
+    }
+
+    /** Gives this answer to every question for a file; none where one thinks better of it. */
+    Seat answers(Path... files) {
+        onScreen(() -> {
+            window.shell().scene().getRoot().getProperties().put(FileDialogs.class, new FileDialogs() {
+                @Override
+                public Optional<Path> toSave(String name, javafx.stage.Window over) {
+                    return Stream.of(files).findFirst().map(file -> Files.isDirectory(file) ? file.resolve(name) : file);
+                }
+
+                @Override
+                public List<Path> toOpen(javafx.stage.Window over) {
+                    return List.of(files);
+                }
+            });
+            return null;
+        });
+        return this;
+    }
+
+    /** Chooses from the menu of the drawing that is shown, with the other mouse button and arrow keys. */
+    Seat drawingMenu(int item) {
+        robot.rightClickOn(DrawingSurface.findOffered(window.shell().scene().getRoot()).orElseThrow());
+        for (int i = 0; i < item; i++) {
+            press(KeyCode.DOWN);
+        }
+        return enter();
     }
 
     boolean focused(String id) {
