@@ -32,7 +32,7 @@ public record SetpointReadings(
                 .within("maxCoolantC", maxCoolantC, -60, 150)
                 .within("preferredC", preferredC, -60, 150)
                 .within("followC", followC, -30, 30)
-                .tie(() -> maxCoolantC >= minCoolantC, "maxCoolantC", "must not be under minCoolantC")
+                .tie(() -> maxCoolantC >= minCoolantC, "maxCoolantC", "must not be under the coldest water allowed")
                 .tie(() -> followC.isEmpty() || preferredC.isEmpty(), "followC", "a chiller that follows the room cannot be set: leave one of the two empty")
                 .done();
     }
