@@ -334,6 +334,9 @@ public final class Shell implements Navigator {
         if (waits()) {
             return;
         }
+        if (id.isPresent()) {
+            machineId = id;
+        }
         PlatePage page = new PlatePage(desk, this, id);
         put(page, id.isPresent() ? "Route" : "Shop");
         Optional<MachineStatus> machine = id.flatMap(desk::machine);

@@ -21,6 +21,7 @@ import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.Control;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
@@ -282,7 +283,8 @@ final class Seat implements AutoCloseable {
 
     boolean focused(String id) {
         Node owner = window.shell().scene().getFocusOwner();
-        return owner != null && id.equals(Nodes.name(owner));
+        // a field that was only just put up has no skin yet, and would not hear a key
+        return owner != null && id.equals(Nodes.name(owner)) && !(owner instanceof Control control && control.getSkin() == null);
     }
 
     boolean has(String id) {
