@@ -99,6 +99,9 @@ final class RampView extends Pane {
             box.getStyleClass().add("pill");
             box.setFocusTraversable(true);
         }
+        tool.setId("tool");
+        places.setId("places");
+        ruler.setId("ruler");
         tool.setAccessibleText("what widths are read with");
         places.setAccessibleText("how many places are read");
         ruler.setAccessibleText("how the rule lies");

@@ -123,7 +123,14 @@ public final class ClimateFile {
             ordering.look(time(found.get(0), cells));
             return !ordering.isDecided() && goOn.getAsBoolean();
         });
+        endWhereWanted();
         return ordering.order().orElseThrow(() -> new NoClimate("Dates such as " + ordering.example() + " can be read in two ways: save " + file.getFileName() + " with dates as 2031-03-14"));
+    }
+
+    private void endWhereWanted() {
+        if (!goOn.getAsBoolean()) {
+            throw new CancellationException();
+        }
     }
 
     private boolean line(long number, List<String> cells) {
@@ -131,8 +138,8 @@ public final class ClimateFile {
             head = head(cells);
             return number < MOST_PREAMBLE || head.isPresent();
         }
-        if ((number & 0xfff) == 0 && !goOn.getAsBoolean()) {
-            throw new CancellationException();
+        if ((number & 0xfff) == 0) {
+            endWhereWanted();
         }
         lines++;
         take(head.get(), cells).ifPresent(why -> {

@@ -46,9 +46,9 @@ class ClimateLogTest {
         try (Seat seat = new Seat(folder)) {
             seat.jump("kestrel climate");
             seat.until("the temperature is asked", () -> seat.focused("airTemperatureC"));
-            drop(seat, wrong);
+            seat.drop(wrong);
             seat.until("what lacks its head is refused in words", () -> seat.says("No line of wrong.csv names a column"));
-            drop(seat, file);
+            seat.drop(file);
             seat.until("the hours are told", () -> seat.says("1 of 239 hours outside the machine's window"));
             assertThat(seat.words("worst-hours")).contains("5 Mar 2031 04:00", "31.5 °C", "40 %");
             assertThat(seat.words("copy-lines")).startsWith("1 line could not be read, the first is line 9");
@@ -64,12 +64,5 @@ class ClimateLogTest {
             assertThat(entry.attachments()).singleElement().satisfies(along -> assertThat(along.name()).isEqualTo("room.csv"));
             assertThat(seat.desk.logbook().verify(List.of()).holds()).isTrue();
         }
-    }
-
-    private static void drop(Seat seat, Path file) {
-        Seat.onScreen(() -> {
-            ((RoutePage) seat.shell().page()).view().orElseThrow().take(file.toFile());
-            return null;
-        });
     }
 }

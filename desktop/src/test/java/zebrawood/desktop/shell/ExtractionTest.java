@@ -36,7 +36,7 @@ class ExtractionTest {
         try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
             logbook.append("kestrel", new Body.PlateSet(plate, Map.of()), new Entry.Stamp(Instant.parse("2031-03-14T08:00:00Z"), ZoneOffset.UTC, "LO", "test"));
         }
-        File curve = Files.writeString(folder.resolve("fan.csv"), "flow m3/h;Pa\n0;640\n200;590\n400;455\n600;180\n690;0\n").toFile();
+        Path curve = Files.writeString(folder.resolve("fan.csv"), "flow m3/h;Pa\n0;640\n200;590\n400;455\n600;180\n690;0\n");
         try (Seat seat = new Seat(folder)) {
             seat.jump("kestrel extraction");
             seat.until("the flow is asked", () -> seat.focused("requiredFlowM3h"));
@@ -44,10 +44,7 @@ class ExtractionTest {
             seat.until("then the fan", () -> seat.words("act").startsWith("Type the fan's curve"));
             seat.goTo("fanCurve").type("0 640; 200");
             seat.until("a point lacks its pressure", () -> seat.says("Type flow and pressure of each point, as in 0 640; 200 590; 400 455."));
-            Seat.onScreen(() -> {
-                ((RoutePage) seat.shell().page()).view().orElseThrow().take(curve);
-                return null;
-            });
+            seat.drop(curve);
             seat.until("the file is taken", () -> seat.words("fanCurve").equals("0 640; 200 590; 400 455; 600 180; 690 0"));
             seat.goTo("run[0].name").type("hose").enter().type("80").enter().type("5.7");
             seat.until("so narrow a hose takes too much", () -> seat.words("act").startsWith("Make hose 100 mm wide."));

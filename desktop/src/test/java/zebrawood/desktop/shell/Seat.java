@@ -253,6 +253,15 @@ final class Seat implements AutoCloseable {
         return has("again") ? fire("again") : this;
     }
 
+    /** Drops a file on the stop that is open. */
+    Seat drop(Path file) {
+        onScreen(() -> {
+            ((RoutePage) shell().page()).view().orElseThrow().take(file.toFile());
+            return null;
+        });
+        return this;
+    }
+
     /** Gives this answer to every question for a file; none where one thinks better of it. */
     Seat answers(Path... files) {
         onScreen(() -> {
