@@ -13,6 +13,7 @@ import org.junit.jupiter.api.Test;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.ClimateLimits;
+import zebrawood.core.machine.ControllerNeed;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Change;
@@ -132,5 +133,78 @@ class ComparisonTest {
         Body.Worked low = (Body.Worked) work(60, 6.8, Optional.of("low"));
         assertThat(low.result().traits(Family.SHEET_FIBRE)).filteredOn(t -> t.label().equals("air")).singleElement().satisfies(t -> assertThat(t.matters()).isEqualTo(1));
         assertThat(low.result().traits(Family.GALVO_UV)).filteredOn(t -> t.label().equals("air")).singleElement().satisfies(t -> assertThat(t.matters()).isLessThan(0.2));
+    }
+
+    private static Body cleaned(String surface, String damage, boolean takenOut) {
+        return new Body.Happened(Change.CLEANED, "", Optional.of(new Body.Cleaning(surface, "soot", damage, takenOut)));
+    }
+
+    @Test
+    void aSurfaceThatWentLongWithoutCleaningIsSaidWithItsDays() {
+        Entry plate = entry(0, plate(Family.GANTRY_CO2));
+        Entry cleaned = entry(1, cleaned("lens", "", false));
+        Entry first = entry(2, work(60, 6.8, Optional.empty()));
+        Entry second = entry(92, work(60, 6.8, Optional.empty()));
+        Comparison found = Comparison.of(new Moment(first, plate, Map.of(), List.of(cleaned)), new Moment(second, plate, Map.of(), List.of(cleaned)), List.of(), PROCEDURES);
+
+        assertThat(found.differences()).singleElement().satisfies(days -> {
+            assertThat(days.label()).isEqualTo("days since cleaned");
+            assertThat(days.before().words()).isEqualTo("1 day");
+            assertThat(days.after().words()).isEqualTo("91 days");
+            assertThat(days.why()).isEqualTo("3 times what just matters");
+        });
+        Comparison neverBefore = Comparison.of(new Moment(first, plate, Map.of(), List.of()), new Moment(second, plate, Map.of(), List.of(cleaned)), List.of(), PROCEDURES);
+        assertThat(neverBefore.notOnRecord()).contains("when anything was cleaned before the earlier one", "climate at either time");
+    }
+
+    @Test
+    void damageAndWhatWasTakenOutOfItsSeatWeighMoreThanACleaning() {
+        Entry plate = entry(0, plate(Family.GANTRY_CO2));
+        Entry first = entry(1, work(60, 6.8, Optional.empty()));
+        Entry cleaned = entry(2, cleaned("mirror 1", "", false));
+        Entry takenOut = entry(2, cleaned("lens", "", true));
+        Entry damaged = entry(3, cleaned("window", "a burnt spot", false));
+        Entry fitted = entry(4, new Body.Happened(Change.PART_FITTED, "belt"));
+        Entry mains = entry(4, new Body.Happened(Change.MAINS_WORK, ""));
+        Entry source = entry(5, new Body.Happened(Change.SOURCE_CHANGED, "tube"));
+        Entry second = entry(5, work(60, 6.8, Optional.empty()));
+        Comparison found = Comparison.of(new Moment(first, plate, Map.of(), List.of()), new Moment(second, plate, Map.of(), List.of()),
+                List.of(cleaned, takenOut, damaged, fitted, mains, source), PROCEDURES);
+
+        assertThat(found.differences()).extracting(Difference::label)
+                .containsExactly("source changed", "cleaned window", "cleaned lens", "part fitted", "cleaned mirror 1", "mains work");
+        assertThat(found.differences().get(0).why()).isEqualTo("the same day");
+        assertThat(found.differences().get(1).after().words()).as("what stays is said").isEqualTo("a burnt spot");
+        assertThat(found.differences().get(3).why()).isEqualTo("the day before");
+        assertThat(found.differences().get(5).after().words()).isEqualTo("since");
+    }
+
+    @Test
+    void whatChangedOnThePlateIsCompared() {
+        Entry before = entry(0, new Body.PlateSet(plated("loft", "glass tube", 80, "nozzle tip", 1000), Map.of()));
+        Entry first = entry(1, work(60, 6.8, Optional.empty()));
+        Entry after = entry(2, new Body.PlateSet(plated("hall", "glass tube", 90, "lens edge", 480), Map.of()));
+        Entry second = entry(3, work(60, 6.8, Optional.empty()));
+        Comparison found = Comparison.of(new Moment(first, before, Map.of(), List.of()), new Moment(second, after, Map.of(), List.of()), List.of(), PROCEDURES);
+
+        assertThat(found.differences()).extracting(Difference::label).containsExactlyInAnyOrder("S sent for full power", "rated power", "focus datum", "place");
+        assertThat(found.differences().get(0).label()).as("what the sender asks for weighs most").isEqualTo("S sent for full power");
+        assertThat(found.differences()).allSatisfy(difference -> {
+            assertThat(difference.why()).endsWith("by the plate");
+            assertThat(difference.entryBefore()).hasValue(before.number());
+        });
+        Comparison same = Comparison.of(new Moment(first, before, Map.of(), List.of()), new Moment(second, before, Map.of(), List.of()), List.of(), PROCEDURES);
+        assertThat(same.differences()).isEmpty();
+    }
+
+    private static Plate plated(String place, String kind, double watts, String datum, double fullS) {
+        ControllerNeed need = new ControllerNeed(ControllerNeed.Tool.LASER, new ControllerNeed.Travel(700, 500, OptionalDouble.empty()), OptionalDouble.empty(), Optional.empty(), false,
+                OptionalDouble.of(fullS), OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty());
+        Plate.Optics optics = new Plate.Optics(List.of(), Optional.of(datum), OptionalDouble.empty(), Optional.of("gauge block"), OptionalDouble.empty(), Optional.empty(),
+                OptionalDouble.empty(), OptionalDouble.empty());
+        return new Plate("Wren", Family.GANTRY_CO2, Optional.empty(), Optional.of(place), Optional.empty(), Optional.empty(),
+                Optional.of(new Plate.Source(Optional.of(kind), OptionalDouble.of(watts), OptionalDouble.empty(), List.of(10600.0), OptionalDouble.empty())),
+                Optional.of(optics), Optional.empty(), Optional.empty(),
+                Optional.of(new Plate.Control(Plate.ControllerKind.NUMBERED, Optional.of(need))), Optional.empty());
     }
 }

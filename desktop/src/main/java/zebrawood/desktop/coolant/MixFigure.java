@@ -94,7 +94,8 @@ public final class MixFigure implements Exhibit<MixReadings, MixFinding> {
             }
             pen.stroke(new Path().move(x, top).line(x, bottom).line(x + wide, bottom).line(x + wide, top), Stroke.of(Tone.INK, 2));
             pen.line(x - 10, mark, x + 10, mark, Stroke.of(Tone.WALNUT, 2.4));
-            pen.text(x - 14, mark + 4, "mark", Lettering.CAPTION, Tone.WALNUT, Anchor.END);
+            boolean room = x - 14 > pen.textWidth("mark", Lettering.CAPTION);
+            pen.text(room ? x - 14 : x + 14, room ? mark + 4 : mark - 5, "mark", Lettering.CAPTION, Tone.WALNUT, room ? Anchor.END : Anchor.START);
             Tone hose = hoses && level > 0 ? Tone.READING : Tone.HAIRLINE;
             pen.stroke(new Path().move(x + wide, bottom - 16).line(x + wide + 24, bottom - 16).line(x + wide + 24, top - 8).line(x + wide - 20, top - 8).line(x + wide - 20, top + 14), Stroke.of(hose, 5));
             pen.text(left + each / 2, 18, step, Lettering.TEXT_BOLD, Tone.INK, Anchor.MIDDLE);

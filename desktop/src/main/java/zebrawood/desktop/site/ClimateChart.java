@@ -117,7 +117,9 @@ public final class ClimateChart implements Exhibit<ClimateReadings, ClimateFindi
             pen.fill(area, Tone.BAND);
             pen.stroke(area, Stroke.of(Tone.WALNUT, 1.8));
             double labelX = px(to) - 8;
-            double labelY = py(to, limits.leastHumidityPct()) - 10;
+            double usualY = py(to, limits.leastHumidityPct()) - 10;
+            // where the point's own words would stand there, it gives way upwards
+            double labelY = finding.map(found -> y.at(found.moistureGPerKg()) - 9).filter(words -> Math.abs(words - usualY) < 16).map(words -> words - 17).orElse(usualY);
             if (right - left > 430) {
                 pen.text(labelX, labelY, "the machine's window", Lettering.SMALL, Tone.WALNUT, Anchor.END);
             }

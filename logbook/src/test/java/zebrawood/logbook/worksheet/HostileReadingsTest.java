@@ -1,0 +1,95 @@
+package zebrawood.logbook.worksheet;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Consumer;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import zebrawood.core.access.SiteAccess;
+import zebrawood.core.coolant.CoolantHeat;
+import zebrawood.core.coolant.CoolantMix;
+import zebrawood.core.coolant.CoolantSetpoint;
+import zebrawood.core.exhaust.ExhaustDuct;
+import zebrawood.core.focus.FocusRamp;
+import zebrawood.core.gas.AssistGas;
+import zebrawood.core.mains.SiteCircuit;
+import zebrawood.core.site.SiteClimate;
+
+/** Worked cases with one thing in them made impossible, one after the other: each is answered or refused in words, none breaks anything. */
+class HostileReadingsTest {
+
+    private static final ObjectMapper JSON = new ObjectMapper();
+    private static final List<String> HOSTILE = List.of("-1", "0", "1e-300", "1e300", "9007199254740993", "\"six\"", "\"\"", "null", "true", "[]", "{}", "[[1]]");
+    private static final int MOST_CASES = 4;
+    private static final Set<String> VERDICTS = Set.of("PASS", "ADJUST", "FAIL", "UNCLEAR", "NOTE");
+
+    private final Solver solver = new Solver(List.of(new SiteClimate(), new FocusRamp(), new AssistGas(), new CoolantSetpoint(), new CoolantHeat(), new CoolantMix(),
+            new SiteCircuit(), new SiteAccess(), new ExhaustDuct()));
+
+    private int answered;
+    private int refused;
+
+    @ParameterizedTest
+    @ValueSource(strings = {"site-climate", "focus-ramp", "assist-gas", "coolant-setpoint", "coolant-heat", "coolant-mix", "site-circuit", "site-access", "exhaust-duct"})
+    void whateverStandsInAReadingItIsAnsweredOrRefusedInWords(String procedure) throws IOException {
+        JsonNode cases;
+        try (InputStream file = HostileReadingsTest.class.getResourceAsStream("/worked-cases/" + procedure + ".json")) {
+            cases = JSON.readTree(file);
+        }
+        for (int number = 0; number < MOST_CASES; number++) {
+            JsonNode worked = cases.get(number);
+            for (String hostile : HOSTILE) {
+                int places = places(worked.get("readings").deepCopy()).size();
+                for (int place = 0; place < places; place++) {
+                    JsonNode readings = worked.get("readings").deepCopy();
+                    places(readings).get(place).accept(JSON.readTree(hostile));
+                    answer(procedure, readings);
+                }
+            }
+        }
+        assertThat(refused).as("most of that cannot be").isGreaterThan(120);
+        assertThat(answered).as("some of it can, as where a value is left out").isGreaterThan(20);
+    }
+
+    /** Every place in the readings at which something can be put in place of what stands there. */
+    private static List<Consumer<JsonNode>> places(JsonNode node) {
+        List<Consumer<JsonNode>> places = new ArrayList<>();
+        if (node instanceof ObjectNode object) {
+            List<String> names = new ArrayList<>();
+            object.fieldNames().forEachRemaining(names::add);
+            for (String name : names) {
+                places.add(value -> object.set(name, value));
+                places.addAll(places(object.get(name)));
+            }
+        } else if (node instanceof ArrayNode array) {
+            for (int i = 0; i < Math.min(2, array.size()); i++) {
+                int at = i;
+                places.add(value -> array.set(at, value));
+                places.addAll(places(array.get(i)));
+            }
+        }
+        return places;
+    }
+
+    private void answer(String procedure, JsonNode readings) throws IOException {
+        String worksheet = JSON.writeValueAsString(JSON.createObjectNode().put("procedure", procedure).set("readings", readings));
+        JsonNode answer = JSON.readTree(solver.answer(worksheet).json());
+        if (answer.has("error")) {
+            refused++;
+            assertThat(answer.at("/error/message").asText()).as(worksheet).isNotBlank().doesNotContain("Exception", "java.", "Infinity", "NaN");
+        } else {
+            answered++;
+            assertThat(VERDICTS).as(worksheet).contains(answer.get("verdict").asText());
+            assertThat(answer.toString()).as(worksheet).doesNotContain("Infinity", "NaN");
+        }
+    }
+}
