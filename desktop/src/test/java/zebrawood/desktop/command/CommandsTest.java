@@ -9,7 +9,9 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -18,9 +20,12 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import zebrawood.core.entry.Entry;
+import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.desk.Paper;
 import zebrawood.desktop.desk.Preferences;
 import zebrawood.logbook.store.Backups;
+import zebrawood.logbook.store.Logbook;
 
 class CommandsTest {
 
@@ -47,6 +52,17 @@ class CommandsTest {
     private int run(String... words) {
         said.reset();
         return Zebrawood.run(words);
+    }
+
+    /** A program of its own: it writes where a shell reads, and closes that. */
+    private int apart(String... words) throws Exception {
+        said.reset();
+        List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Xmx256m", "-XX:TieredStopAtLevel=1",
+                "-cp", System.getProperty("java.class.path"), Zebrawood.class.getName()));
+        command.addAll(List.of(words));
+        Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
+        process.getInputStream().transferTo(said);
+        return process.waitFor();
     }
 
     private String said() {
@@ -92,6 +108,30 @@ class CommandsTest {
         assertThat(run("import", "--data", folder.resolve("third").toString(), bundle)).isEqualTo(1);
         assertThat(said()).doesNotContain("\tat ");
         assertThat(run("verify", "--data", folder.resolve("third").toString())).as("nothing half is left").isEqualTo(2);
+    }
+
+    @Test
+    void aLoggersWorksheetsAreRecordedFromAFile() throws Exception {
+        String shop = folder.resolve("shop").toString();
+        assertThat(run("demo", "--data", shop, "--today", "2031-03-14", "--make-only")).isZero();
+        Path sheets = Files.writeString(folder.resolve("night.jsonl"), """
+                {"procedure":"site-climate","readings":{"airTemperatureC":20.4,"relativeHumidityPct":44,"limits":{"minTemperatureC":14,"maxTemperatureC":29,"maxHumidityPct":66}}}
+                {"procedure":"site-climate","readings":{"airTemperatureC":20.1,"relativeHumidityPct":45,"limits":{"minTemperatureC":14,"maxTemperatureC":29,"maxHumidityPct":66}}}
+                """);
+        assertThat(apart("record", sheets.toString(), "--machine", "kestrel", "--by", "log 1", "--data", shop)).isZero();
+        try (Logbook logbook = Logbook.open(Path.of(shop), Catalogue.procedures())) {
+            List<Entry> night = logbook.readings(logbook.findMachine("Kestrel").orElseThrow().id(), "site-climate", 2);
+            assertThat(night).extracting(entry -> entry.stamp().by()).containsOnly("LOG 1");
+            assertThat(night.get(0).number()).isEqualTo(night.get(1).number() + 1);
+        }
+        assertThat(apart("record", sheets.toString(), "--machine", "Sparrow", "--by", "log", "--data", shop)).isEqualTo(1);
+        assertThat(said()).contains("no machine named Sparrow");
+        assertThat(apart("record", sheets.toString(), "--machine", "Kestrel", "--by", "the logger in the hall", "--data", shop)).isEqualTo(2);
+        assertThat(said()).contains("up to 16 characters");
+        assertThat(apart("record", sheets.toString(), "--machine", "Kestrel", "--by", " ", "--data", shop)).isEqualTo(2);
+        assertThat(apart("record", sheets.toString(), "--machine", "Kestrel", "--by", "log", "--data", folder.resolve("nowhere").toString())).isEqualTo(2);
+        assertThat(apart("record", folder.resolve("none.jsonl").toString(), "--machine", "Kestrel", "--by", "log", "--data", shop)).isEqualTo(2);
+        assertThat(said()).contains("There is no file");
     }
 
     @Test

@@ -43,7 +43,9 @@ public final class Import {
 
     private static final int BATCH = 500;
     private static final int MOST_NAMES = 2_000_000;
-    private static final int LONGEST_MANIFEST = 256 * 1024 * 1024;
+    /** What a manifest needs at the most for each file that it names, bytes, and besides. */
+    private static final long MANIFEST_PER_FILE = 400;
+    private static final long MANIFEST_BESIDES = 10_000;
 
     private final ZipFile zip;
     private final Bundle bundle;
@@ -126,8 +128,9 @@ public final class Import {
             throw refused("it has no " + (manifest == null ? Bundle.MANIFEST : Bundle.ENTRIES));
         }
         try (InputStream in = zip.getInputStream(manifest)) {
-            byte[] text = in.readNBytes(LONGEST_MANIFEST + 1);
-            if (text.length > LONGEST_MANIFEST) {
+            int longest = (int) (MANIFEST_BESIDES + MANIFEST_PER_FILE * names.size());
+            byte[] text = in.readNBytes(longest + 1);
+            if (text.length > longest) {
                 throw refused(Bundle.MANIFEST + " is far too long");
             }
             Bundle bundle = Binder.bind(StrictJson.read(new String(text, StandardCharsets.UTF_8)).root(), Bundle.class);

@@ -138,6 +138,10 @@ class BundleTest {
         lies.put("photo.jpg is not in it", parts -> parts.keySet().removeIf(name -> name.startsWith("attachments/") && parts.get(name).length > 1000));
         lies.put("photo.jpg is longer than it says", parts -> parts.replaceAll((name, bytes) -> name.startsWith("attachments/") && bytes.length > 1000 ? new byte[80_000_000] : bytes));
         lies.put("photo.jpg changed or is not what its hash says", parts -> parts.replaceAll((name, bytes) -> name.startsWith("attachments/") && bytes.length > 1000 ? "elsewhere.jpg".getBytes(StandardCharsets.UTF_8) : bytes));
+        lies.put("manifest.json is far too long", parts -> parts.put("manifest.json", " ".repeat(30_000).getBytes(StandardCharsets.UTF_8)));
+        lies.put("has no entries.jsonl", parts -> parts.remove("entries.jsonl"));
+        lies.put("manifest.json does not name entries.jsonl", parts -> parts.put("manifest.json", replaced(parts.get("manifest.json"), "\"entries.jsonl\"", "\"entries.csv\"")));
+        lies.put("entries.jsonl does not have the hash that stands in manifest.json", parts -> parts.put("manifest.json", otherHash(parts.get("manifest.json"))));
         for (Map.Entry<String, Consumer<Map<String, byte[]>>> lie : lies.entrySet()) {
             Files.write(file, good);
             changed(lie.getValue());
@@ -148,6 +152,13 @@ class BundleTest {
         assertThat(refused()).contains("no zip file");
         Files.write(file, java.util.Arrays.copyOf(good, good.length / 2));
         assertThat(refused()).contains("no zip file, or a damaged one");
+    }
+
+    /** Another hash beside the name of the entries: its first digit differs. */
+    private static byte[] otherHash(byte[] manifest) {
+        String text = new String(manifest, StandardCharsets.UTF_8);
+        int at = text.indexOf("\"sha256\":\"", text.indexOf("\"entries.jsonl\"")) + 10;
+        return (text.substring(0, at) + (text.charAt(at) == '0' ? '1' : '0') + text.substring(at + 1)).getBytes(StandardCharsets.UTF_8);
     }
 
     private static byte[] lines(byte[] text, int... kept) {
