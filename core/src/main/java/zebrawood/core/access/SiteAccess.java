@@ -168,14 +168,14 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
                     .byHand(new Said("Without its leaf it is {0} wide and leaves {1} beyond the margin.", List.of(mm(off), mm(spare(opening, off, machine) - margin))));
         }
         String short1 = wide < 0 && high < 0 ? "{0} too narrow and {1} too low" : wide < 0 ? "{0} too narrow" : "{1} too low";
-        return Instruction.of("opening", new Said(opening.name() + " is " + short1 + ".", List.of(mm(-wide), mm(-high))))
+        return Instruction.of("opening", new Said(capital(opening.name()) + " is " + short1 + ".", List.of(mm(-wide), mm(-high))))
                 .byHand(new Said("The margin of {0} is counted. Look for another way, or ask the maker which covers and feet come off; it stays upright.", List.of(mm(margin))));
     }
 
     private static Instruction corner(AccessReadings.Turn turn, AccessReadings.Machine machine, Passage passage, double margin) {
         boolean narrow = turn.of(machine).way() == Corner.Way.NONE;
         String what = narrow ? (turn.approachWidthMm() <= turn.exitWidthMm() ? "the passage before it" : "the passage after it") : "the machine's length";
-        return Instruction.of("corner", new Said(turn.name() + " is too tight: {0} are missing in " + what + ".", List.of(mm(margin - passage.spareMm()))))
+        return Instruction.of("corner", new Said(capital(turn.name()) + " is too tight: {0} are missing in " + what + ".", List.of(mm(margin - passage.spareMm()))))
                 .byHand(Said.of("The margin of {0} is counted. Neither turned round nor sideways does it pass: look for another way, or ask the maker what comes off.", mm(margin)));
     }
 
@@ -192,6 +192,10 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
         return Instruction.of("wall", Said.of("Move it {0} away from the wall at its " + wall.side() + ".", mm(-wall.spareMm())))
                 .byHand(Said.of(room ? "There is room for that on the other side."
                         : unknown ? "Measure on the other side whether there is room." : "On the other side there is not enough for that: turn it, or find another place."));
+    }
+
+    private static String capital(String name) {
+        return Character.toUpperCase(name.charAt(0)) + name.substring(1);
     }
 
     private static Amount mm(double mm) {

@@ -32,15 +32,15 @@ class SiteAccessTest {
     void aLeafComesOffWhereThatIsEnoughAndTheRestIsSaidByItsSize() {
         assertThat(said(in(List.of(GATE, door(794, 2030, 834)), List.of(), List.of(), Optional.empty()))).containsExactly(
                 "Take the door off its hinges at door: 6 mm are missing. Without its leaf it is 834 mm wide and leaves 34 mm beyond the margin.");
-        assertThat(said(in(List.of(GATE, door(774, 990, 810)), List.of(), List.of(), Optional.empty())).get(0)).as("the leaf alone does not help").startsWith("door is 26 mm too narrow and 10 mm too low.");
-        assertThat(said(in(List.of(GATE, door(900, 980, 0)), List.of(), List.of(), Optional.empty())).get(0)).startsWith("door is 20 mm too low.");
+        assertThat(said(in(List.of(GATE, door(774, 990, 810)), List.of(), List.of(), Optional.empty())).get(0)).as("the leaf alone does not help").startsWith("Door is 26 mm too narrow and 10 mm too low.");
+        assertThat(said(in(List.of(GATE, door(900, 980, 0)), List.of(), List.of(), Optional.empty())).get(0)).startsWith("Door is 20 mm too low.");
     }
 
     @Test
     void whatIsSaidToBeMissingIsWhatIsMissing() {
         for (double wide = 700; wide < 800; wide += 7) {
             Outcome<AccessFinding> short1 = in(List.of(door(wide, 2030, 0)), List.of(), List.of(), Optional.empty());
-            double missing = Double.parseDouble(said(short1).get(0).replaceAll("door is (\\d+) mm.*", "$1"));
+            double missing = Double.parseDouble(said(short1).get(0).replaceAll("Door is (\\d+) mm.*", "$1"));
             assertThat(in(List.of(door(wide + missing, 2030, 0)), List.of(), List.of(), Optional.empty()).verdict()).isEqualTo(Verdict.PASS);
             assertThat(in(List.of(door(wide + missing - 1, 2030, 0)), List.of(), List.of(), Optional.empty()).verdict()).isEqualTo(Verdict.FAIL);
         }
@@ -51,9 +51,9 @@ class SiteAccessTest {
         AccessReadings.Turn tight = new AccessReadings.Turn("passage", 850, 830, OptionalInt.empty());
         Outcome<AccessFinding> fits = in(List.of(GATE), List.of(tight), List.of(), Optional.of(new AccessReadings.Other("the yard side", List.of(door(1400, 1200, 0)), List.of())));
         assertThat(said(fits).get(0)).isEqualTo("Go by the yard side. Tightest there is door: 220 mm to spare.");
-        assertThat(said(fits).get(1)).startsWith("passage is too tight: ");
+        assertThat(said(fits).get(1)).startsWith("Passage is too tight: ");
         Outcome<AccessFinding> not = in(List.of(GATE), List.of(tight), List.of(), Optional.of(new AccessReadings.Other("the yard side", List.of(door(790, 1200, 0)), List.of())));
-        assertThat(said(not)).singleElement().asString().startsWith("passage is too tight: ");
+        assertThat(said(not)).singleElement().asString().startsWith("Passage is too tight: ");
     }
 
     @Test

@@ -245,7 +245,7 @@ public final class BenchPage<R extends Record, F extends Record> implements Stop
             parts.add(verdict(StopState.of(outcome.verdict()), outcome.verdict().word().toUpperCase(Locale.ROOT)));
             Instruction first = outcome.instructions().get(0);
             parts.add(Slip.act(first.action().in(units), hand(first, units)));
-            List<String> rest = outcome.instructions().stream().skip(1).map(i -> Words.sentence(i.sentence(units))).toList();
+            List<String> rest = outcome.instructions().stream().skip(1).map(i -> i.sentence(units)).toList();
             if (!rest.isEmpty()) {
                 parts.add(Slip.then(rest));
             }

@@ -132,7 +132,10 @@ public final class YearFigure {
                 months();
             } else {
                 for (long day = 0; day < days; day += Math.max(1, Math.round(60 / perDay))) {
-                    pen.text(LEFT + day * perDay, bottom + 16, DAY.format(first.plusDays(day)), Lettering.CAPTION, Tone.INK);
+                    String words = DAY.format(first.plusDays(day));
+                    if (LEFT + day * perDay + pen.textWidth(words, Lettering.CAPTION) <= right + 8) {
+                        pen.text(LEFT + day * perDay, bottom + 16, words, Lettering.CAPTION, Tone.INK);
+                    }
                 }
             }
         }

@@ -72,6 +72,36 @@ class AccessTest {
         }
     }
 
+    @Test
+    void anotherWayIsComparedBesideItAndComesBack() {
+        try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
+            logbook.append("wren", new Body.PlateSet(plate(), Map.of()), new Entry.Stamp(Instant.parse("2031-03-14T08:00:00Z"), ZoneOffset.UTC, "LO", "test"));
+        }
+        try (Seat seat = new Seat(folder)) {
+            seat.stop("Wren", "site-access").put("way[0].name", "yard gate").put("way[0].a", "760").put("way[0].b", "2200");
+            seat.until("it is too narrow", () -> seat.words("act").equals("Yard gate is 40 mm too narrow."));
+            seat.focus("way[1].kind").choose("way[1].kind", "other door");
+            seat.put("way[1].name", "window").put("way[1].a", "1400").put("way[1].b", "1200");
+            seat.focus("way[2].kind").choose("way[2].kind", "other corner");
+            seat.put("way[2].a", "1100").put("way[2].b", "1300");
+            seat.until("the other way fits", () -> seat.words("act").equals("Go by the other way."));
+            seat.put("way[2].a", "500");
+            seat.until("unless its corner is too tight", () -> seat.words("act").startsWith("Yard gate is 40 mm too narrow."));
+            seat.put("way[2].a", "1100").put("way[2].name", "store");
+            Seat.onScreen(() -> {
+                seat.desk.initials().set("GA");
+                return null;
+            });
+            seat.press(KeyCode.CONTROL, KeyCode.ENTER);
+            seat.until("it is recorded", () -> seat.words("told").equals("Recorded as no. 2."));
+            AccessReadings.Other other = ((AccessReadings) ((Body.Measured) seat.desk.logbook().readings("wren", "site-access", 1).get(0).body()).readings()).other().orElseThrow();
+            assertThat(other.openings()).extracting(AccessReadings.Opening::name).containsExactly("window");
+            assertThat(other.corners()).singleElement().satisfies(corner -> assertThat(corner.openingsBefore()).hasValue(1));
+            seat.fire("again");
+            seat.until("all of it is there the next time", () -> seat.words("way[1].name").equals("window") && seat.words("way[2].name").equals("store") && seat.words("way[2].b").equals("1300"));
+        }
+    }
+
     private static double number(Seat seat, String field) {
         String text = seat.words(field);
         return text.isEmpty() ? Double.NaN : Double.parseDouble(text);
