@@ -10,7 +10,10 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -54,13 +57,17 @@ final class RouteColumn extends BorderPane {
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         rows.setPadding(new Insets(8, 0, 8, 0));
         setCenter(scroll);
-        VBox events = new VBox(2, Words.label("The machine as a whole", "caption"),
-                action("Work result, Ctrl+R", "work", whole.work()),
-                action("Event, Ctrl+E", "event", whole.event()),
-                action("Open a point", "point", whole.point()),
-                action("Certificate, Ctrl+P", "certificate", whole.certificate()),
-                action("Plate", "edit-plate", whole.plate()));
-        events.setPadding(new Insets(8, 8, 10, 16));
+        GridPane events = new GridPane();
+        events.add(Words.label("The machine as a whole", "caption"), 0, 0, 2, 1);
+        events.add(action("Work result", "work", "Ctrl+R", whole.work()), 0, 1);
+        events.add(action("Event", "event", "Ctrl+E", whole.event()), 1, 1);
+        events.add(action("Open point", "point", "what is to be done that no stop says", whole.point()), 0, 2);
+        events.add(action("Certificate", "certificate", "Ctrl+P", whole.certificate()), 1, 2);
+        events.add(action("Plate", "edit-plate", "what stands on the machine's own plate", whole.plate()), 0, 3);
+        ColumnConstraints half = new ColumnConstraints();
+        half.setPercentWidth(50);
+        events.getColumnConstraints().addAll(half, half);
+        events.setPadding(new Insets(6, 4, 6, 16));
         setBottom(events);
     }
 
@@ -118,7 +125,7 @@ final class RouteColumn extends BorderPane {
                 : (parts.isShared() ? stop.card().title() + ": " : "") + stop.note().orElse(begun ? "draft kept" : state.word()), "caption");
         VBox words = new VBox(1, first, narrow && !key.getText().isEmpty() && stop.note().isEmpty() ? key : under);
         words.setAlignment(Pos.CENTER_LEFT);
-        words.setPadding(new Insets(6, 10, 6, 0));
+        words.setPadding(new Insets(4, 10, 4, 0));
         HBox.setHgrow(words, Priority.ALWAYS);
         HBox row = new HBox(line, words);
         row.getStyleClass().add("stop-row");
@@ -164,8 +171,9 @@ final class RouteColumn extends BorderPane {
         return button;
     }
 
-    private static Button action(String word, String id, Runnable action) {
+    private static Button action(String word, String id, String hint, Runnable action) {
         Button button = new Button(word);
+        button.setTooltip(new Tooltip(hint));
         button.setId(id);
         button.getStyleClass().setAll("button", "flat", "bar-button");
         button.setMaxWidth(Double.MAX_VALUE);
