@@ -109,6 +109,7 @@ public final class ExhaustDuct implements Procedure<ExhaustReadings, ExhaustFind
                 loaded(read, layout, fan),
                 due(read),
                 read.other().map(other -> other(read, other, fan, air, least)),
+                margin >= 0 && !carries ? layout.oneShut().flatMap(shut -> shut(read, shut, fan, least)) : Optional.empty(),
                 new ExhaustFinding.Tolerances(least));
         List<Instruction> instructions = instructions(read, finding);
         boolean passes = margin >= 0 && carries && read.fanAtDischargeEnd() && read.startSignal().orElse(true);
@@ -221,6 +222,13 @@ public final class ExhaustDuct implements Procedure<ExhaustReadings, ExhaustFind
         return Math.abs(days) > FURTHEST_DAYS ? Optional.empty() : Optional.of(LocalDate.ofEpochDay((long) Math.floor(meanDay + days)));
     }
 
+    /** What a shut port gives, where the air is then fast enough everywhere and there is still enough of it. */
+    private static Optional<ExhaustFinding.Shut> shut(ExhaustReadings read, Layout shut, Fan fan, double least) {
+        double flow = fan.operatingFlow(shut);
+        double slowest = shut.segments().stream().mapToDouble(segment -> segment.velocityMs(flow)).min().orElseThrow();
+        return Optional.of(new ExhaustFinding.Shut(slowest, margin(flow, read))).filter(found -> found.slowestMs() >= least && found.marginPct() >= 0);
+    }
+
     private static ExhaustFinding.OtherLayout other(ExhaustReadings read, Layout other, Fan fan, Air air, double least) {
         double flow = fan.operatingFlow(other);
         return new ExhaustFinding.OtherLayout(flow, other.pressurePa(flow, air), margin(flow, read),
@@ -238,6 +246,10 @@ public final class ExhaustDuct implements Procedure<ExhaustReadings, ExhaustFind
                             .byHand(new Said("It takes most. The margin over what is asked for is then {0}; now it is {1}.",
                                     List.of(Amount.percent(better.marginPct(), 1), Amount.percent(finding.marginPct(), 1)))))
                     .orElseGet(() -> Instruction.of("fan", Said.of("Ask for a stronger fan or a shorter run: no wider duct is to be had.")).byHand(Said.of("{0} are missing.", Amount.percent(-finding.marginPct(), 1)))));
+        } else if (finding.shut().isPresent()) {
+            instructions.add(Instruction.of("port", Said.of("Shut one of the ports side by side while it is not used."))
+                    .byHand(new Said("Dust lies down in the run: the air is too slow. With one shut it is {0} at the slowest, and the margin is {1}.",
+                            List.of(new Amount(Quantity.SPEED, finding.shut().get().slowestMs(), 1), Amount.percent(finding.shut().get().marginPct(), 1)))));
         } else if (!finding.transportOk()) {
             instructions.add(finding.better().map(better -> Instruction.of("duct", new Said("Make " + better.segment() + " {0} wide.", List.of(Amount.mm(better.diameterMm(), 0))))
                             .byHand(new Said("Dust lies down in it: the air is too slow. The margin is then {0}.", List.of(Amount.percent(better.marginPct(), 1)))))

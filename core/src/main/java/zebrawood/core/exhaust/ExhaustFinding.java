@@ -25,6 +25,7 @@ import java.util.OptionalDouble;
  * @param loaded with every filter loaded, where one says what that is
  * @param filterDue when its gauge will show that the filter is loaded, where that can be said
  * @param other the other layout, where one was given
+ * @param shut what a shut port gives, where that alone carries the dust
  * @param tolerances what it was judged by
  */
 public record ExhaustFinding(
@@ -45,6 +46,7 @@ public record ExhaustFinding(
         Optional<Loaded> loaded,
         Optional<LocalDate> filterDue,
         Optional<OtherLayout> other,
+        Optional<Shut> shut,
         Tolerances tolerances) {
 
     /** m/s in a segment. */
@@ -82,6 +84,9 @@ public record ExhaustFinding(
 
     /** The other layout: flow, m³/h, margin, %, whether dust is carried, and what it takes, by flow. */
     public record OtherLayout(double flowM3h, double pressurePa, double marginPct, boolean transportOk, List<Point> curve) {}
+
+    /** One fewer of what is side by side: the slowest air, m/s, and the margin, %. */
+    public record Shut(double slowestMs, double marginPct) {}
 
     /** The least velocity, m/s. */
     public record Tolerances(double minTransportMs) {}

@@ -2,6 +2,7 @@ package zebrawood.core.exhaust;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import zebrawood.core.reading.Checks;
@@ -167,6 +168,19 @@ public record Layout(List<Segment> segments, List<Fitting> fittings, List<Filter
     /** The same with every filter loaded. */
     Layout loaded() {
         return new Layout(segments, fittings, filters.stream().map(Filter::loaded).toList());
+    }
+
+    /** The same with one fewer of what is side by side, where there is such a thing: a port that is shut. */
+    Optional<Layout> oneShut() {
+        boolean beside = segments.stream().anyMatch(segment -> segment.parallel().orElse(1) > 1);
+        return beside ? Optional.of(new Layout(
+                segments.stream().map(segment -> new Segment(segment.name(), segment.diameterMm(), segment.lengthM(), segment.roughnessMm(), segment.frictionMultiplier(), oneFewer(segment.parallel()))).toList(),
+                fittings.stream().map(fitting -> new Fitting(fitting.name(), fitting.diameterMm(), fitting.lossCoefficient(), oneFewer(fitting.parallel()), fitting.segmentsBefore())).toList(),
+                filters)) : Optional.empty();
+    }
+
+    private static OptionalInt oneFewer(OptionalInt parallel) {
+        return parallel.orElse(1) > 1 ? OptionalInt.of(parallel.getAsInt() - 1) : parallel;
     }
 
     /** The same with one segment of another diameter, mm. */
