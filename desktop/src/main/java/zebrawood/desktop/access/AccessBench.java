@@ -87,7 +87,7 @@ public final class AccessBench implements Bench<AccessReadings, AccessFinding> {
         turn.setId("turn");
         turn.getStyleClass().add("pill");
         turn.setOnAction(event -> turnRound());
-        form.pin(turn, (width, height) -> new Path.Box(width - RoomPlan.FIELD - 6, 2 * RoomPlan.TOP + RoomPlan.FIELD_TALL, RoomPlan.FIELD + 4, 32));
+        form.pin(turn, (width, height) -> new Path.Box(width * 0.60 - RoomPlan.FIELD - 16, height - 34, RoomPlan.FIELD + 4, 32));
         grip.setId("grip");
         grip.getStyleClass().add("grip");
         grip.setFocusTraversable(true);

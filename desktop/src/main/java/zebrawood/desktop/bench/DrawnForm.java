@@ -36,8 +36,7 @@ public final class DrawnForm extends Pane {
     private static final double MESSAGE = 18;
 
     private final BenchPlace place;
-    private final Label heading = Words.label("", "head");
-    private final Label caption = Words.label("", "caption");
+    private final Heading heading;
     private final DrawingSurface drawing;
     private final List<Cell> cells = new ArrayList<>();
     private final List<ReadingField> fields = new ArrayList<>();
@@ -79,9 +78,9 @@ public final class DrawnForm extends Pane {
     public DrawnForm(BenchPlace place, String caption) {
         this.place = place;
         drawing = new DrawingSurface(place.desk().look()).withMenu();
-        Words.set(this.caption, caption);
+        heading = new Heading(caption);
         message.setId("message");
-        getChildren().addAll(heading, this.caption, drawing, message);
+        getChildren().addAll(heading, drawing, message);
     }
 
     /** Cells that hold few digits, so that many of them find place beside each other. */
@@ -224,7 +223,7 @@ public final class DrawnForm extends Pane {
     /** Rows for a list under the fields, a field named {@code list[row].name} a column; one more than is filled is shown. */
     public void rows(String list, int most, List<Column> of) {
         columns = of;
-        heads = of.stream().map(column -> Words.label(column.title(), "small")).toList();
+        heads = of.stream().map(column -> Words.wrapped(column.title(), "small")).toList();
         getChildren().addAll(heads);
         for (int i = 0; i < most; i++) {
             List<Node> row = new ArrayList<>();
@@ -285,7 +284,7 @@ public final class DrawnForm extends Pane {
      * @param inWords what the drawing shows, for who cannot see it
      */
     public void show(String head, Figure figure, String inWords, Showing<?, ?> now) {
-        Words.set(heading, head);
+        heading.show(head);
         drawing.show(figure, inWords);
         choices.forEach(choice -> choice.setDisable(!now.measuring()));
         steps.forEach(step -> step.setDisable(!now.measuring()));
@@ -325,8 +324,7 @@ public final class DrawnForm extends Pane {
     @Override
     protected void layoutChildren() {
         double width = getWidth();
-        heading.resizeRelocate(EDGE, 12, width - 2 * EDGE, 24);
-        caption.resizeRelocate(EDGE, 36, width - 2 * EDGE, 18);
+        double begin = heading.layOut(width);
         double narrowest = narrow ? NARROW : this.rows.isEmpty() && cells.size() <= MANY ? NARROWEST : NARROWEST_OVER_ROWS;
         boolean line = cells.stream().anyMatch(Cell::wide);
         int most = (int) Math.max(2, Math.floor((width - 2 * EDGE + 12) / (narrowest + 12)));
@@ -334,10 +332,11 @@ public final class DrawnForm extends Pane {
         int columns = Math.min(count, most);
         int rows = (count + columns - 1) / columns;
         columns = (count + rows - 1) / rows;
-        double under = this.rows.isEmpty() ? 0 : ROW_HEAD + MESSAGE + ROW * this.rows.stream().filter(row -> row.fields().get(0).isVisible()).count();
+        double rowHead = rowHead(width - 2 * EDGE);
+        double under = this.rows.isEmpty() ? 0 : rowHead + MESSAGE + ROW * this.rows.stream().filter(row -> row.fields().get(0).isVisible()).count();
         double top = getHeight() - rows * CELL - under - 4;
         double each = Math.min(210, (width - 2 * EDGE + 12) / columns);
-        drawing.resizeRelocate(EDGE, TOP, width - 2 * EDGE, Math.max(120, top - TOP - 10));
+        drawing.resizeRelocate(EDGE, begin, width - 2 * EDGE, Math.max(120, top - begin - 10));
         for (int i = 0; i < cells.size(); i++) {
             double x = EDGE + i % columns * each;
             double y = top + i / columns * CELL;
@@ -346,22 +345,32 @@ public final class DrawnForm extends Pane {
             Node field = cells.get(i).field();
             field.resizeRelocate(x, y + 19, wide, field instanceof ChoiceField || field instanceof TimedStep ? 34 : field.prefHeight(each - 12));
         }
-        layoutRows(top + rows * CELL, width - 2 * EDGE);
+        layoutRows(top + rows * CELL, width - 2 * EDGE, rowHead);
         for (Pin pin : pins) {
             Path.Box box = pin.placing().in(drawing.getWidth(), drawing.getHeight());
-            pin.node().resizeRelocate(EDGE + box.x(), TOP + box.y(), box.width(), box.height());
+            pin.node().resizeRelocate(EDGE + box.x(), begin + box.y(), box.width(), box.height());
         }
     }
 
-    private void layoutRows(double top, double width) {
+    /** How high the titles over the rows are: over more lines where columns are narrow. */
+    private double rowHead(double width) {
+        double each = rowWide(width);
+        return heads.stream().mapToDouble(head -> head.prefHeight(each - 12)).max().orElse(0) + 3;
+    }
+
+    private double rowWide(double width) {
+        return Math.min(210, (width + 12) / Math.max(1, columns.size()));
+    }
+
+    private void layoutRows(double top, double width, double rowHead) {
         if (rows.isEmpty()) {
             return;
         }
-        double each = Math.min(210, (width + 12) / columns.size());
+        double each = rowWide(width);
         for (int column = 0; column < columns.size(); column++) {
-            heads.get(column).resizeRelocate(EDGE + column * each, top, each - 12, 18);
+            heads.get(column).resizeRelocate(EDGE + column * each, top, each - 12, rowHead - 3);
             for (int row = 0; row < rows.size(); row++) {
-                rows.get(row).fields().get(column).resizeRelocate(EDGE + column * each, top + ROW_HEAD + row * ROW, each - 12, 34);
+                rows.get(row).fields().get(column).resizeRelocate(EDGE + column * each, top + rowHead + row * ROW, each - 12, 34);
             }
         }
         message.resizeRelocate(EDGE, getHeight() - MESSAGE - 2, width, 16);

@@ -127,7 +127,7 @@ public final class Slip extends StackPane {
         grid.setVgap(4);
         int row = 0;
         for (Body.Pair pair : pairs) {
-            Label label = Words.label(pair.label(), "caption");
+            Label label = Words.wrapped(pair.label(), "caption");
             Label figure = Words.label(pair.figure());
             figure.setMinWidth(Region.USE_PREF_SIZE);
             GridPane.setHgrow(label, Priority.ALWAYS);

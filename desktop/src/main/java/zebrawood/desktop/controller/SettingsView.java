@@ -35,8 +35,8 @@ final class SettingsView extends StackPane {
 
     private final ObservableValue<Look> look;
     private final DrawingSurface power;
-    private final Label heading = Words.label("", "head");
-    private final Label caption = Words.label("what the job software sends, against what the controller takes for all of its power", "caption");
+    private final Label heading = Words.wrapped("", "head");
+    private final Label caption = Words.wrapped("what the job software sends, against what the controller takes for all of its power", "caption");
     private final Label count = Words.label("", "caption");
     private final VBox rows = new VBox();
     private final VBox read;
@@ -71,7 +71,7 @@ final class SettingsView extends StackPane {
     private Node listHead() {
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox head = new HBox(8, Words.label("What the controller said, by meaning", "head"), gap, count);
+        HBox head = new HBox(8, Words.wrapped("What the controller said, by meaning", "head"), gap, count);
         head.setAlignment(Pos.BASELINE_LEFT);
         head.setPadding(new Insets(4, 24, 6, 24));
         return head;
@@ -103,7 +103,7 @@ final class SettingsView extends StackPane {
         HBox buttons = new HBox(12, pasting, choosing);
         buttons.setAlignment(Pos.CENTER_LEFT);
         VBox box = new VBox(10,
-                Words.label("Ask the controller for its settings and drop all it prints here", "head"),
+                Words.wrapped("Ask the controller for its settings and drop all it prints here", "head"),
                 Words.wrapped("Greeting and all: a text file dropped anywhere on this page, or pasted with Ctrl+V. Nothing is sent to the controller.", "caption"),
                 board, buttons, problem);
         box.setPadding(new Insets(12, 24, 24, 24));

@@ -42,6 +42,7 @@ final class RouteColumn extends BorderPane {
     private static final DateTimeFormatter DAY_TIME = DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH);
     private static final double LINE_X = 26;
     private static final double NARROW = 200;
+    private static final double CAPTION_LINE = 14;
 
     private final Desk desk;
     private final VBox rows = new VBox();
@@ -156,10 +157,20 @@ final class RouteColumn extends BorderPane {
         }, words);
         bar.setMinHeight(28);
         bar.setPrefHeight(28);
-        Label under = Words.label(gate.isOpen()
+        String beside = gate.isOpen()
                 ? gate.openedBy().map(entry -> entry.stamp().by() + ", " + DAY_TIME.format(entry.stamp().local())).orElse("")
-                : gate.inHand().map(line -> "next: " + line.bar().title().toLowerCase(Locale.ROOT)).orElse(""), "caption");
-        under.setPadding(new Insets(0, 8, 4, 47));
+                : gate.inHand().map(line -> "next: " + line.bar().title().toLowerCase(Locale.ROOT)).orElse("");
+        DrawingSurface under = new DrawingSurface(desk.look());
+        under.show((pen, width, height) -> {
+            double y = 12;
+            for (String part : pen.wrapped(beside, width - 47 - 4, Lettering.CAPTION)) {
+                pen.text(47, y, part, Lettering.CAPTION, Tone.QUIET);
+                y += CAPTION_LINE;
+            }
+        }, beside);
+        boolean two = desk.look().getValue().textWidth(beside, Lettering.CAPTION) > getMaxWidth() - 66;
+        under.setMinHeight(two ? 2 * CAPTION_LINE + 2 : CAPTION_LINE + 2);
+        under.setPrefHeight(under.getMinHeight());
         VBox box = new VBox(bar, under);
         box.setPadding(new Insets(8, 0, 4, 0));
         box.getStyleClass().add("stop-row");

@@ -36,6 +36,7 @@ import zebrawood.logbook.store.Logbook;
 public final class RoutePage extends HBox {
 
     private static final int EARLIER = 12;
+    private static final double WIDE = 216;
 
     private final Desk desk;
     private final Navigator navigator;
@@ -63,8 +64,8 @@ public final class RoutePage extends HBox {
                 () -> navigator.certificate(machineId),
                 () -> navigator.plate(machineId)));
         parts = new PartsBar(desk);
-        column.setMinWidth(216);
-        column.setMaxWidth(216);
+        column.setMinWidth(WIDE);
+        column.setMaxWidth(WIDE);
         HBox.setHgrow(bench, Priority.ALWAYS);
         bench.setMinWidth(300);
         slip.setPadding(new Insets(12, 16, 12, 16));
@@ -82,11 +83,11 @@ public final class RoutePage extends HBox {
         desk.machines().addListener(new WeakChangeListener<>(onMachines));
         widthProperty().addListener((value, before, now) -> {
             boolean narrow = now.doubleValue() < 1100;
-            if (narrow != before.doubleValue() < 1100) {
+            if (narrow != column.getMaxWidth() < WIDE) {
                 Platform.runLater(this::refreshColumn);
             }
-            column.setMinWidth(narrow ? 190 : 216);
-            column.setMaxWidth(narrow ? 190 : 216);
+            column.setMinWidth(narrow ? 190 : WIDE);
+            column.setMaxWidth(narrow ? 190 : WIDE);
             slip.setPadding(narrow ? new Insets(12, 8, 12, 4) : new Insets(12, 16, 12, 16));
         });
     }

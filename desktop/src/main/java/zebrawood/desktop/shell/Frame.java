@@ -189,12 +189,14 @@ final class Frame extends BorderPane {
         HBox bar = new HBox();
         bar.getStyleClass().add("foot");
         bar.setMinHeight(FOOT);
-        bar.setMaxHeight(FOOT);
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
         foot.setId("foot");
+        // a caution is read to its end: it goes on in a second line where it must
+        foot.setWrapText(true);
+        foot.setMinHeight(Region.USE_PREF_SIZE);
+        foot.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(foot, Priority.ALWAYS);
         footRight.setMinWidth(Region.USE_PREF_SIZE);
-        bar.getChildren().addAll(caution, foot, gap, footRight);
+        bar.getChildren().addAll(caution, foot, footRight);
         return bar;
     }
 

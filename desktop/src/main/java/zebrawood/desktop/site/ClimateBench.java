@@ -31,6 +31,7 @@ import zebrawood.desktop.bench.BenchPlace;
 import zebrawood.desktop.bench.Clip;
 import zebrawood.desktop.bench.Draft;
 import zebrawood.desktop.bench.DrawingSurface;
+import zebrawood.desktop.bench.Heading;
 import zebrawood.desktop.bench.ReadingField;
 import zebrawood.desktop.bench.Sheet;
 import zebrawood.desktop.bench.Showing;
@@ -110,7 +111,7 @@ public final class ClimateBench implements Bench<ClimateReadings, ClimateFinding
                 .map(f -> "humidity chart; the air is at " + Amount.celsius(f.airTemperatureC(), 1).text(view.units()) + " and "
                         + Amount.percent(f.relativeHumidityPct(), 0).text(view.units()))
                 .orElse("humidity chart with the machine's window"));
-        Words.set(view.heading, finding.isEmpty()
+        view.heading.show(finding.isEmpty()
                 ? "Read the hygrometer beside the machine"
                 : finding.get().remedies().isEmpty() ? "The air is within the machine's window" : "The air is outside the machine's window");
     }
@@ -121,7 +122,7 @@ public final class ClimateBench implements Bench<ClimateReadings, ClimateFinding
         ClimateYear year = of.read().year();
         String head = String.format(Locale.ROOT, "%,.0f of %,.0f hours outside the machine's window", year.hoursOutside(), year.hours()).replace(',', ' ')
                 + year.hoursCondensing().map(hours -> String.format(Locale.ROOT, "; water condenses in %,.0f", hours).replace(',', ' ')).orElse("");
-        Words.set(view.heading, head);
+        view.heading.show(head);
         chart.show(YearFigure.of(year), head + ", drawn as a map of day against hour");
         view.worst(of);
     }
@@ -218,8 +219,7 @@ public final class ClimateBench implements Bench<ClimateReadings, ClimateFinding
     }
 
     private final class View extends Pane {
-        private final Label heading = Words.label("", "head");
-        private final Label caption = Words.label(CHART, "caption");
+        private final Heading heading = new Heading(CHART);
         private final Label first = Words.label("air temperature", "small");
         private final Label second = Words.label("relative humidity", "small");
         private final Label log = Words.label("or drop a climate logger's CSV here", "caption");
@@ -241,7 +241,7 @@ public final class ClimateBench implements Bench<ClimateReadings, ClimateFinding
             copy.setId("copy-lines");
             copy.setOnAction(event -> logged.ifPresent(this::copyLines));
             hours.setId("worst-hours");
-            getChildren().addAll(heading, caption, chart, first, temperature, second, humidity, log, stop, back, worst, copy, hours);
+            getChildren().addAll(heading, chart, first, temperature, second, humidity, log, stop, back, worst, copy, hours);
             setMinHeight(420);
         }
 
@@ -251,14 +251,14 @@ public final class ClimateBench implements Bench<ClimateReadings, ClimateFinding
 
         void reading(String name) {
             stop.setVisible(true);
-            Words.set(caption, "reading " + name + " ...");
+            heading.caption("reading " + name + " ...");
         }
 
         /** The map with what it comes to, or the chart with its fields. */
         void show(boolean asMap) {
             map = asMap;
             stop.setVisible(reading.isPresent());
-            Words.set(caption, asMap ? "each column a day, midnight above and below; by the worst reading of each hour" : CHART);
+            heading.caption(asMap ? "each column a day, midnight above and below; by the worst reading of each hour" : CHART);
             List.of(first, temperature, second, humidity, log).forEach(node -> node.setVisible(!asMap));
             temperature.field().setVisible(!asMap);
             humidity.field().setVisible(!asMap);
@@ -287,11 +287,10 @@ public final class ClimateBench implements Bench<ClimateReadings, ClimateFinding
         @Override
         protected void layoutChildren() {
             double width = getWidth();
-            heading.resizeRelocate(24, 12, width - 48, 24);
-            caption.resizeRelocate(24, 36, width - 150, 18);
+            double begin = heading.layOut(width);
             stop.resizeRelocate(width - 130, 32, 110, 26);
             if (map) {
-                chart.resizeRelocate(4, 62, width - 20, getHeight() - 62 - 110);
+                chart.resizeRelocate(4, begin, width - 20, getHeight() - begin - 110);
                 double y = getHeight() - 104;
                 hours.resizeRelocate(24, y, width - 48, 40);
                 back.resizeRelocate(20, y + 40, 150, 28);
@@ -299,11 +298,11 @@ public final class ClimateBench implements Bench<ClimateReadings, ClimateFinding
                 copy.resizeRelocate(20, y + 68, width - 48, 28);
                 return;
             }
-            chart.resizeRelocate(4, 62, width - 20, getHeight() - 74);
+            chart.resizeRelocate(4, begin, width - 20, getHeight() - begin - 12);
             double fieldWidth = Math.min(150, width / 4);
-            place(first, temperature, 28, 84, fieldWidth);
-            place(second, humidity, 28, 172, fieldWidth);
-            log.resizeRelocate(28, 254, 220, 18);
+            place(first, temperature, 28, begin + 22, fieldWidth);
+            place(second, humidity, 28, begin + 110, fieldWidth);
+            log.resizeRelocate(28, begin + 192, 220, 18);
         }
 
         private void place(Node label, ReadingField field, double x, double y, double width) {

@@ -21,7 +21,6 @@ import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.site.ClimateReadings;
 import zebrawood.desktop.Catalogue;
-import zebrawood.desktop.route.RoutePage;
 import zebrawood.logbook.store.Logbook;
 
 /** A climate logger's file dropped on the climate bench. */

@@ -2,7 +2,6 @@ package zebrawood.desktop.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.File;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -20,7 +19,6 @@ import zebrawood.core.exhaust.ExhaustReadings;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
 import zebrawood.desktop.Catalogue;
-import zebrawood.desktop.route.RoutePage;
 import zebrawood.logbook.store.Logbook;
 
 /** The extraction by keyboard: fan from a file, the run part by part, the other layout, the gauge from one time to the next. */

@@ -1,0 +1,36 @@
+package zebrawood.desktop.bench;
+
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+
+/** What a bench is about, and under it how to read its drawing; over more lines where there is no room in one. */
+public final class Heading extends VBox {
+
+    private static final double LEFT = 24;
+    private static final double TOP = 12;
+    private static final double UNDER = 6;
+
+    private final Label heading = Words.wrapped("", "head");
+    private final Label caption;
+
+    public Heading(String caption) {
+        super(2);
+        this.caption = Words.wrapped(caption, "caption");
+        getChildren().addAll(heading, this.caption);
+    }
+
+    public void show(String words) {
+        Words.set(heading, words);
+    }
+
+    public void caption(String words) {
+        Words.set(caption, words);
+    }
+
+    /** Lays it out at the top of a bench so wide; where what comes under it begins. */
+    public double layOut(double width) {
+        double tall = prefHeight(width - 2 * LEFT);
+        resizeRelocate(LEFT, TOP, width - 2 * LEFT, tall);
+        return TOP + tall + UNDER;
+    }
+}

@@ -1,0 +1,139 @@
+package zebrawood.desktop.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.geometry.BoundingBox;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.control.ScrollBar;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.text.Text;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import zebrawood.core.route.MachineStatus;
+import zebrawood.core.route.StopStatus;
+import zebrawood.desktop.Catalogue;
+import zebrawood.desktop.demo.DemoShop;
+import zebrawood.desktop.theme.Ground;
+
+/** Every stop of the demo in the real window: nothing to press or to type in stands on another or outside, and no word is cut off. */
+class LayoutTest {
+
+    private static final double TOUCH = 2;
+
+    @TempDir
+    private Path folder;
+
+    @ParameterizedTest
+    @CsvSource({"1280, 800, LIGHT", "1024, 700, LIGHT", "1280, 800, EYEWEAR"})
+    void whatIsPressedAndTypedHasItsOwnPlaceAndWordsAreWhole(double width, double height, Ground ground) {
+        DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
+        try (Seat seat = new Seat(folder)) {
+            Seat.onScreen(() -> {
+                seat.desk.ground().set(ground);
+                seat.shell().scene().getWindow().setWidth(width);
+                seat.shell().scene().getWindow().setHeight(height);
+                return null;
+            });
+            seat.until("the window is so large", () -> seat.shell().scene().getWindow().getWidth() == width);
+            seat.stop("Wren", "site-climate").stop("Wren", "site-access");
+            List<String> wrong = new ArrayList<>();
+            int seen = 0;
+            for (MachineStatus machine : Seat.onScreen(() -> seat.desk.machines().get())) {
+                for (StopStatus stop : machine.stops()) {
+                    String where = machine.plate().name() + ", " + stop.card().title();
+                    seat.stop(machine.plate().name(), stop.card().id());
+                    wrong.addAll(look(seat, where));
+                    if (height >= 800 && bounds(seat.find("stop-" + last(machine))).getHeight() < 30) {
+                        wrong.add(where + ": the Route has to be scrolled");
+                    }
+                    if (seat.has("again")) {
+                        seat.fire("again");
+                        wrong.addAll(look(seat, where + ", measuring"));
+                    }
+                    seen++;
+                }
+            }
+            assertThat(seen).isGreaterThan(40);
+            assertThat(wrong).isEmpty();
+        }
+    }
+
+    private static String last(MachineStatus machine) {
+        return machine.stops().get(machine.stops().size() - 1).card().id();
+    }
+
+    private static List<String> look(Seat seat, String where) {
+        // what was put off until later, as a column that grows narrow, is done first
+        seat.until("all is done", seat.desk::isIdle);
+        return Seat.onScreen(() -> {
+            Parent root = seat.shell().scene().getRoot();
+            root.applyCss();
+            root.layout();
+            List<Node> controls = new ArrayList<>();
+            List<String> wrong = new ArrayList<>();
+            gather(root, controls, wrong, where);
+            // what is scrolled out of sight is in nobody's way
+            controls.removeIf(control -> bounds(control).getHeight() < TOUCH);
+            double right = seat.shell().scene().getWidth();
+            for (int i = 0; i < controls.size(); i++) {
+                Bounds one = bounds(controls.get(i));
+                if (one.getMinX() < -TOUCH || one.getMaxX() > right + TOUCH) {
+                    wrong.add(where + ": outside: " + name(controls.get(i)));
+                }
+                for (Node other : controls.subList(i + 1, controls.size())) {
+                    Bounds two = bounds(other);
+                    boolean apart = one.getMaxX() <= two.getMinX() + TOUCH || two.getMaxX() <= one.getMinX() + TOUCH
+                            || one.getMaxY() <= two.getMinY() + TOUCH || two.getMaxY() <= one.getMinY() + TOUCH;
+                    if (!apart) {
+                        wrong.add(where + ": on each other: " + name(controls.get(i)) + " / " + name(other));
+                    }
+                }
+            }
+            return wrong;
+        });
+    }
+
+    private static void gather(Node node, List<Node> controls, List<String> wrong, String where) {
+        if (!node.isVisible()) {
+            return;
+        }
+        if (node instanceof Label label && node.lookup(".text") instanceof Text text && !label.getText().isBlank() && !text.getText().replace("\n", "").equals(label.getText().replace("\n", ""))) {
+            wrong.add(where + ": cut off: " + label.getText());
+        }
+        if (node instanceof TextField || node instanceof ButtonBase || node instanceof ComboBox<?>) {
+            controls.add(node);
+        }
+        if (node instanceof Parent parent && !(node instanceof ListView<?>) && !(node instanceof ScrollBar) && !(node instanceof ComboBox<?>)) {
+            parent.getChildrenUnmodifiable().forEach(child -> gather(child, controls, wrong, where));
+        }
+    }
+
+    /** Where it is seen: what scrolls is seen only within what it scrolls in. */
+    private static Bounds bounds(Node node) {
+        Bounds seen = node.localToScene(node.getLayoutBounds());
+        for (Parent above = node.getParent(); above != null; above = above.getParent()) {
+            if (above instanceof ScrollPane scroll) {
+                Bounds window = scroll.localToScene(scroll.getLayoutBounds());
+                double top = Math.max(seen.getMinY(), window.getMinY());
+                seen = new BoundingBox(seen.getMinX(), top, seen.getWidth(), Math.max(0, Math.min(seen.getMaxY(), window.getMaxY()) - top));
+            }
+        }
+        return seen;
+    }
+
+    private static String name(Node node) {
+        return node.getClass().getSimpleName() + " " + node.getId();
+    }
+}
