@@ -3,7 +3,7 @@ package zebrawood.desktop.route;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import zebrawood.core.entry.Entry;
+import zebrawood.core.route.Counted;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.StopState;
 import zebrawood.core.route.StopStatus;
@@ -44,6 +44,6 @@ record Parts(String title, List<StopStatus> stops) {
     /** The part that most needs something done; where none does, the one measured last. */
     StopStatus lead() {
         return stops.stream().min(Comparator.<StopStatus>comparingInt(stop -> NEED.indexOf(stop.state()))
-                .thenComparing(stop -> stop.last().map(Entry::standsAt).orElse(0), Comparator.reverseOrder())).orElseThrow();
+                .thenComparing(stop -> stop.reading().map(Counted::standsAt).orElse(0), Comparator.reverseOrder())).orElseThrow();
     }
 }

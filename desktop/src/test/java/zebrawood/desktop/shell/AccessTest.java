@@ -88,10 +88,7 @@ class AccessTest {
             seat.put("way[2].a", "500");
             seat.until("unless its corner is too tight", () -> seat.words("act").startsWith("Yard gate is 40 mm too narrow."));
             seat.put("way[2].a", "1100").put("way[2].name", "store");
-            Seat.onScreen(() -> {
-                seat.desk.initials().set("GA");
-                return null;
-            });
+            seat.as("GA");
             seat.press(KeyCode.CONTROL, KeyCode.ENTER);
             seat.until("it is recorded", () -> seat.words("told").equals("Recorded as no. 2."));
             AccessReadings.Other other = ((AccessReadings) ((Body.Measured) seat.desk.logbook().readings("wren", "site-access", 1).get(0).body()).readings()).other().orElseThrow();

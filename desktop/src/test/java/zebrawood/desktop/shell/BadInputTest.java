@@ -196,10 +196,7 @@ class BadInputTest {
         });
         type(seat, "thinnestPositionMm", "90");
         seat.until("the thinnest place alone gives a gap and says what it cannot tell", () -> seat.words("act").startsWith("Set the gap to 182.3") && seat.says("not how sure it is"));
-        Seat.onScreen(() -> {
-            seat.desk.initials().set("LO");
-            return null;
-        });
+        seat.as("LO");
         seat.press(KeyCode.CONTROL, KeyCode.ENTER);
         seat.until("it is recorded", () -> seat.words("told").startsWith("Recorded as no. "));
         String heron = seat.desk.logbook().findMachine("Heron").orElseThrow().id();

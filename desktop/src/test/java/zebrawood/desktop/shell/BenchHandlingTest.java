@@ -42,10 +42,7 @@ class BenchHandlingTest {
 
     private Seat seat() {
         Seat seat = new Seat(folder);
-        Seat.onScreen(() -> {
-            seat.desk.initials().set("RV");
-            return null;
-        });
+        seat.as("RV");
         return seat;
     }
 

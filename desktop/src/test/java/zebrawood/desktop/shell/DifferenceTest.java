@@ -82,10 +82,7 @@ class DifferenceTest {
     }
 
     private static void show(Seat seat, Entry entry) {
-        Seat.onScreen(() -> {
-            seat.shell().entry(entry.place().machineId(), entry.number());
-            return null;
-        });
+        seat.entry(entry);
         seat.until("no. " + entry.number() + " is shown", () -> seat.desk.isIdle() && seat.has("entry-difference") && seat.says("no. " + entry.number()));
     }
 

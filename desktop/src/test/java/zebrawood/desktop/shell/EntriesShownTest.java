@@ -30,10 +30,7 @@ class EntriesShownTest {
     void everyKindOfEntryIsShownCopiedAndCorrected() {
         DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
         try (Seat seat = new Seat(folder)) {
-            Seat.onScreen(() -> {
-                seat.desk.initials().set("RV");
-                return null;
-            });
+            seat.as("RV");
             String wren = seat.desk.logbook().findMachine("Wren").orElseThrow().id();
             plate(seat, wren);
             measured(seat, wren);
@@ -50,10 +47,7 @@ class EntriesShownTest {
     }
 
     private static void show(Seat seat, Entry entry) {
-        Seat.onScreen(() -> {
-            seat.shell().entry(entry.place().machineId(), entry.number());
-            return null;
-        });
+        seat.entry(entry);
         seat.until("no. " + entry.number() + " is shown", () -> seat.desk.isIdle() && seat.has("entry-paper") && seat.says("no. " + entry.number()));
     }
 

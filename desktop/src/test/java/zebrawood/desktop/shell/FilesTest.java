@@ -32,10 +32,7 @@ class FilesTest {
     void whatIsChosenComesInAndWhatIsSavedStandsThere() throws IOException {
         DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
         try (Seat seat = new Seat(folder)) {
-            Seat.onScreen(() -> {
-                seat.desk.initials().set("RV");
-                return null;
-            });
+            seat.as("RV");
             drawing(seat);
             certificate(seat);
             ticket(seat);
@@ -111,10 +108,7 @@ class FilesTest {
         seat.until("it is recorded", () -> seat.words("told").startsWith("Recorded as no. "));
         Entry entry = seat.desk.logbook().readings(seat.desk.logbook().findMachine("Wren").orElseThrow().id(), "coolant-setpoint", 1).get(0);
         assertThat(entry.attachments()).extracting(Entry.Attachment::name).containsExactly("note.txt");
-        Seat.onScreen(() -> {
-            seat.shell().entry(entry.place().machineId(), entry.number());
-            return null;
-        });
+        seat.entry(entry);
         seat.until("its file is shown", () -> seat.has("save.note.txt"));
         Path copy = files.resolve("copy.txt");
         seat.answers(nowhere()).fire("save.note.txt");

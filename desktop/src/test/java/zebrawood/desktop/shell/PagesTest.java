@@ -173,10 +173,7 @@ class PagesTest {
     void aRefusedRecordingIsToldAndNothingIsLost() {
         demo();
         try (Seat seat = new Seat(folder)) {
-            Seat.onScreen(() -> {
-                seat.desk.initials().set("RV");
-                return null;
-            });
+            seat.as("RV");
             seat.stop("Wren", "coolant-setpoint").again().put("airTemperatureC", "22").put("relativeHumidityPct", "51.5");
             seat.until("it could be recorded", () -> seat.has("record") && !seat.find("record").isDisabled());
             seat.desk.logbook().close();

@@ -40,10 +40,7 @@ class RecordKeepingTest {
     void whatHappenedAndHowWorkCameOutIsKeptFoundAndCompared() throws IOException {
         DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
         try (Seat seat = new Seat(folder)) {
-            Seat.onScreen(() -> {
-                seat.desk.initials().set("RV");
-                return null;
-            });
+            seat.as("RV");
             movedShutsTheGate(seat);
             workAfterTheFirstTakesFewKeys(seat);
             correctedWork(seat);

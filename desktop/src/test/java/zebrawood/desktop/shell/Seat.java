@@ -29,6 +29,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
 import org.testfx.api.FxRobot;
+import zebrawood.core.entry.Entry;
 import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.bench.DrawingSurface;
 import zebrawood.desktop.bench.Pressing;
@@ -66,6 +67,15 @@ final class Seat implements AutoCloseable {
             return null;
         });
         until("the window is open", stage::isFocused);
+    }
+
+    /** Somebody whose initials are known already. */
+    Seat as(String initials) {
+        onScreen(() -> {
+            desk.initials().set(initials);
+            return null;
+        });
+        return this;
     }
 
     /** Lets time pass. */
@@ -245,6 +255,15 @@ final class Seat implements AutoCloseable {
             return null;
         });
         until(stop + " is open", () -> shell().page() instanceof RoutePage route && route.stop().equals(stop) && desk.isIdle());
+        return this;
+    }
+
+    /** Opens an entry in the Logbook. */
+    Seat entry(Entry entry) {
+        onScreen(() -> {
+            shell().entry(entry.place().machineId(), entry.number());
+            return null;
+        });
         return this;
     }
 
