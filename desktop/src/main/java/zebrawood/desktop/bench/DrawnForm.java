@@ -355,7 +355,7 @@ public final class DrawnForm extends Pane {
     /** How high the titles over the rows are: over more lines where columns are narrow. */
     private double rowHead(double width) {
         double each = rowWide(width);
-        return heads.stream().mapToDouble(head -> head.prefHeight(each - 12)).max().orElse(0) + 3;
+        return heads.stream().mapToDouble(head -> Words.tall(head, each - 12)).max().orElse(0) + 3;
     }
 
     private double rowWide(double width) {

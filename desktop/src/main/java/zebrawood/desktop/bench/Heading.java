@@ -1,10 +1,10 @@
 package zebrawood.desktop.bench;
 
 import javafx.scene.control.Label;
-import javafx.scene.layout.VBox;
+import javafx.scene.layout.Pane;
 
 /** What a bench is about, and under it how to read its drawing; over more lines where there is no room in one. */
-public final class Heading extends VBox {
+public final class Heading extends Pane {
 
     private static final double LEFT = 24;
     private static final double TOP = 12;
@@ -14,7 +14,6 @@ public final class Heading extends VBox {
     private final Label caption;
 
     public Heading(String caption) {
-        super(2);
         this.caption = Words.wrapped(caption, "caption");
         getChildren().addAll(heading, this.caption);
     }
@@ -29,8 +28,17 @@ public final class Heading extends VBox {
 
     /** Lays it out at the top of a bench so wide; where what comes under it begins. */
     public double layOut(double width) {
-        double tall = prefHeight(width - 2 * LEFT);
-        resizeRelocate(LEFT, TOP, width - 2 * LEFT, tall);
-        return TOP + tall + UNDER;
+        double wide = width - 2 * LEFT;
+        double headTall = Words.tall(heading, wide);
+        double captionTall = Words.tall(caption, wide);
+        heading.resizeRelocate(0, 0, wide, headTall);
+        caption.resizeRelocate(0, headTall + 2, wide, captionTall);
+        resizeRelocate(LEFT, TOP, wide, headTall + 2 + captionTall);
+        return TOP + headTall + 2 + captionTall + UNDER;
+    }
+
+    @Override
+    protected void layoutChildren() {
+        // laid out by layOut
     }
 }

@@ -30,6 +30,8 @@ import zebrawood.desktop.theme.Tone;
 public final class Slip extends StackPane {
 
     private static final double TEAR = 8;
+    /** as many letters as a label and the longest figure have in one line, however wide they are */
+    private static final int ONE_LINE = 26;
 
     private final ObservableValue<Look> look;
     private final VBox content = new VBox();
@@ -126,8 +128,10 @@ public final class Slip extends StackPane {
         grid.setHgap(8);
         grid.setVgap(4);
         int row = 0;
+        int longest = pairs.stream().mapToInt(pair -> pair.figure().length()).max().orElse(0);
         for (Body.Pair pair : pairs) {
-            Label label = Words.wrapped(pair.label(), "caption");
+            boolean fits = pair.label().length() + longest <= ONE_LINE;
+            Label label = fits ? Words.label(pair.label(), "caption") : Words.wrapped(pair.label(), "caption");
             Label figure = Words.label(pair.figure());
             figure.setMinWidth(Region.USE_PREF_SIZE);
             GridPane.setHgrow(label, Priority.ALWAYS);

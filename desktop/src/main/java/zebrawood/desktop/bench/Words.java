@@ -30,6 +30,11 @@ public final class Words {
         return label;
     }
 
+    /** How high words are in so much width; what fits into one line is not set in several to find that out. */
+    public static double tall(Label label, double width) {
+        return label.prefWidth(-1) <= width ? label.prefHeight(-1) : label.prefHeight(width);
+    }
+
     public static void set(Label label, String text) {
         label.setText(together(text));
         label.getStyleClass().remove(WIDER);
