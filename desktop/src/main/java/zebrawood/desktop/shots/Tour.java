@@ -18,6 +18,7 @@ import java.util.Optional;
 import java.util.SplittableRandom;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ComboBox;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.PDFRenderer;
@@ -105,12 +106,28 @@ public final class Tour {
         Nodes.type(root(), "relativeHumidityPct", "74");
     }
 
-    /** A door that its leaf makes too narrow. */
+    /** A door that is too narrow, and another way beside it. */
     private void tightDoor() {
         press("again");
-        Nodes.type(root(), "way[2].a", "794");
-        Nodes.type(root(), "way[2].off", "834");
+        Nodes.type(root(), "way[2].a", "790");
+        choose("way[3].kind", "other door");
+        Nodes.type(root(), "way[3].name", "loading door");
+        Nodes.type(root(), "way[3].a", "1400");
+        Nodes.type(root(), "way[3].b", "2200");
+        choose("way[4].kind", "other corner");
+        Nodes.type(root(), "way[4].name", "store");
+        Nodes.type(root(), "way[4].a", "1200");
+        Nodes.type(root(), "way[4].b", "1350");
         Nodes.type(root(), "right.availableMm", "620");
+    }
+
+    private void choose(String id, String words) {
+        ComboBox<?> box = (ComboBox<?>) Nodes.find(root(), id).orElseThrow();
+        for (int i = 0; i < box.getItems().size(); i++) {
+            if (String.valueOf(box.getItems().get(i)).equals(words)) {
+                box.getSelectionModel().select(i);
+            }
+        }
     }
 
     /** A year of a logger, an hour a line: warm afternoons, damp summer nights. */

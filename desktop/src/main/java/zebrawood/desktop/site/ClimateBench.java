@@ -45,7 +45,7 @@ public final class ClimateBench implements Bench<ClimateReadings, ClimateFinding
 
     private static final String TEMPERATURE = "airTemperatureC";
     private static final String HUMIDITY = "relativeHumidityPct";
-    private static final String CHART = "temperature against moisture; curves of equal relative humidity";
+    private static final String CHART = "temperature against moisture, curves of equal relative humidity; a climate logger's CSV can be dropped here";
     private static final DateTimeFormatter HOUR = DateTimeFormatter.ofPattern("d MMM uuuu HH:mm", Locale.ENGLISH);
 
     private final BenchPlace at;
@@ -222,7 +222,6 @@ public final class ClimateBench implements Bench<ClimateReadings, ClimateFinding
         private final Heading heading = new Heading(CHART);
         private final Label first = Words.label("air temperature", "small");
         private final Label second = Words.label("relative humidity", "small");
-        private final Label log = Words.label("or drop a climate logger's CSV here", "caption");
         private final Hyperlink stop = new Hyperlink("Stop reading");
         private final Hyperlink back = new Hyperlink("Back to the chart");
         private final Hyperlink worst = new Hyperlink("Take the worst hour as the reading");
@@ -241,7 +240,7 @@ public final class ClimateBench implements Bench<ClimateReadings, ClimateFinding
             copy.setId("copy-lines");
             copy.setOnAction(event -> logged.ifPresent(this::copyLines));
             hours.setId("worst-hours");
-            getChildren().addAll(heading, chart, first, temperature, second, humidity, log, stop, back, worst, copy, hours);
+            getChildren().addAll(heading, chart, first, temperature, second, humidity, stop, back, worst, copy, hours);
             setMinHeight(420);
         }
 
@@ -259,7 +258,7 @@ public final class ClimateBench implements Bench<ClimateReadings, ClimateFinding
             map = asMap;
             stop.setVisible(reading.isPresent());
             heading.caption(asMap ? "each column a day, midnight above and below; by the worst reading of each hour" : CHART);
-            List.of(first, temperature, second, humidity, log).forEach(node -> node.setVisible(!asMap));
+            List.of(first, temperature, second, humidity).forEach(node -> node.setVisible(!asMap));
             temperature.field().setVisible(!asMap);
             humidity.field().setVisible(!asMap);
             List.of(back, worst, copy, hours).forEach(node -> node.setVisible(asMap));
@@ -302,7 +301,6 @@ public final class ClimateBench implements Bench<ClimateReadings, ClimateFinding
             double fieldWidth = Math.min(150, width / 4);
             place(first, temperature, 28, begin + 22, fieldWidth);
             place(second, humidity, 28, begin + 110, fieldWidth);
-            log.resizeRelocate(28, begin + 192, 220, 18);
         }
 
         private void place(Node label, ReadingField field, double x, double y, double width) {
