@@ -53,6 +53,34 @@ class AirAssistTest {
         assertThat(air(Source.PUMP, true, true, true, true, read(1.9), read(15)).verdict()).isEqualTo(Verdict.ADJUST);
     }
 
+    /** All that may be found, together: it passes only where each of it is good, fails only where it does not obey, and each fault has one thing to do. */
+    @Test
+    void eachFaultHasOneInstructionAndNothingElseHas() {
+        for (int found = 0; found < 1 << 7; found++) {
+            boolean compressor = (found & 1) != 0;
+            boolean filter = (found & 2) != 0;
+            boolean hose = (found & 4) != 0;
+            boolean on = (found & 8) != 0;
+            boolean off = (found & 16) != 0;
+            boolean engraves = (found & 32) != 0;
+            boolean cuts = (found & 64) != 0;
+            Outcome<AirFinding> outcome = air(compressor ? Source.COMPRESSOR : Source.PUMP, filter, hose, on, off, engraves ? felt(Felt.STRONG) : read(0.5), cuts ? read(40) : felt(Felt.NOTHING));
+            int faults = (on && off ? 0 : 1) + (compressor && !filter ? 1 : 0) + (hose ? 0 : 1) + (engraves ? 0 : 1) + (cuts ? 0 : 1);
+            assertThat(outcome.verdict()).isEqualTo(!on || !off ? Verdict.FAIL : faults == 0 ? Verdict.PASS : Verdict.ADJUST);
+            assertThat(outcome.instructions()).hasSize(Math.max(1, faults));
+            assertThat(outcome.finding().obeysOn()).isEqualTo(on);
+            assertThat(outcome.finding().cuts()).isEqualTo(cuts);
+        }
+    }
+
+    @Test
+    void aValveThatSticksIsNamedAndAnEmptyCommandIsNone() {
+        AirReadings stuck = new AirReadings(Source.PUMP, Optional.empty(), true, Optional.of(false), "M8", "M9", true, true, read(3), read(22), OptionalDouble.of(3), OptionalDouble.of(22));
+        assertThat(said(new AirAssist().evaluate(stuck))).containsExactly("Replace the valve, or free it.");
+        assertThatThrownBy(() -> new AirReadings(Source.PUMP, Optional.empty(), true, Optional.empty(), " ", "M9", true, true, read(3), read(22), OptionalDouble.empty(), OptionalDouble.empty()))
+                .isInstanceOf(ReadingException.class).hasMessageContaining("onCommand");
+    }
+
     @Test
     void airThatWasNeitherReadNorFeltIsNoReading() {
         assertThatThrownBy(() -> new Flow(OptionalDouble.empty(), Optional.empty())).isInstanceOf(ReadingException.class);

@@ -52,6 +52,11 @@ public final class ReadingField extends VBox {
         return title;
     }
 
+    /** What kind of amount; {@code PLAIN} for words, too. */
+    public Quantity quantity() {
+        return quantity;
+    }
+
     public TextField field() {
         return field;
     }
