@@ -232,7 +232,7 @@ public final class ExhaustDuct implements Procedure<ExhaustReadings, ExhaustFind
     private static ExhaustFinding.OtherLayout other(ExhaustReadings read, Layout other, Fan fan, Air air, double least) {
         double flow = fan.operatingFlow(other);
         return new ExhaustFinding.OtherLayout(flow, other.pressurePa(flow, air), margin(flow, read),
-                other.segments().stream().allMatch(segment -> segment.velocityMs(flow) >= least), curve(other, fan, air));
+                other.segments().stream().allMatch(segment -> segment.velocityMs(flow) >= least), curve(other, fan, air), chain(other, flow, air));
     }
 
     private static List<Instruction> instructions(ExhaustReadings read, ExhaustFinding finding) {

@@ -82,8 +82,17 @@ public record ExhaustFinding(
     /** Flow, m³/h, and margin, %, when the filters are loaded. */
     public record Loaded(double flowM3h, double marginPct) {}
 
-    /** The other layout: flow, m³/h, margin, %, whether dust is carried, and what it takes, by flow. */
-    public record OtherLayout(double flowM3h, double pressurePa, double marginPct, boolean transportOk, List<Point> curve) {}
+    /**
+     * The other layout: flow, m³/h, margin, %, whether dust is carried, and what it takes, by flow.
+     *
+     * @param chain its run in its order; none in entries from before it was kept
+     */
+    public record OtherLayout(double flowM3h, double pressurePa, double marginPct, boolean transportOk, List<Point> curve, List<Link> chain) {
+        public OtherLayout {
+            curve = List.copyOf(curve);
+            chain = List.copyOf(chain);
+        }
+    }
 
     /** One fewer of what is side by side: the slowest air, m/s, and the margin, %. */
     public record Shut(double slowestMs, double marginPct) {}

@@ -77,6 +77,8 @@ public final class ExhaustFigure implements Exhibit<ExhaustReadings, ExhaustFind
         private static final double DUCT = 0.58;
         private static final double LOWEST = 46;
         private static final int MOST_BESIDE = 3;
+        private static final double HEAD = 20;
+        private static final double WITH_PRESSURE = 110;
 
         private final Pen pen;
         private final UnitChoice units;
@@ -91,37 +93,79 @@ public final class ExhaustFigure implements Exhibit<ExhaustReadings, ExhaustFind
         }
 
         void draw(Optional<ExhaustFinding> finding) {
-            finding.ifPresentOrElse(this::chain, () ->
+            finding.ifPresentOrElse(this::runs, () ->
                     pen.text(width * DUCT / 2, height / 2, "the run stands here, from the machine to the outlet", Lettering.SMALL, Tone.QUIET, Anchor.MIDDLE));
             curves(finding);
         }
 
-        /** The run with its bores to scale, and under it the pressure in it against the room's. */
-        private void chain(ExhaustFinding found) {
+        /**
+         * A run to be drawn.
+         *
+         * @param name of it, where there are two
+         */
+        private record Run(String name, List<Link> chain, double pressurePa, boolean fanAtDischargeEnd, double leastMs) {
+            double widest() {
+                return chain.stream().mapToDouble(link -> link.diameterMm().orElse(0) * Math.min(MOST_BESIDE, link.parallel())).max().orElse(125);
+            }
+        }
+
+        /** The run, and under it the other one, to the same scale, where one was kept. */
+        private void runs(ExhaustFinding found) {
+            double least = found.tolerances().minTransportMs();
+            Optional<Run> other = found.other().filter(kept -> !kept.chain().isEmpty())
+                    .map(kept -> new Run("the other: " + percent(kept.marginPct()), kept.chain(), kept.pressurePa(), found.fanAtDischargeEnd(), least));
+            Run run = new Run(other.isPresent() ? "this run: " + percent(found.marginPct()) : "", found.chain(), found.operatingPressurePa(), found.fanAtDischargeEnd(), least);
+            double widest = Math.max(run.widest(), other.map(Run::widest).orElse(0.0));
+            double each = other.isPresent() ? height / 2 : height;
+            chain(run, 0, each, Math.min(44, each * 0.15) / widest);
+            other.ifPresent(kept -> {
+                pen.line(0, each, width * DUCT, each, Stroke.of(Tone.HAIRLINE, 1));
+                chain(kept, each, height, Math.min(44, each * 0.15) / widest);
+            });
+        }
+
+        private String percent(double margin) {
+            return Amount.percent(Math.abs(margin), 0).text(units) + (margin < 0 ? " missing" : " to spare");
+        }
+
+        /** A run with its bores to scale, and under it, where there is room, the pressure in it against the room's. */
+        private void chain(Run run, double from, double to, double scale) {
+            boolean atEnd = run.fanAtDischargeEnd();
             double right = width * DUCT - 20;
             double fan = 30;
-            double left = 8 + (found.fanAtDischargeEnd() ? 0 : fan);
-            double end = right - (found.fanAtDischargeEnd() ? fan : 0);
-            double[] edges = edges(found.chain(), left, end);
-            double middle = Math.max(40, Math.min(70, height * 0.2));
-            double widest = found.chain().stream().mapToDouble(link -> link.diameterMm().orElse(0) * Math.min(MOST_BESIDE, link.parallel())).max().orElse(125);
-            double scale = Math.min(44, height * 0.15) / widest;
-            double fanAt = found.fanAtDischargeEnd() ? end + fan / 2 : left - fan / 2;
-            pen.stroke(Path.circle(fanAt, middle, 12), Stroke.of(found.fanAtDischargeEnd() ? Tone.INK : Tone.ADJUST, 2));
-            pen.text(fanAt, middle + 4, "fan", Lettering.CAPTION, found.fanAtDischargeEnd() ? Tone.INK : Tone.ADJUST, Anchor.MIDDLE);
-            Link most = found.chain().stream().max(Comparator.comparingDouble(Link::lossPa)).orElseThrow();
-            double bottom = height - 24;
-            double top = middle + 74;
-            double whole = found.operatingPressurePa();
-            double zero = found.fanAtDischargeEnd() ? top + 6 : bottom;
+            double left = 8 + (atEnd ? 0 : fan);
+            double end = right - (atEnd ? fan : 0);
+            double[] edges = edges(run.chain(), left, end);
+            double head = run.name().isEmpty() ? 0 : HEAD;
+            double middle = from + head + Math.max(40, Math.min(70, (to - from) * 0.2));
+            double fanAt = atEnd ? end + fan / 2 : left - fan / 2;
+            pen.text(0, from + 14, run.name(), Lettering.TEXT_BOLD, Tone.INK);
+            pen.stroke(Path.circle(fanAt, middle, 12), Stroke.of(atEnd ? Tone.INK : Tone.ADJUST, 2));
+            pen.text(fanAt, middle + 4, "fan", Lettering.CAPTION, atEnd ? Tone.INK : Tone.ADJUST, Anchor.MIDDLE);
+            Link most = run.chain().stream().max(Comparator.comparingDouble(Link::lossPa)).orElseThrow();
+            for (int i = 0; i < run.chain().size(); i++) {
+                part(run.chain().get(i), edges[i], edges[i + 1], middle, scale, run.chain().get(i) == most, run.leastMs());
+            }
+            if (to - middle > WITH_PRESSURE) {
+                pressure(run, most, edges, middle + 74, to);
+            }
+        }
+
+        /** The pressure along a run, drawn between two heights. */
+        private void pressure(Run run, Link most, double[] edges, double top, double to) {
+            boolean atEnd = run.fanAtDischargeEnd();
+            double right = width * DUCT - 20;
+            double left = edges[0];
+            double bottom = to - 24;
+            double whole = run.pressurePa();
+            double zero = atEnd ? top + 6 : bottom;
             double perPa = (bottom - top - 6) / Math.max(1, whole);
             pen.line(left - 6, zero, right, zero, Stroke.dashed(Tone.QUIET, 1, 4));
             pen.text(right + 2, zero + 4, "room", Lettering.CAPTION, Tone.QUIET);
-            double pressure = found.fanAtDischargeEnd() ? 0 : whole;
+            double pressure = atEnd ? 0 : whole;
             Path line = new Path().move(left, zero - pressure * perPa);
-            for (int i = 0; i < found.chain().size(); i++) {
-                Link link = found.chain().get(i);
-                part(link, edges[i], edges[i + 1], middle, scale, link == most, found.tolerances().minTransportMs());
+            for (int i = 0; i < run.chain().size(); i++) {
+                Link link = run.chain().get(i);
                 double before = pressure;
                 pressure -= link.lossPa();
                 line.line(edges[i + 1], zero - pressure * perPa);
@@ -130,14 +174,14 @@ public final class ExhaustFigure implements Exhibit<ExhaustReadings, ExhaustFind
                     pen.patched(Math.min(edges[i + 1] + 8, right - 60), y + 4, pascal(link.lossPa()).text(units), Lettering.SMALL, Tone.ADJUST, Anchor.START);
                 }
             }
-            if (found.fanAtDischargeEnd()) {
-                line.line(end + fan, zero);
+            if (atEnd) {
+                line.line(right, zero);
             } else {
-                line = prefixed(line, left - fan, zero);
+                line = prefixed(line, 8, zero);
             }
             pen.stroke(line, Stroke.of(Tone.READING, 2.6));
-            pen.text(left, height - 6, (found.fanAtDischargeEnd() ? "under the room's pressure: leaks suck, down to -" : "over the room's pressure: leaks blow, up to ") + pascal(whole).text(units),
-                    Lettering.CAPTION, found.fanAtDischargeEnd() ? Tone.QUIET : Tone.ADJUST);
+            pen.text(left, to - 6, (atEnd ? "under the room's pressure: leaks suck, down to -" : "over the room's pressure: leaks blow, up to ") + pascal(whole).text(units),
+                    Lettering.CAPTION, atEnd ? Tone.QUIET : Tone.ADJUST);
         }
 
         private static Path prefixed(Path line, double x, double y) {
@@ -224,7 +268,7 @@ public final class ExhaustFigure implements Exhibit<ExhaustReadings, ExhaustFind
             pen.patched(px + (px > (left + x.to()) / 2 ? -10 : 10), py - 10, new Amount(Quantity.AIR_FLOW, found.operatingFlowM3h(), 0).text(units), Lettering.TEXT_BOLD, tone,
                     px > (left + x.to()) / 2 ? Anchor.END : Anchor.START);
             pen.patched(left + 8, y.at(found.fan().get(0).pressurePa()) + 16, "fan", Lettering.SMALL, Tone.WALNUT, Anchor.START);
-            pen.patched(Math.min(asked + 4, x.to() - 40), bottom - 8, "asked", Lettering.CAPTION, found.marginPct() < 0 ? Tone.FAIL : Tone.QUIET, Anchor.START);
+            pen.patched(Math.min(asked + 4, x.to() - 40), py > bottom - 34 ? top + 12 : bottom - 8, "asked", Lettering.CAPTION, found.marginPct() < 0 ? Tone.FAIL : Tone.QUIET, Anchor.START);
         }
 
         private static Path curve(List<ExhaustFinding.Point> points, Axis x, Axis y) {

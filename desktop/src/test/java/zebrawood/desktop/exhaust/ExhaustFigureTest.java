@@ -1,6 +1,7 @@
 package zebrawood.desktop.exhaust;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Optional;
@@ -42,5 +43,23 @@ class ExhaustFigureTest {
         assertThat(drawn.words()).contains("leaks blow");
         assertThat(drawn.texts()).filteredOn(text -> text.text().endsWith("m/s")).first().satisfies(text -> assertThat(text.tone()).isEqualTo(Tone.FAIL));
         assertThat(drawn.crowded(640, 320)).isEmpty();
+    }
+
+    @Test
+    void aRunThatWasKeptIsDrawnUnderTheOtherToTheSameScale() {
+        Layout narrow = new Layout(List.of(new Layout.Segment("old hose", 80, 3, OptionalDouble.empty(), OptionalDouble.empty(), OptionalInt.empty())), List.of(), List.of());
+        Layout wide = new Layout(List.of(new Layout.Segment("new duct", 160, 3, OptionalDouble.empty(), OptionalDouble.empty(), OptionalInt.empty())), List.of(), List.of());
+        ExhaustReadings read = new ExhaustReadings(360, Optional.empty(), wide.segments(), wide.fittings(), wide.filters(),
+                List.of(new ExhaustReadings.FanPoint(0, 640), new ExhaustReadings.FanPoint(400, 455), new ExhaustReadings.FanPoint(690, 0)),
+                OptionalDouble.empty(), true, Optional.empty(), List.of(), Optional.of(narrow));
+        for (double height : new double[] {300, 460}) {
+            Drawn drawn = Drawn.of(new ExhaustFigure().figure(read, new ExhaustDuct().evaluate(read).finding(), UnitChoice.METRIC), 640, height);
+            assertThat(drawn.crowded(640, height)).isEmpty();
+            assertThat(drawn.words()).contains("this run: ", "new duct", "the other: ", "old hose");
+            assertThat(drawn.words().contains("leaks suck")).as("the pressure, where there is room for it").isEqualTo(height > 400);
+            List<Double> bores = drawn.areas().stream().filter(area -> !area.filled() && area.right() - area.left() > 200 && area.bottom() - area.top() > 8 && area.right() < 640 * 0.58)
+                    .map(area -> area.bottom() - area.top()).filter(tall -> tall < 60).toList();
+            assertThat(bores.get(0) / bores.get(1)).as("bores to one scale").isCloseTo(2, within(1e-6));
+        }
     }
 }
