@@ -60,7 +60,8 @@ final class NamedFields {
         @Override
         public void put(String name, Sheet sheet) {
             String chosen = sheet.draft().text(name);
-            if (!chosen.isEmpty()) {
+            // what is neither, as in a draft of an older version, is shown as not looked at
+            if (chosen.equals(ChoiceField.YES) || chosen.equals(ChoiceField.NO)) {
                 sheet.truth(name, chosen.equals(ChoiceField.YES));
             }
         }

@@ -47,6 +47,7 @@ public final class HeatBench implements Bench<HeatReadings, HeatFinding> {
     private final BenchPlace place;
     private final DrawnForm form;
     private final ChoiceField glycol;
+    private final ReadingField share;
     private final List<ReadingField> needed;
     private final Optional<MixFinding> filled;
 
@@ -64,7 +65,7 @@ public final class HeatBench implements Bench<HeatReadings, HeatFinding> {
         form.amount(CHILLER, "chiller carries away", Quantity.POWER, "no chiller");
         form.amount(BUCKET, "bucket holds", Quantity.VOLUME, "no bucket");
         glycol = form.choice(GLYCOL, "in the water", choices(filled.map(MixFinding::glycol).orElse(Glycol.NONE)));
-        form.amount(SHARE, "share of glycol", Quantity.SHARE, Amount.percent(share().orElse(0), 0).number(place.desk().units().get()));
+        share = form.amount(SHARE, "share of glycol", Quantity.SHARE);
         form.anew(FLOW, START);
         if (filled.isPresent()) {
             form.anew(GLYCOL, SHARE);
@@ -73,9 +74,9 @@ public final class HeatBench implements Bench<HeatReadings, HeatFinding> {
                 Optional.of(start).filter(field -> set.isEmpty()), Optional.of(most)).flatMap(Optional::stream).toList();
     }
 
-    /** The share of the glycol that was filled in, %. */
+    /** The share of the glycol that was filled in, %, where that is the one that is chosen. */
     private OptionalDouble share() {
-        return filled.map(MixFinding::glycolPct).filter(OptionalInt::isPresent).map(pct -> OptionalDouble.of(pct.getAsInt())).orElse(OptionalDouble.empty());
+        return filled.filter(filling -> id(filling.glycol()).equals(glycol.chosen())).map(MixFinding::glycolPct).filter(OptionalInt::isPresent).map(pct -> OptionalDouble.of(pct.getAsInt())).orElse(OptionalDouble.empty());
     }
 
     /** The kinds of glycol, as they stand in readings and as they are said; the usual one first. */
@@ -95,7 +96,7 @@ public final class HeatBench implements Bench<HeatReadings, HeatFinding> {
     @Override
     public void assemble(Sheet sheet) {
         form.assemble(sheet);
-        if (place.draft().text(SHARE).isBlank() && glycol.chosen().equals(filled.map(filling -> id(filling.glycol())).orElse(""))) {
+        if (place.draft().text(SHARE).isBlank()) {
             share().ifPresent(pct -> sheet.number(SHARE, pct));
         }
     }
@@ -106,6 +107,7 @@ public final class HeatBench implements Bench<HeatReadings, HeatFinding> {
         Optional<HeatFinding> finding = now.outcome().map(Outcome::finding);
         String head = finding.map(f -> "The water takes up " + new Amount(Quantity.POWER, f.heatW(), 0).text(units)
                 + " and leaves " + Amount.celsiusDifference(f.riseC(), 1).text(units) + " warmer").orElse("Where the source's heat goes");
+        share.field().setPromptText(Amount.percent(share().orElse(0), 0).number(units));
         form.show(head, HeatFigure.of(finding, units), head, now);
     }
 

@@ -41,6 +41,11 @@ record Parts(String title, List<StopStatus> stops) {
         return stops.stream().anyMatch(status -> status.card().id().equals(stop));
     }
 
+    /** One of them, by its id. */
+    StopStatus stop(String id) {
+        return stops.stream().filter(status -> status.card().id().equals(id)).findFirst().orElseThrow();
+    }
+
     /** The part that most needs something done; where none does, the one measured last. */
     StopStatus lead() {
         return stops.stream().min(Comparator.<StopStatus>comparingInt(stop -> NEED.indexOf(stop.state()))

@@ -109,7 +109,7 @@ final class RouteColumn extends BorderPane {
     private Button row(Parts parts, String here, Optional<String> draft, Consumer<String> open) {
         boolean on = parts.has(here);
         boolean begun = draft.isPresent();
-        StopStatus stop = parts.lead();
+        StopStatus stop = draft.map(parts::stop).orElseGet(parts::lead);
         StopState state = begun && stop.state() != StopState.SHUT ? StopState.BEGUN : stop.state();
         double scale = desk.ground().get() == Ground.EYEWEAR ? 1.4 : 1.1;
         DrawingSurface line = line(on, true, 52, (pen, width, height) -> Shapes.state(pen, state, LINE_X, height / 2, scale));

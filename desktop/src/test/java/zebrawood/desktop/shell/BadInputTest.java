@@ -8,7 +8,6 @@ import java.io.RandomAccessFile;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.LocalDate;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.control.Button;
@@ -19,8 +18,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
-import zebrawood.desktop.Catalogue;
-import zebrawood.desktop.demo.DemoShop;
 import zebrawood.desktop.route.RoutePage;
 import zebrawood.desktop.shots.Nodes;
 
@@ -35,8 +32,7 @@ class BadInputTest {
 
     @Test
     void badInputGetsASentenceAndNothingIsLost() throws IOException {
-        DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
-        try (Seat seat = new Seat(folder)) {
+        try (Seat seat = Seat.atDemo(folder)) {
             long before = seat.desk.logbook().count(Optional.empty());
             fields(seat);
             ramp(seat);

@@ -8,7 +8,6 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -30,7 +29,6 @@ import zebrawood.desktop.bench.BenchPlace;
 import zebrawood.desktop.bench.Draft;
 import zebrawood.desktop.bench.Sheet;
 import zebrawood.desktop.bench.Stop;
-import zebrawood.desktop.demo.DemoShop;
 import zebrawood.logbook.json.Binder;
 
 /** Whatever a bench is filled with to show an entry, to correct it or to begin again, comes out of its fields as it went in. */
@@ -56,8 +54,7 @@ class BenchesGiveBackTest {
 
     @Test
     void everyEntryOfTheDemoComesOutOfItsBenchAgain() {
-        DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
-        try (Seat seat = new Seat(folder)) {
+        try (Seat seat = Seat.atDemo(folder)) {
             List<String> wrong = new ArrayList<>();
             int tried = 0;
             for (MachineStatus machine : Seat.onScreen(() -> seat.desk.machines().get())) {
@@ -79,8 +76,7 @@ class BenchesGiveBackTest {
 
     @Test
     void everyWorkedCaseComesOutOfItsBenchAgain() throws IOException {
-        DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
-        try (Seat seat = new Seat(folder)) {
+        try (Seat seat = Seat.atDemo(folder)) {
             Plate wren = Seat.onScreen(() -> seat.desk.machines().get().get(0).plate());
             List<String> wrong = new ArrayList<>();
             int tried = 0;

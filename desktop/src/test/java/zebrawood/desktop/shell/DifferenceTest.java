@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
@@ -16,8 +15,6 @@ import org.junit.jupiter.api.io.TempDir;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Change;
-import zebrawood.desktop.Catalogue;
-import zebrawood.desktop.demo.DemoShop;
 
 /** What was different, between readings, work results and where there is nothing to compare. */
 class DifferenceTest {
@@ -27,8 +24,7 @@ class DifferenceTest {
 
     @Test
     void anyTwoEntriesAreLaidSideBySide() {
-        DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
-        try (Seat seat = new Seat(folder)) {
+        try (Seat seat = Seat.atDemo(folder)) {
             String wren = seat.desk.logbook().findMachine("Wren").orElseThrow().id();
             List<Entry> ramps = seat.desk.logbook().readings(wren, "focus-ramp", 6);
             show(seat, ramps.get(0));
@@ -49,8 +45,7 @@ class DifferenceTest {
 
     @Test
     void whatHappenedInBetweenIsLookedAtFirst() {
-        DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
-        try (Seat seat = new Seat(folder)) {
+        try (Seat seat = Seat.atDemo(folder)) {
             String heron = seat.desk.logbook().findMachine("Heron").orElseThrow().id();
             Entry last = seat.desk.logbook().findNewest(heron, "work").orElseThrow();
             seat.desk.logbook().append(heron, new Body.Happened(Change.CLEANED, "", Optional.of(new Body.Cleaning("field lens", "smoke", "a burnt spot", true))),
@@ -67,8 +62,7 @@ class DifferenceTest {
 
     @Test
     void whereThereIsOnlyOneItIsSaid() {
-        DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
-        try (Seat seat = new Seat(folder)) {
+        try (Seat seat = Seat.atDemo(folder)) {
             String kestrel = seat.desk.logbook().findMachine("Kestrel").orElseThrow().id();
             show(seat, seat.desk.logbook().readings(kestrel, "site-circuit", 1).get(0));
             if (seat.desk.logbook().readings(kestrel, "site-circuit", 2).size() == 1) {

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
@@ -18,7 +17,6 @@ import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Change;
 import zebrawood.desktop.Catalogue;
-import zebrawood.desktop.demo.DemoShop;
 
 /** Each kind of entry as the Logbook shows it, copies it, and lets it be corrected. */
 class EntriesShownTest {
@@ -28,8 +26,7 @@ class EntriesShownTest {
 
     @Test
     void everyKindOfEntryIsShownCopiedAndCorrected() {
-        DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
-        try (Seat seat = new Seat(folder)) {
+        try (Seat seat = Seat.atDemo(folder)) {
             seat.as("RV");
             String wren = seat.desk.logbook().findMachine("Wren").orElseThrow().id();
             plate(seat, wren);

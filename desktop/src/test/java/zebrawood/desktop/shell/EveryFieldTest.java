@@ -3,7 +3,6 @@ package zebrawood.desktop.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -24,7 +23,6 @@ import zebrawood.desktop.bench.Draft;
 import zebrawood.desktop.bench.ReadingField;
 import zebrawood.desktop.bench.Sheet;
 import zebrawood.desktop.bench.Stop;
-import zebrawood.desktop.demo.DemoShop;
 
 /** Every field of every bench, on what the demo has on record: units as typed, and whatever else a hand may type into it. */
 class EveryFieldTest {
@@ -41,8 +39,7 @@ class EveryFieldTest {
     }
 
     private void eachBench(Trial trial) {
-        DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
-        try (Seat seat = new Seat(folder)) {
+        try (Seat seat = Seat.atDemo(folder)) {
             for (MachineStatus machine : Seat.onScreen(() -> seat.desk.machines().get())) {
                 for (Stop<?, ?> stop : Catalogue.stops()) {
                     seat.desk.logbook().readings(machine.machineId(), stop.procedure().card().id(), 1).stream().findFirst()

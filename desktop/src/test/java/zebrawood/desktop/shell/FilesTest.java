@@ -6,7 +6,6 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.LocalDate;
 import java.util.List;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
@@ -15,7 +14,6 @@ import org.junit.jupiter.api.io.TempDir;
 import zebrawood.core.entry.Entry;
 import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.bench.AttachBox;
-import zebrawood.desktop.demo.DemoShop;
 import zebrawood.logbook.bundle.Import;
 import zebrawood.logbook.store.Logbook;
 
@@ -30,8 +28,7 @@ class FilesTest {
 
     @Test
     void whatIsChosenComesInAndWhatIsSavedStandsThere() throws IOException {
-        DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
-        try (Seat seat = new Seat(folder)) {
+        try (Seat seat = Seat.atDemo(folder)) {
             seat.as("RV");
             drawing(seat);
             certificate(seat);

@@ -3,7 +3,6 @@ package zebrawood.desktop.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.geometry.BoundingBox;
@@ -23,8 +22,6 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.StopStatus;
-import zebrawood.desktop.Catalogue;
-import zebrawood.desktop.demo.DemoShop;
 import zebrawood.desktop.theme.Ground;
 
 /** Every stop of the demo in the real window: nothing to press or to type in stands on another or outside, and no word is cut off. */
@@ -38,8 +35,7 @@ class LayoutTest {
     @ParameterizedTest
     @CsvSource({"1280, 800, LIGHT", "1024, 700, LIGHT", "1280, 800, EYEWEAR"})
     void whatIsPressedAndTypedHasItsOwnPlaceAndWordsAreWhole(double width, double height, Ground ground) {
-        DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
-        try (Seat seat = new Seat(folder)) {
+        try (Seat seat = Seat.atDemo(folder)) {
             Seat.onScreen(() -> {
                 seat.desk.ground().set(ground);
                 seat.shell().scene().getWindow().setWidth(width);

@@ -38,8 +38,7 @@ class RecordKeepingTest {
 
     @Test
     void whatHappenedAndHowWorkCameOutIsKeptFoundAndCompared() throws IOException {
-        DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
-        try (Seat seat = new Seat(folder)) {
+        try (Seat seat = Seat.atDemo(folder)) {
             seat.as("RV");
             movedShutsTheGate(seat);
             workAfterTheFirstTakesFewKeys(seat);

@@ -4,6 +4,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
@@ -33,6 +34,7 @@ import zebrawood.core.entry.Entry;
 import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.bench.DrawingSurface;
 import zebrawood.desktop.bench.Pressing;
+import zebrawood.desktop.demo.DemoShop;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.FileDialogs;
 import zebrawood.desktop.route.RoutePage;
@@ -53,6 +55,12 @@ final class Seat implements AutoCloseable {
     Seat(Path folder) {
         this(folder, CompletableFuture.completedFuture(Logbook.open(folder, Catalogue.procedures())));
         until("the window is filled", desk::isRead);
+    }
+
+    /** The window on a fresh demo shop. */
+    static Seat atDemo(Path folder) {
+        DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
+        return new Seat(folder);
     }
 
     /** The window on a logbook that may still be being opened. */

@@ -3,7 +3,6 @@ package zebrawood.desktop.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
-import java.time.LocalDate;
 import java.util.Optional;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListView;
@@ -16,8 +15,6 @@ import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.route.StopState;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.desktop.Catalogue;
-import zebrawood.desktop.demo.DemoShop;
 import zebrawood.logbook.store.TapeFilter;
 import zebrawood.logbook.store.TapeLine;
 
@@ -29,8 +26,7 @@ class ShopAndLogbookTest {
 
     @Test
     void theShopIsReadFromItsEntriesAndGoneThrough() {
-        DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
-        try (Seat seat = new Seat(folder)) {
+        try (Seat seat = Seat.atDemo(folder)) {
             shop(seat);
             unitsWithoutLoss(seat);
             tape(seat);

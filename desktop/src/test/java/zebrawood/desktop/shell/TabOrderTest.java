@@ -3,7 +3,6 @@ package zebrawood.desktop.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -21,7 +20,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.desktop.Catalogue;
-import zebrawood.desktop.demo.DemoShop;
 
 /**
  * Without a mouse: Tab reaches everything that can be typed in or pressed on a page, and comes back to where it began. A
@@ -36,8 +34,7 @@ class TabOrderTest {
 
     @Test
     void tabReachesEverythingAndComesBack() {
-        DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
-        try (Seat seat = new Seat(folder)) {
+        try (Seat seat = Seat.atDemo(folder)) {
             List<String> wrong = new ArrayList<>();
             Set<String> seen = new LinkedHashSet<>();
             for (MachineStatus machine : Seat.onScreen(() -> seat.desk.machines().get())) {

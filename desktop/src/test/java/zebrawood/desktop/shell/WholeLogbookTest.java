@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -16,8 +15,6 @@ import javafx.scene.control.ProgressBar;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import zebrawood.desktop.Catalogue;
-import zebrawood.desktop.demo.DemoShop;
 import zebrawood.desktop.desk.Paper;
 import zebrawood.desktop.shots.Nodes;
 import zebrawood.logbook.store.Backups;
@@ -30,8 +27,7 @@ class WholeLogbookTest {
 
     @Test
     void itIsCheckedBackedUpAndPrintedOnOtherPaper() throws IOException {
-        DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
-        try (Seat seat = new Seat(folder)) {
+        try (Seat seat = Seat.atDemo(folder)) {
             long entries = seat.desk.head().get().entries();
             seat.jump("check that the logbook");
             seat.until("every entry was checked", () -> seat.says("The logbook is whole: " + entries + " entries checked.") && !seat.has("end-work"));
