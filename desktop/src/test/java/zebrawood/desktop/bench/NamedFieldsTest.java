@@ -48,7 +48,7 @@ class NamedFieldsTest {
         assertThat(read().airC()).hasValue(21.4);
         assertThat(fields.texts(read(), Map.of(), true)).as("it comes by itself again").doesNotContainKey("airC");
         draft.type("airC", "68F", UnitChoice.METRIC);
-        assertThat(read().airC()).hasValueCloseTo(20, within(1e-9));
+        assertThat(read().airC()).hasValueCloseTo(20.0, within(1e-9));
         assertThat(fields.texts(read(), Map.of("airC", "68F"), true).get("airC").text()).isEqualTo("68F");
     }
 
