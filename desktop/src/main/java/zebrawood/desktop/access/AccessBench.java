@@ -70,13 +70,12 @@ public final class AccessBench implements Bench<AccessReadings, AccessFinding> {
                 Column.of("a", "wide; before it", Quantity.LENGTH),
                 Column.of("b", "high; after it", Quantity.LENGTH),
                 Column.of("off", "wide, leaf off", Quantity.LENGTH)));
-        UnitChoice units = place.desk().units().get();
         Optional<Plate.Size> size = place.plate().size();
         form.amount(SIZE.get(0), "machine, wide", Quantity.LENGTH, size.map(known -> Amount.mm(known.widthMm(), 0)));
         form.amount(SIZE.get(1), "deep", Quantity.LENGTH, size.map(known -> Amount.mm(known.depthMm(), 0)));
         form.amount(SIZE.get(2), "high", Quantity.LENGTH, size.map(known -> Amount.mm(known.heightMm(), 0)));
         form.amount(SIZE.get(3), "mass", Quantity.MASS, size.map(Plate.Size::massKg).filter(OptionalDouble::isPresent).map(kg -> new Amount(Quantity.MASS, kg.getAsDouble(), 0)));
-        form.amount("marginMm", "to spare", Quantity.LENGTH, Amount.mm(20, 0).number(units));
+        form.amount("marginMm", "to spare", Quantity.LENGTH, Amount.mm(20, 0));
         form.choice("feet", "feet", List.of(new ChoiceField.Choice("", "four"), new ChoiceField.Choice("3", "three")));
         form.own("feet");
         form.amount("floorRatingKPa", "floor takes", Quantity.FLOOR_LOAD, "not known");

@@ -55,7 +55,7 @@ public final class AirBench implements Bench<AirReadings, AirFinding> {
         form.choice("engraving" + FELT, "or felt", felt());
         form.amount(CUTTING, "cutting, read", Quantity.FLOW);
         form.choice("cutting" + FELT, "or felt", felt());
-        form.amount(LEAST, "least for cutting", Quantity.FLOW, new Amount(Quantity.FLOW, 15, 0).number(place.desk().units().get()));
+        form.amount(LEAST, "least for cutting", Quantity.FLOW, new Amount(Quantity.FLOW, 15, 0));
         form.anew(HOSE, VALVE, SEEN_ON, SEEN_OFF, ENGRAVING, "engraving" + FELT, CUTTING, "cutting" + FELT);
     }
 

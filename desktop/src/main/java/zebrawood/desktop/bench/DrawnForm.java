@@ -1,6 +1,7 @@
 package zebrawood.desktop.bench;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -15,6 +16,7 @@ import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
+import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.figure.Figure;
 import zebrawood.desktop.figure.Path;
 
@@ -41,6 +43,8 @@ public final class DrawnForm extends Pane {
     private final List<Cell> cells = new ArrayList<>();
     private final List<ReadingField> fields = new ArrayList<>();
     private final NamedFields named = new NamedFields();
+    /** amounts that stand in empty fields, in the units that are shown */
+    private final Map<ReadingField, Amount> prompts = new LinkedHashMap<>();
     private final List<ChoiceField> choices = new ArrayList<>();
     private final Label message = Words.label("", "problem");
     private final List<Row> rows = new ArrayList<>();
@@ -103,7 +107,16 @@ public final class DrawnForm extends Pane {
     /** The same; where it is left empty, what is known already counts as if it had been typed. */
     public ReadingField amount(String name, String title, Quantity quantity, Optional<Amount> known) {
         named.amount(name, quantity, known.stream().mapToDouble(Amount::base).findFirst());
-        return field(name, title, quantity, known.map(amount -> amount.number(place.desk().units().get())).orElse(""));
+        ReadingField field = field(name, title, quantity, "");
+        known.ifPresent(amount -> prompts.put(field, amount));
+        return field;
+    }
+
+    /** The same; where it is left empty, this amount is usual. */
+    public ReadingField amount(String name, String title, Quantity quantity, Amount usual) {
+        ReadingField field = amount(name, title, quantity);
+        prompts.put(field, usual);
+        return field;
     }
 
     /** A field for a length that stands in metres in the readings. */
@@ -285,6 +298,8 @@ public final class DrawnForm extends Pane {
      */
     public void show(String head, Figure figure, String inWords, Showing<?, ?> now) {
         heading.show(head);
+        UnitChoice units = place.desk().units().get();
+        prompts.forEach((field, amount) -> field.field().setPromptText(amount.number(units)));
         drawing.show(figure, inWords);
         choices.forEach(choice -> choice.setDisable(!now.measuring()));
         steps.forEach(step -> step.setDisable(!now.measuring()));

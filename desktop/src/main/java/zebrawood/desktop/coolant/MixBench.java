@@ -44,7 +44,6 @@ public final class MixBench implements Bench<MixReadings, MixFinding> {
 
     public MixBench(BenchPlace place) {
         this.place = place;
-        UnitChoice units = place.desk().units().get();
         form = new DrawnForm(place, "an estimate from handbook values: the maker's manual says what may go in");
         volume = form.amount(VOLUME, "circuit holds", Quantity.MEASURE);
         coldest = form.amount(COLDEST, "coldest in the room", Quantity.TEMPERATURE);
@@ -57,7 +56,7 @@ public final class MixBench implements Bench<MixReadings, MixFinding> {
         form.choice(ADDITIVE, "in it besides", List.of(new Choice("", "not said"), new Choice("pure", "nothing"), new Choice("surfactant", "surfactant"), new Choice("biocide", "biocide")));
         form.timed(BUBBLES, "pump alone", CoolantMix.LEAK_MIN, List.of(new Choice("", "not yet"), new Choice(CLEAR, "none left"), new Choice("not", "bubbles on")));
         form.timed(LEAK, "look for drops", CoolantMix.LEAK_MIN, List.of(new Choice("", "not yet"), new Choice(CLEAR, "no drop"), new Choice("not", "it drips")));
-        form.amount(MARGIN, "kept below that", Quantity.WARMTH, Amount.celsiusDifference(3, 0).number(units));
+        form.amount(MARGIN, "kept below that", Quantity.WARMTH, Amount.celsiusDifference(3, 0));
     }
 
     @Override

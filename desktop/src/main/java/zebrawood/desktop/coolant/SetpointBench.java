@@ -38,7 +38,6 @@ public final class SetpointBench implements Bench<SetpointReadings, SetpointFind
 
     public SetpointBench(BenchPlace place) {
         this.place = place;
-        UnitChoice units = place.desk().units().get();
         Optional<ClimateReadings> climate = place.newest("site-climate").map(entry -> (ClimateReadings) ((Body.Measured) entry.body()).readings());
         form = new DrawnForm(place, place.newest("site-climate")
                 .map(entry -> "an estimate; where nothing is typed, the air is that of the climate reading of " + Days.weekday(place.desk().local(entry.stamp().at()).toLocalDate()))
@@ -47,9 +46,9 @@ public final class SetpointBench implements Bench<SetpointReadings, SetpointFind
         ReadingField humidity = form.amount(HUMIDITY, "relative humidity", Quantity.SHARE, climate.map(c -> Amount.percent(c.relativeHumidityPct(), 0)));
         ReadingField least = form.amount(LEAST, "coldest water allowed", Quantity.TEMPERATURE);
         ReadingField most = form.amount(MOST, "warmest water allowed", Quantity.TEMPERATURE);
-        form.amount(PREFERRED, "preferred", Quantity.TEMPERATURE, Amount.celsius(20, 0).number(units));
+        form.amount(PREFERRED, "preferred", Quantity.TEMPERATURE, Amount.celsius(20, 0));
         form.amount(FOLLOWS, "or it follows the room by", Quantity.WARMTH, "can be set");
-        form.amount(MARGIN, "kept above dew point", Quantity.WARMTH, Amount.celsiusDifference(2, 0).number(units));
+        form.amount(MARGIN, "kept above dew point", Quantity.WARMTH, Amount.celsiusDifference(2, 0));
         form.anew(AIR, HUMIDITY);
         needed = climate.isPresent() ? List.of(least, most) : List.of(air, humidity, least, most);
     }

@@ -68,7 +68,7 @@ public final class ExhaustBench implements Bench<ExhaustReadings, ExhaustFinding
         form.choice(SITS, "fan at the", List.of(new ChoiceField.Choice("", "outlet"), new ChoiceField.Choice("machine", "machine")));
         form.truth("startSignal", "start signal", "untried", "works", "fails");
         form.amount(GAUGE, "filter gauge", Quantity.PASCAL, "none");
-        form.amount(DUST, "dust needs", Quantity.SPEED, new Amount(Quantity.SPEED, 10, 0).number(place.desk().units().get()));
+        form.amount(DUST, "dust needs", Quantity.SPEED, new Amount(Quantity.SPEED, 10, 0));
         form.own(SITS, GAUGE);
         form.anew("startSignal");
         form.line(FAN, "fan: m³/h, Pa; or drop CSV", "0 640; 200 590; 400 455");

@@ -46,7 +46,7 @@ public final class GasBench implements Bench<GasReadings, GasFinding> {
         form.amount(VOLUME, "bottle holds", Quantity.VOLUME, "a pipe");
         form.amount(FULL, "bottle gauge", Quantity.PRESSURE);
         form.amount(RESIDUAL, "left in it", Quantity.PRESSURE, "5");
-        form.amount(TEMPERATURE, "gas temperature", Quantity.TEMPERATURE, Amount.celsius(20, 0).number(place.desk().units().get()));
+        form.amount(TEMPERATURE, "gas temperature", Quantity.TEMPERATURE, Amount.celsius(20, 0));
         form.anew(PRESSURE, TEMPERATURE, FULL);
     }
 

@@ -46,7 +46,7 @@ public final class CircuitBench implements Bench<CircuitReadings, CircuitFinding
         ReadingField breaker = form.amount(BREAKER, "breaker", Quantity.AMPERE);
         form.metres(LENGTH, "cable, one way", "not known");
         form.amount(SECTION, "its section", Quantity.SECTION);
-        form.amount(WARM, "its copper is at", Quantity.TEMPERATURE, Amount.celsius(20, 0).number(place.desk().units().get()));
+        form.amount(WARM, "its copper is at", Quantity.TEMPERATURE, Amount.celsius(20, 0));
         form.truth(INLET, "inlet", "not seen", "sound", "not sound");
         form.truth(RECEPTACLE, "receptacle", "not seen", "sound", "not sound");
         form.text("earthTestedBy", "earth tested by");

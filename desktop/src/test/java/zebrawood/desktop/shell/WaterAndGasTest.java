@@ -62,6 +62,8 @@ class WaterAndGasTest {
             seat.enter();
             seat.until("flow is read anew, the start is known from what was set", () -> seat.focused("flowLMin") && seat.words("act").equals("Read: flow."));
             seat.until("the share is that of what was filled in", () -> ((TextField) seat.find("glycolPct")).getPromptText().equals("25"));
+            seat.fire("temperatures").until("what counts where nothing is typed is said in the units that are shown", () -> ((TextField) seat.find("startC")).getPromptText().equals("71.1"));
+            seat.fire("temperatures").until("and back", () -> ((TextField) seat.find("startC")).getPromptText().equals("21.7"));
             seat.focus("glycol").choose("glycol", "propylene glycol");
             seat.until("of another one nothing is known", () -> ((TextField) seat.find("glycolPct")).getPromptText().equals("0"));
             seat.choose("glycol", "ethylene glycol").focus("flowLMin").type("8.5");
