@@ -13,12 +13,12 @@ import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Body;
+import zebrawood.core.entry.NewAttachment;
 import zebrawood.core.procedure.Change;
-import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.demo.DemoShop;
 import zebrawood.logbook.store.Logbook;
-import zebrawood.logbook.store.NewAttachment;
 
 /** The demo, then 100,000 entries with 2 GB of attachments, out as a bundle, back into an empty shop, and checked; memory of each process. */
 final class BundleTrip {

@@ -11,19 +11,19 @@ import java.util.SplittableRandom;
 import java.util.concurrent.CountDownLatch;
 import javafx.application.Platform;
 import javafx.scene.canvas.Canvas;
+import zebrawood.benches.site.ClimateFile;
+import zebrawood.benches.site.YearFigure;
 import zebrawood.core.machine.ClimateLimits;
 import zebrawood.core.site.ClimateLog;
-import zebrawood.desktop.figure.CanvasPen;
-import zebrawood.desktop.site.ClimateFile;
-import zebrawood.desktop.site.YearFigure;
-import zebrawood.desktop.theme.Ground;
-import zebrawood.desktop.theme.Look;
+import zebrawood.kit.figure.CanvasPen;
+import zebrawood.kit.theme.Ground;
+import zebrawood.kit.theme.Look;
 
 /** A year of a climate logger, a line a minute: read, judged and drawn; the same with one line of a hundred damaged. */
 final class ClimateSpeed {
 
     private static final int LINES = 525_600;
-    private static final double MOST_MS = 2000;
+    private static final double MOST_MILLIS = 2000;
     private static final int DAMAGED_IN = 100;
     private static final double MOST_HEAP_MB = 64;
     private static final ClimateLimits LIMITS = new ClimateLimits(14, 29, OptionalDouble.of(22), 66);
@@ -39,12 +39,12 @@ final class ClimateSpeed {
             long before = usedHeap();
             long start = System.nanoTime();
             ClimateFile.Read read = ClimateFile.read(file, new ClimateLog(LIMITS, OptionalDouble.of(18), OptionalDouble.empty()), () -> true);
-            double readMs = (System.nanoTime() - start) / 1e6;
-            double drawnMs = draw(read);
+            double readMillis = (System.nanoTime() - start) / 1e6;
+            double drawnMillis = draw(read);
             double heapMb = (usedHeap() - before) / 1e6;
             System.out.printf(Locale.ROOT, "climate, %,d lines, %d of them damaged (%.1f MB): read and judged %.0f ms, drawn %.0f ms; %d lines told by number; %.0f h outside, %.0f h condensing; %.1f MB kept%n",
-                    LINES, hurt, Files.size(file) / 1e6, readMs, drawnMs, read.damaged().size(), read.year().hoursOutside(), read.year().hoursCondensing().orElseThrow(), heapMb);
-            kept &= readMs + drawnMs < MOST_MS && read.damaged().size() == hurt && read.year().readings() == LINES - hurt && heapMb < MOST_HEAP_MB;
+                    LINES, hurt, Files.size(file) / 1e6, readMillis, drawnMillis, read.damaged().size(), read.year().hoursOutside(), read.year().hoursCondensing().orElseThrow(), heapMb);
+            kept &= readMillis + drawnMillis < MOST_MILLIS && read.damaged().size() == hurt && read.year().readings() == LINES - hurt && heapMb < MOST_HEAP_MB;
         }
         Words.delete(folder);
         return kept;

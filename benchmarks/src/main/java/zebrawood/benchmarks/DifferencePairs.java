@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Random;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.difference.Comparison;
 import zebrawood.core.difference.Difference;
 import zebrawood.core.entry.Body;
@@ -28,7 +29,6 @@ import zebrawood.core.site.SiteClimate;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.core.work.TakenAlong;
 import zebrawood.core.work.WorkResult;
-import zebrawood.desktop.Catalogue;
 import zebrawood.logbook.store.Logbook;
 
 /**

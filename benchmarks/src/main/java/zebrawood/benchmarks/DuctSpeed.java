@@ -7,33 +7,33 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.SplittableRandom;
-import zebrawood.core.exhaust.ExhaustDuct;
-import zebrawood.core.exhaust.ExhaustFinding;
-import zebrawood.core.exhaust.ExhaustReadings;
-import zebrawood.core.exhaust.ExhaustReadings.FanPoint;
-import zebrawood.core.exhaust.Layout;
+import zebrawood.core.extraction.Extraction;
+import zebrawood.core.extraction.ExtractionFinding;
+import zebrawood.core.extraction.ExtractionReadings.FanPoint;
+import zebrawood.core.extraction.ExtractionReadings;
+import zebrawood.core.extraction.Layout;
 
 /** 10,000 extractions: how long a finding takes, and how far fan and run are apart where they are said to meet. */
 final class DuctSpeed {
 
     private static final int SYSTEMS = 10_000;
-    private static final double MOST_MS = 1;
+    private static final double MOST_MILLIS = 1;
     private static final double MOST_PA = 0.01;
 
     private DuctSpeed() {}
 
     static boolean run() {
         SplittableRandom random = new SplittableRandom(10);
-        ExhaustDuct procedure = new ExhaustDuct();
+        Extraction procedure = new Extraction();
         Timings ms = new Timings();
         double apart = 0;
         int ended = 0;
         for (int i = 0; i < SYSTEMS; i++) {
-            ExhaustReadings read = system(random);
+            ExtractionReadings read = system(random);
             long start = System.nanoTime();
-            ExhaustFinding finding = procedure.evaluate(read).finding();
+            ExtractionFinding finding = procedure.evaluate(read).finding();
             ms.add((System.nanoTime() - start) / 1e6);
-            List<ExhaustFinding.Point> fan = finding.fan();
+            List<ExtractionFinding.Point> fan = finding.fan();
             if (finding.operatingFlowM3h() == fan.get(fan.size() - 1).flowM3h()) {
                 ended++;
             } else {
@@ -42,20 +42,20 @@ final class DuctSpeed {
         }
         System.out.printf(Locale.ROOT, "duct: %d random systems: fan and run at most %.2g Pa apart where they meet, %d at the end of the fan's curve; a finding takes %.3f ms (median), %.3f ms (99 %%)%n",
                 SYSTEMS, apart, ended, ms.median(), ms.percentile(99));
-        return apart < MOST_PA && ms.percentile(99) < MOST_MS;
+        return apart < MOST_PA && ms.percentile(99) < MOST_MILLIS;
     }
 
-    private static double pressure(List<ExhaustFinding.Point> fan, double flow) {
+    private static double pressure(List<ExtractionFinding.Point> fan, double flow) {
         int after = 1;
         while (after < fan.size() - 1 && fan.get(after).flowM3h() < flow) {
             after++;
         }
-        ExhaustFinding.Point from = fan.get(after - 1);
-        ExhaustFinding.Point to = fan.get(after);
+        ExtractionFinding.Point from = fan.get(after - 1);
+        ExtractionFinding.Point to = fan.get(after);
         return from.pressurePa() + (to.pressurePa() - from.pressurePa()) * (flow - from.flowM3h()) / (to.flowM3h() - from.flowM3h());
     }
 
-    private static ExhaustReadings system(SplittableRandom random) {
+    private static ExtractionReadings system(SplittableRandom random) {
         List<Layout.Segment> segments = new ArrayList<>();
         for (int i = 0; i < 1 + random.nextInt(6); i++) {
             segments.add(new Layout.Segment("duct " + i, 63 + 260 * random.nextDouble(), 0.2 + 15 * random.nextDouble(), OptionalDouble.of(random.nextDouble()),
@@ -71,6 +71,6 @@ final class DuctSpeed {
             FanPoint last = fan.get(fan.size() - 1);
             fan.add(new FanPoint(last.flowM3h() + 40 + 300 * random.nextDouble(), last.pressurePa() * random.nextDouble()));
         }
-        return new ExhaustReadings(100 + 700 * random.nextDouble(), Optional.empty(), segments, fittings, filters, fan, OptionalDouble.empty(), true, Optional.empty(), List.of(), Optional.empty());
+        return new ExtractionReadings(100 + 700 * random.nextDouble(), Optional.empty(), segments, fittings, filters, fan, OptionalDouble.empty(), true, Optional.empty(), List.of(), Optional.empty());
     }
 }

@@ -23,8 +23,8 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.locks.LockSupport;
 import java.util.stream.Collectors;
+import zebrawood.benches.Catalogue;
 import zebrawood.logbook.store.Logbook;
-import zebrawood.desktop.Catalogue;
 
 /**
  * Programs killed while they record, power cut at seeded places, and every write or sync failing once: is every entry

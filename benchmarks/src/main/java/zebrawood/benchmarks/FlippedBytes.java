@@ -19,11 +19,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Body;
+import zebrawood.core.entry.NewAttachment;
 import zebrawood.core.procedure.Change;
-import zebrawood.desktop.Catalogue;
 import zebrawood.logbook.store.Logbook;
-import zebrawood.logbook.store.NewAttachment;
 import zebrawood.logbook.store.Verification;
 
 /**

@@ -6,7 +6,7 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import java.util.SplittableRandom;
-import zebrawood.desktop.Catalogue;
+import zebrawood.benches.Catalogue;
 import zebrawood.logbook.worksheet.Solver;
 
 /** A million plain worksheets, then 200,000 hostile lines: one answer a line, and memory that does not grow. */

@@ -5,7 +5,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.Map;
-import zebrawood.desktop.Catalogue;
+import zebrawood.benches.Catalogue;
 import zebrawood.desktop.demo.DemoShop;
 
 /** Keystrokes on every bench of the demo, in a process of its own that is started as the window is. */

@@ -20,7 +20,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import zebrawood.desktop.command.FirstFrame;
 import zebrawood.desktop.shell.Window;
-import zebrawood.desktop.shots.Nodes;
+import zebrawood.kit.view.Nodes;
 import zebrawood.logbook.store.TapeFilter;
 
 /**
@@ -31,8 +31,8 @@ import zebrawood.logbook.store.TapeFilter;
 public final class KeystrokeWindow {
 
     private static final int FIRST = 50;
-    private static final double WORK_MS = 16;
-    private static final double PICTURE_MS = 50;
+    private static final double WORK_MILLIS = 16;
+    private static final double PICTURE_MILLIS = 50;
     private static final int FRAMES_APART = 4;
     private static final double MEMORY_MB = 450;
 
@@ -40,7 +40,7 @@ public final class KeystrokeWindow {
     private final int keys;
     private boolean kept = true;
     private long layoutBegan;
-    private double layoutMs;
+    private double layoutMillis;
 
     /** Where one types: a name, how to get there, the field, and what is typed again and again. */
     private record Place(String name, Consumer<Window> go, String field, String letters) {}
@@ -63,7 +63,7 @@ public final class KeystrokeWindow {
     private void run() {
         Scene scene = window.shell().scene();
         scene.addPreLayoutPulseListener(() -> layoutBegan = System.nanoTime());
-        scene.addPostLayoutPulseListener(() -> layoutMs += (System.nanoTime() - layoutBegan) / 1e6);
+        scene.addPostLayoutPulseListener(() -> layoutMillis += (System.nanoTime() - layoutBegan) / 1e6);
         List<Place> places = List.of(
                 new Place("Climate", w -> stop(w, "Wren", "site-climate"), "airTemperatureC", "21.4"),
                 new Place("Ramp line", w -> stop(w, "Wren", "focus-ramp"), "widths[4]", "0.21"),
@@ -116,7 +116,7 @@ public final class KeystrokeWindow {
             private int typed;
             private int frame;
             private long at;
-            private double eventMs;
+            private double eventMillis;
 
             @Override
             public void handle(long now) {
@@ -128,13 +128,13 @@ public final class KeystrokeWindow {
                         then.run();
                         return;
                     }
-                    layoutMs = 0;
+                    layoutMillis = 0;
                     at = System.nanoTime();
                     key(field, place.letters(), typed);
-                    eventMs = (System.nanoTime() - at) / 1e6;
+                    eventMillis = (System.nanoTime() - at) / 1e6;
                 } else if (step == 1) {
                     // the pulse that drew it is over
-                    (typed < FIRST ? firstWork : work).add(eventMs + layoutMs);
+                    (typed < FIRST ? firstWork : work).add(eventMillis + layoutMillis);
                     (typed < FIRST ? firstPicture : picture).add((System.nanoTime() - at) / 1e6);
                     typed++;
                 }
@@ -155,7 +155,7 @@ public final class KeystrokeWindow {
     }
 
     private void told(String name, Timings firstWork, Timings work, Timings firstPicture, Timings picture) {
-        kept &= work.percentile(95) < WORK_MS && picture.percentile(95) < PICTURE_MS;
+        kept &= work.percentile(95) < WORK_MILLIS && picture.percentile(95) < PICTURE_MILLIS;
         System.out.printf(Locale.ROOT, "%s: interface thread p95 %.1f ms (first %d: %.1f), to the changed picture p95 %.1f ms (first %d: %.1f)%n", name,
                 work.percentile(95), FIRST, firstWork.percentile(95), picture.percentile(95), FIRST, firstPicture.percentile(95));
         System.out.flush();

@@ -5,11 +5,13 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.SplittableRandom;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.controller.ControllerSettings;
 import zebrawood.core.controller.SettingsReadings;
 import zebrawood.core.entry.Body;
@@ -29,7 +31,6 @@ import zebrawood.core.site.SiteClimate;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.core.work.TakenAlong;
 import zebrawood.core.work.WorkResult;
-import zebrawood.desktop.Catalogue;
 import zebrawood.logbook.store.Logbook;
 
 /**
@@ -55,7 +56,7 @@ final class LargeShop {
     LargeShop(long seed, int count) {
         random = new SplittableRandom(seed);
         for (int i = 0; i < count; i++) {
-            machines.add("machine-%04d".formatted(i));
+            machines.add(String.format(Locale.ROOT, "machine-%04d", i));
             plates.add(plate(i));
         }
         ClimateLimits limits = plates.get(0).climate().orElseThrow();
@@ -179,7 +180,7 @@ final class LargeShop {
     private Plate plate(int i) {
         ControllerNeed need = new ControllerNeed(ControllerNeed.Tool.LASER, new ControllerNeed.Travel(700, 500, OptionalDouble.empty()), OptionalDouble.empty(),
                 Optional.of(ControllerNeed.HomeCorner.FRONT_LEFT), true, OptionalDouble.of(1200), OptionalDouble.of(1200), OptionalDouble.of(30_000), OptionalDouble.of(4000));
-        return new Plate("Unit %03d".formatted(i), Family.values()[i % Family.values().length], Optional.of("FH-%03d".formatted(i)), Optional.of(PLACES[i % PLACES.length]),
+        return new Plate(String.format(Locale.ROOT, "Unit %03d", i), Family.values()[i % Family.values().length], Optional.of(String.format(Locale.ROOT, "FH-%03d", i)), Optional.of(PLACES[i % PLACES.length]),
                 Optional.of(new Plate.Size(1150, 780, 980, OptionalDouble.of(212))), Optional.of(new Plate.Bed(700, 500, OptionalDouble.empty(), OptionalDouble.empty())),
                 Optional.of(new Plate.Source(Optional.of("glass tube"), OptionalDouble.of(90), OptionalDouble.of(28), List.of(10_600.0), OptionalDouble.empty())),
                 Optional.empty(), Optional.empty(), Optional.of(new ClimateLimits(14, 29, OptionalDouble.of(22), 66)),

@@ -16,12 +16,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Verdict;
 import zebrawood.core.route.MachineStatus;
+import zebrawood.core.route.MachineStatuses;
 import zebrawood.core.route.Route;
-import zebrawood.core.route.Standings;
-import zebrawood.desktop.Catalogue;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.TapeFilter;
 import zebrawood.logbook.store.TapeLine;
@@ -31,7 +31,7 @@ import zebrawood.logbook.store.Verification;
 final class LogbookSpeed {
 
     private static final Instant NOW = Instant.parse("2031-03-14T09:30:00Z");
-    private static final double MOST_MS = 100;
+    private static final double MOST_MILLIS = 100;
     private static final int ROUNDS = 5;
     private static final int BLOCKS = 40;
     private static final int BLOCK = 100;
@@ -84,14 +84,14 @@ final class LogbookSpeed {
     }
 
     private void told(String what, double cold, Timings warm) {
-        kept &= warm.percentile(95) < MOST_MS;
+        kept &= warm.percentile(95) < MOST_MILLIS;
         System.out.printf(Locale.ROOT, "%s: cold %.0f ms; warm %s%n", what, cold, warm);
         System.out.flush();
     }
 
     /** All machines' states; each time some other program has recorded something on one of them. */
     private void shop(Logbook logbook) {
-        Standings standings = new Standings(new Route(Catalogue.procedures()));
+        MachineStatuses standings = new MachineStatuses(new Route(Catalogue.procedures()));
         Runnable all = () -> {
             List<MachineStatus> read = standings.of(logbook.histories(), NOW, ZoneOffset.UTC);
             if (Route.next(read).isEmpty()) {

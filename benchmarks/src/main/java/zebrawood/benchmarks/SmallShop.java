@@ -9,8 +9,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Entry;
-import zebrawood.desktop.Catalogue;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.Verification;
 

@@ -11,7 +11,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import zebrawood.desktop.Catalogue;
+import zebrawood.benches.Catalogue;
 import zebrawood.desktop.demo.DemoShop;
 
 /** From launch to the frame that shows the six machines, beside a bare window with its own archive and the same options, in turn. */
@@ -30,18 +30,18 @@ final class StartSpeed {
         List<String> bare = prepared(work.resolve("bare.jsa"), jar, BareWindow.class.getName(), shop);
         List<String> ours = prepared(work.resolve("ours.jsa"), jar, ShopWindow.class.getName(), shop);
         Timings ratios = new Timings();
-        Timings bareMs = new Timings();
-        Timings oursMs = new Timings();
+        Timings bareMillis = new Timings();
+        Timings oursMillis = new Timings();
         for (int i = 0; i < pairs; i++) {
             double b = launch(bare);
             double o = launch(ours);
-            bareMs.add(b);
-            oursMs.add(o);
+            bareMillis.add(b);
+            oursMillis.add(o);
             ratios.add(o / b);
         }
         Words.delete(work);
         System.out.printf(Locale.ROOT, "start: bare window %.0f ms, the six machines %.0f ms (medians of %d in turn), ratio %.2f (median of pairs, %.2f to %.2f)%n",
-                bareMs.median(), oursMs.median(), pairs, ratios.median(), ratios.percentile(1), ratios.percentile(100));
+                bareMillis.median(), oursMillis.median(), pairs, ratios.median(), ratios.percentile(1), ratios.percentile(100));
         return ratios.median() <= MOST;
     }
 

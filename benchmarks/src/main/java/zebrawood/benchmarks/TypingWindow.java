@@ -13,12 +13,10 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import javafx.stage.Stage;
-import zebrawood.desktop.Catalogue;
-import zebrawood.desktop.bench.StopView;
+import zebrawood.benches.Catalogue;
 import zebrawood.desktop.desk.Desk;
-import zebrawood.desktop.route.RoutePage;
 import zebrawood.desktop.shell.Window;
-import zebrawood.desktop.shots.Nodes;
+import zebrawood.kit.view.Nodes;
 import zebrawood.logbook.store.Logbook;
 
 /**
@@ -94,16 +92,12 @@ public final class TypingWindow {
         } else if (find("airTemperatureC").isPresent() && toRecord > 0) {
             type("airTemperatureC", String.valueOf(18 + random.nextInt(80) / 10.0));
             type("relativeHumidityPct", String.valueOf(35 + random.nextInt(25)));
-            view().ifPresent(StopView::record);
+            window.shell().page().record();
             waiting = true;
         } else if (find("airTemperatureC").isPresent()) {
             type("airTemperatureC", "20." + (1000 + ++typed));
             System.out.println("TYPED " + System.currentTimeMillis() + " " + typed);
         }
-    }
-
-    private Optional<StopView> view() {
-        return window.shell().page() instanceof RoutePage route ? route.view() : Optional.empty();
     }
 
     private void type(String field, String text) {

@@ -17,19 +17,20 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.w3c.dom.Document;
 import org.xml.sax.InputSource;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.desktop.bench.Stop;
 import zebrawood.desktop.demo.DemoShop;
-import zebrawood.desktop.figure.Drawn;
-import zebrawood.desktop.figure.Figure;
-import zebrawood.desktop.figure.SvgPen;
-import zebrawood.desktop.theme.Ground;
-import zebrawood.desktop.theme.Lettering;
-import zebrawood.desktop.theme.Look;
-import zebrawood.desktop.theme.Tone;
+import zebrawood.kit.bench.Stop;
+import zebrawood.kit.figure.Figure;
+import zebrawood.kit.figure.SvgPen;
+import zebrawood.kit.theme.Ground;
+import zebrawood.kit.theme.Lettering;
+import zebrawood.kit.theme.Look;
+import zebrawood.kit.theme.Tone;
 import zebrawood.logbook.store.Logbook;
+import zebrawood.testsupport.Drawn;
 
 /** Every drawing of everything that the demo has on record, at the sizes and on the grounds on which it is shown. */
 class EveryDrawingTest {

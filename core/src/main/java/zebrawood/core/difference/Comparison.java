@@ -29,7 +29,7 @@ import zebrawood.core.units.Said;
  * @param differences the likeliest first
  * @param notOnRecord what cannot be told, in words
  */
-public record Comparison(Moment earlier, Moment later, List<Difference> differences, List<String> notOnRecord) {
+public record Comparison(StateOnRecord earlier, StateOnRecord later, List<Difference> differences, List<String> notOnRecord) {
 
     public Comparison {
         differences = List.copyOf(differences);
@@ -41,21 +41,21 @@ public record Comparison(Moment earlier, Moment later, List<Difference> differen
      *
      * @param between events that stand between them
      */
-    public static Comparison of(Moment one, Moment other, List<Entry> between, List<Procedure<?, ?>> procedures) {
+    public static Comparison of(StateOnRecord one, StateOnRecord other, List<Entry> between, List<Procedure<?, ?>> procedures) {
         boolean inOrder = one.at().standsAt() <= other.at().standsAt();
         return new Comparing(inOrder ? one : other, inOrder ? other : one, procedures).run(between);
     }
 
     /** One comparison being made. */
     private static final class Comparing {
-        private final Moment earlier;
-        private final Moment later;
+        private final StateOnRecord earlier;
+        private final StateOnRecord later;
         private final List<Procedure<?, ?>> procedures;
         private final Family family;
         private final List<Difference> differences = new ArrayList<>();
         private final List<String> notOnRecord = new ArrayList<>();
 
-        Comparing(Moment earlier, Moment later, List<Procedure<?, ?>> procedures) {
+        Comparing(StateOnRecord earlier, StateOnRecord later, List<Procedure<?, ?>> procedures) {
             this.earlier = earlier;
             this.later = later;
             this.procedures = procedures;
@@ -99,7 +99,7 @@ public record Comparison(Moment earlier, Moment later, List<Difference> differen
                 return "";
             }
             double x = Math.abs(was.value().getAsDouble() - now.value().getAsDouble()) / Math.max(was.tolerance(), now.tolerance());
-            return x < 0.75 ? "within what repeats" : x < 1.5 ? "about as much as just matters" : "%d times what just matters".formatted(Math.min(99, Math.round(x)));
+            return x < 0.75 ? "within what repeats" : x < 1.5 ? "about as much as just matters" : Math.min(99, Math.round(x)) + " times what just matters";
         }
 
         private <R extends Record, F extends Record> void procedure(Procedure<R, F> procedure) {
@@ -138,13 +138,13 @@ public record Comparison(Moment earlier, Moment later, List<Difference> differen
             compare(List.of(sinceCleaned(before.get(), earlier)), List.of(sinceCleaned(after.get(), later)), before.get(), after.get(), "");
         }
 
-        private static Optional<Entry> cleaned(Moment moment) {
+        private static Optional<Entry> cleaned(StateOnRecord moment) {
             return moment.happened().stream()
                     .filter(entry -> entry.body() instanceof Body.Happened happened && happened.change() == Change.CLEANED)
                     .findFirst();
         }
 
-        private Trait sinceCleaned(Entry cleaned, Moment moment) {
+        private Trait sinceCleaned(Entry cleaned, StateOnRecord moment) {
             long days = days(cleaned.since(), moment.at().since());
             return Trait.amount("days since cleaned", Said.of(days + (days == 1 ? " day" : " days")), days, 30, 0.6);
         }

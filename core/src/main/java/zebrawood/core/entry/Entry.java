@@ -1,6 +1,7 @@
 package zebrawood.core.entry;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.util.List;
@@ -72,6 +73,11 @@ public record Entry(
     /** When what it says was so: the time of recording, or of the entry that it corrects. */
     public Instant since() {
         return corrects.map(Correction::since).orElse(stamp.at());
+    }
+
+    /** The day on which what it says was so, where it was recorded. */
+    public LocalDate day() {
+        return since().atOffset(stamp.zone()).toLocalDate();
     }
 
     /** The number at whose place in time it stands: its own, unless it is a correction. */

@@ -2,11 +2,8 @@ package zebrawood.core.focus;
 
 import java.util.Arrays;
 import java.util.Optional;
-import org.hipparchus.exception.MathRuntimeException;
-import org.hipparchus.linear.Array2DRowRealMatrix;
-import org.hipparchus.linear.ArrayRealVector;
-import org.hipparchus.linear.QRDecomposition;
 import org.hipparchus.linear.RealMatrix;
+import zebrawood.core.fit.LinearFit;
 
 /**
  * Weighted least squares of {@code d² = A + B g + C g²}, the form of the caustic in ISO 11146-1, by QR in the
@@ -32,46 +29,29 @@ final class Caustic {
     }
 
     /**
-     * @param gaps at three or more different places, mm
+     * Fits a caustic.
+     *
+     * @param gaps at four or more different places, mm
      * @param widths of the same marks, above 0, mm
      * @param widthErrorMm one standard error of a width
      * @return empty where the numbers are too large, too small or too far apart to compute with
      */
     static Optional<Caustic> fit(double[] gaps, double[] widths, double widthErrorMm) {
-        try {
-            return Optional.of(solved(gaps, widths, widthErrorMm)).filter(Caustic::isFinite);
-        } catch (MathRuntimeException singular) {
-            return Optional.empty();
-        }
-    }
-
-    private static Caustic solved(double[] gaps, double[] widths, double widthErrorMm) {
         double unit = Arrays.stream(widths).max().orElseThrow();
         double least = Arrays.stream(gaps).min().orElseThrow();
         double most = Arrays.stream(gaps).max().orElseThrow();
         double middle = (least + most) / 2;
         double half = (most - least) / 2;
-        int n = gaps.length;
-        double[][] rows = new double[n][];
-        double[] wanted = new double[n];
-        for (int i = 0; i < n; i++) {
-            double u = (gaps[i] - middle) / half;
-            double weight = unit / widths[i];
-            rows[i] = new double[] {weight, weight * u, weight * u * u};
-            wanted[i] = widths[i] / unit;
-        }
-        QRDecomposition qr = new QRDecomposition(new Array2DRowRealMatrix(rows, false));
-        double[] solved = qr.getSolver().solve(new ArrayRealVector(wanted, false)).toArray();
-        double misfit = 0;
-        for (int i = 0; i < n; i++) {
-            double residual = wanted[i] - rows[i][0] * solved[0] - rows[i][1] * solved[1] - rows[i][2] * solved[2];
-            misfit += residual * residual;
-        }
-        double variance = Math.max(misfit / (n - 3), 4 * (widthErrorMm / unit) * (widthErrorMm / unit));
-        RealMatrix inverse = new QRDecomposition(qr.getR().getSubMatrix(0, 2, 0, 2)).getSolver().getInverse();
-        double square = unit * unit;
-        return new Caustic(middle, half, Arrays.stream(solved).map(c -> c * square).toArray(),
-                inverse.multiplyTransposed(inverse).scalarMultiply(variance).scalarMultiply(square).scalarMultiply(square), square);
+        double[][] rows = Arrays.stream(gaps).map(gap -> (gap - middle) / half).mapToObj(u -> new double[] {1, u, u * u}).toArray(double[][]::new);
+        double[] squares = Arrays.stream(widths).map(width -> width / unit * (width / unit)).toArray();
+        double[] weights = Arrays.stream(widths).map(width -> unit / width).toArray();
+        return LinearFit.of(rows, squares, weights).map(fit -> {
+            // what is read varies at least as much as it is read surely: d² by twice that at weight 1
+            double variance = Math.max(fit.variance(), 4 * (widthErrorMm / unit) * (widthErrorMm / unit));
+            double square = unit * unit;
+            return new Caustic(middle, half, Arrays.stream(fit.coefficients()).map(c -> c * square).toArray(),
+                    fit.covariance(variance).scalarMultiply(square).scalarMultiply(square), square);
+        }).filter(Caustic::isFinite);
     }
 
     private boolean isFinite() {

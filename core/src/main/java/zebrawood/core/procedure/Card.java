@@ -9,8 +9,7 @@ import java.util.Set;
  * @param id never changes: {@code focus-ramp}
  * @param version goes up when the same readings may give another finding
  * @param title its name on the Route: {@code Ramp line}
- * @param phase where on the Route it stands
- * @param fires whether the laser fires for it: then the first light gate must be open
+ * @param onRoute where on the Route it stands, and what opens it
  * @param redoneAfter what makes its last finding stale
  * @param hazards what can hurt
  * @param minutes how long it takes
@@ -21,16 +20,54 @@ public record Card(
         String id,
         int version,
         String title,
-        Phase phase,
-        boolean fires,
+        OnRoute onRoute,
         Set<Change> redoneAfter,
         List<Hazard> hazards,
         int minutes,
         int recheckDays,
         Help help) {
 
+    /**
+     * Where on the Route a stop stands, and what opens it.
+     *
+     * @param phase which part of the work it belongs to
+     * @param order within its phase, the smaller first; tens, so that another finds place between
+     * @param fires whether the laser fires for it: then the first light gate must be open
+     * @param requires ids of stops without which its reading would be wrong; those that a machine does not have are not asked for
+     */
+    public record OnRoute(Phase phase, int order, boolean fires, Set<String> requires) {
+        public OnRoute {
+            requires = Set.copyOf(requires);
+        }
+
+        /** A stop for which nothing fires and that needs no other. */
+        public static OnRoute in(Phase phase, int order) {
+            return new OnRoute(phase, order, false, Set.of());
+        }
+
+        /** A stop for which the laser fires. */
+        public OnRoute firing() {
+            return new OnRoute(phase, order, true, requires);
+        }
+
+        /** A stop whose reading is wrong before these others have passed. */
+        public OnRoute after(String... ids) {
+            return new OnRoute(phase, order, fires, Set.of(ids));
+        }
+    }
+
     public Card {
         redoneAfter = Set.copyOf(redoneAfter);
         hazards = List.copyOf(hazards);
+    }
+
+    /** Which part of the work it belongs to. */
+    public Phase phase() {
+        return onRoute.phase();
+    }
+
+    /** Whether the laser fires for it. */
+    public boolean fires() {
+        return onRoute.fires();
     }
 }

@@ -1,11 +1,20 @@
 package zebrawood.core.procedure;
 
-/** The parts of a commissioning, in the order of the work. */
+/** The parts of a commissioning and of the upkeep after it, in the order of the work. */
 public enum Phase {
     PLACE("Place"),
+    SERVICES("Services"),
     FIRST_LIGHT("First light"),
     CONTROLLER("Controller"),
-    FOCUS("Focus");
+    BEAM("Beam"),
+    FOCUS("Focus"),
+    HEIGHT("Height"),
+    POWER("Power"),
+    FIELD("Field"),
+    CAMERA("Camera"),
+    PATTERNS("Patterns"),
+    MATERIAL("Material"),
+    UPKEEP("Upkeep");
 
     private final String title;
 
@@ -13,6 +22,7 @@ public enum Phase {
         this.title = title;
     }
 
+    /** As it stands on the Route. */
     public String title() {
         return title;
     }

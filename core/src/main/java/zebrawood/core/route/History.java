@@ -23,7 +23,7 @@ import zebrawood.core.machine.Plate;
  * @param points open points and how they were closed, corrected ones too, by number
  */
 public record History(
-        String machineId, Entry plateEntry, List<Entry> gateAndEvents, Map<String, List<Counted>> readings, List<Use> uses,
+        String machineId, Entry plateEntry, List<Entry> gateAndEvents, Map<String, List<CountedReading>> readings, List<Use> uses,
         List<Entry> points) {
 
     /** The laser fired: where in the chain, and when. */
@@ -62,7 +62,7 @@ public record History(
     }
 
     /** Readings of a stop that count, newest first; empty where there are none. */
-    public List<Counted> of(String stop) {
+    public List<CountedReading> of(String stop) {
         return readings.getOrDefault(stop, List.of());
     }
 }

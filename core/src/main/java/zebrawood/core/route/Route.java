@@ -33,7 +33,7 @@ public final class Route {
      */
     public Route(List<Procedure<?, ?>> procedures) {
         this.procedures = procedures.stream()
-                .sorted(Comparator.<Procedure<?, ?>, Phase>comparing(p -> p.card().phase()))
+                .sorted(Comparator.<Procedure<?, ?>, Phase>comparing(p -> p.card().phase()).thenComparing(p -> p.card().onRoute().order()).thenComparing(p -> p.card().id()))
                 .toList();
     }
 
@@ -73,32 +73,45 @@ public final class Route {
 
     private StopStatus stop(Procedure<?, ?> procedure, History history, Gate gate, Instant now, ZoneOffset zone) {
         Card card = procedure.card();
-        List<Counted> readings = history.of(card.id());
-        Optional<Counted> last = readings.stream().findFirst();
+        List<CountedReading> readings = history.of(card.id());
+        Optional<CountedReading> last = readings.stream().findFirst();
         Optional<LocalDate> due = readings.stream()
                 .filter(reading -> reading.verdict().satisfies())
                 .findFirst()
-                .map(reading -> day(reading.since(), zone).plusDays(procedure.recheckDays(history.plate()).orElse(card.recheckDays())));
-        if (card.fires() && !gate.isOpen()) {
-            return new StopStatus(procedure, StopState.SHUT, Optional.of("needs First light"), last, due);
+                .map(reading -> reading.day().plusDays(procedure.recheckDays(history.plate()).orElse(card.recheckDays())));
+        Optional<StopStatus.Needed> needed = needed(card, history, gate);
+        if (needed.isPresent()) {
+            return new StopStatus(procedure, StopState.SHUT, Optional.of("needs " + needed.get().title()), last, due, needed);
         }
         if (last.isEmpty()) {
-            return new StopStatus(procedure, StopState.OPEN, Optional.empty(), last, due);
+            return new StopStatus(procedure, StopState.OPEN, Optional.empty(), last, due, needed);
         }
         Optional<Entry> change = madeStaleBy(card, last.get(), history);
         if (change.isPresent()) {
-            String why = ((Body.Happened) change.get().body()).change().words() + " " + Days.brief(day(change.get().since(), zone));
-            return new StopStatus(procedure, StopState.DUE, Optional.of(why), last, due);
+            String why = ((Body.Happened) change.get().body()).change().words() + " " + Days.brief(change.get().day());
+            return new StopStatus(procedure, StopState.DUE, Optional.of(why), last, due, needed);
         }
         Verdict verdict = last.get().verdict();
         boolean late = due.isPresent() && today(now, zone).isAfter(due.get());
         if (verdict.satisfies() && late) {
-            return new StopStatus(procedure, StopState.DUE, Optional.of(late(due.get(), now, zone)), last, due);
+            return new StopStatus(procedure, StopState.DUE, Optional.of(late(due.get(), now, zone)), last, due, needed);
         }
-        return new StopStatus(procedure, StopState.of(verdict), Optional.empty(), last, due);
+        return new StopStatus(procedure, StopState.of(verdict), Optional.empty(), last, due, needed);
     }
 
-    private static Optional<Entry> madeStaleBy(Card card, Counted last, History history) {
+    /** What has to come first: the gate, for what fires; else a stop that it requires and that this machine has. */
+    private Optional<StopStatus.Needed> needed(Card card, History history, Gate gate) {
+        if (card.fires() && !gate.isOpen()) {
+            return Optional.of(new StopStatus.Needed(FirstLight.ID, Phase.FIRST_LIGHT.title()));
+        }
+        return procedures.stream()
+                .filter(other -> card.onRoute().requires().contains(other.card().id()) && other.appliesTo(history.plate()))
+                .filter(other -> history.of(other.card().id()).stream().findFirst().filter(reading -> reading.verdict().satisfies()).isEmpty())
+                .findFirst()
+                .map(other -> new StopStatus.Needed(other.card().id(), other.card().title()));
+    }
+
+    private static Optional<Entry> madeStaleBy(Card card, CountedReading last, History history) {
         return history.gateAndEvents().stream()
                 .filter(entry -> entry.standsAt() > last.standsAt())
                 .filter(entry -> entry.body() instanceof Body.Happened happened && happened.changes().stream().anyMatch(card.redoneAfter()::contains))
@@ -162,7 +175,7 @@ public final class Route {
     private List<Todo> todo(History history, Gate gate, List<StopStatus> stops, Instant now, ZoneOffset zone) {
         List<Todo> todo = new ArrayList<>();
         for (StopStatus stop : stops) {
-            finding(stop, history, zone).or(() -> due(stop, history, now, zone)).ifPresent(todo::add);
+            finding(stop, history).or(() -> due(stop, history, now, zone)).ifPresent(todo::add);
         }
         boolean begun = history.gateAndEvents().size() + history.readings().size() > 0;
         if (!gate.isOpen() && begun) {
@@ -197,7 +210,7 @@ public final class Route {
         return Said.of(words.isBlank() ? "-" : words);
     }
 
-    private static Optional<Todo> finding(StopStatus stop, History history, ZoneOffset zone) {
+    private static Optional<Todo> finding(StopStatus stop, History history) {
         Optional<Todo.Urgency> urgency = switch (stop.state()) {
             case FAILED -> Optional.of(Todo.Urgency.FAILED);
             case ADJUST -> Optional.of(Todo.Urgency.ADJUST);
@@ -205,9 +218,9 @@ public final class Route {
             default -> Optional.empty();
         };
         return urgency.map(how -> {
-            Counted last = stop.reading().orElseThrow();
+            CountedReading last = stop.reading().orElseThrow();
             return todo(how, history, stop, last.measured().instructions().get(0).action(), last.recorded(),
-                    Days.brief(day(last.since(), zone)) + ", " + last.entry().stamp().by());
+                    Days.brief(last.day()) + ", " + last.entry().stamp().by());
         });
     }
 
@@ -249,10 +262,6 @@ public final class Route {
             Todo.Urgency urgency, History history, StopStatus stop, Said action, Instant since, String when) {
         return new Todo(urgency, history.machineId(), history.plate().name(), stop.card().id(), OptionalInt.empty(), stop.card().title(),
                 stop.state() == StopState.PASSED ? StopState.DUE : stop.state(), action, stop.card().minutes(), since, when);
-    }
-
-    private static LocalDate day(Instant at, ZoneOffset zone) {
-        return at.atOffset(zone).toLocalDate();
     }
 
     private static LocalDate today(Instant now, ZoneOffset zone) {

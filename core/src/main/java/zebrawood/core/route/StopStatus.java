@@ -15,9 +15,13 @@ import zebrawood.core.units.Said;
  * @param note what opens it, why it is due; absent where the state says it all
  * @param reading its newest reading that counts
  * @param due the day on which it is due again, where it has passed
+ * @param needed what has to come first, where it is shut
  */
 public record StopStatus(
-        Procedure<?, ?> procedure, StopState state, Optional<String> note, Optional<Counted> reading, Optional<LocalDate> due) {
+        Procedure<?, ?> procedure, StopState state, Optional<String> note, Optional<CountedReading> reading, Optional<LocalDate> due, Optional<Needed> needed) {
+
+    /** What has to come first: a stop by its id, {@code first-light} for the gate, and its title. */
+    public record Needed(String stop, String title) {}
 
     public Card card() {
         return procedure.card();
@@ -25,7 +29,7 @@ public record StopStatus(
 
     /** The entry of its newest reading that counts. */
     public Optional<Entry> last() {
-        return reading.map(Counted::entry);
+        return reading.map(CountedReading::entry);
     }
 
     /** What a colleague would ask for. */
@@ -33,7 +37,7 @@ public record StopStatus(
         return reading.map(counted -> figure(procedure, counted));
     }
 
-    private static <F extends Record> Said figure(Procedure<?, F> procedure, Counted counted) {
+    private static <F extends Record> Said figure(Procedure<?, F> procedure, CountedReading counted) {
         return procedure.keyFigure(procedure.findingType().cast(counted.measured().finding()));
     }
 }

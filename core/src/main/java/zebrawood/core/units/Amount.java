@@ -18,7 +18,7 @@ public record Amount(Quantity quantity, double base, int decimals) {
     public Amount {
         Objects.requireNonNull(quantity, "quantity");
         if (!Double.isFinite(base)) {
-            throw new IllegalArgumentException("an amount must be finite");
+            throw new NotFiniteException("an amount must be finite");
         }
     }
 
@@ -41,6 +41,18 @@ public record Amount(Quantity quantity, double base, int decimals) {
 
     public static Amount plain(double number, int decimals) {
         return new Amount(Quantity.PLAIN, number, decimals);
+    }
+
+    /**
+     * An amount that was read, with as many decimals as tell it to a thousandth of its base unit; temperatures have one at
+     * the least, as they turn into others.
+     */
+    public static Amount told(Quantity quantity, double base) {
+        int decimals = quantity == Quantity.TEMPERATURE || quantity == Quantity.WARMTH ? 1 : 0;
+        for (double scale = Math.pow(10, decimals); decimals < 3 && Math.abs(base * scale - Math.rint(base * scale)) > 1e-6; scale *= 10) {
+            decimals++;
+        }
+        return new Amount(quantity, base, decimals);
     }
 
     /** The number alone in the chosen unit: {@code 6.84}. */

@@ -65,8 +65,8 @@ class ComparisonTest {
         Entry first = entry(1, work(60, 6.8, Optional.of("low")));
         Entry warm = entry(2, climate(20.5));
         Entry second = entry(3, work(61, 6.9, Optional.of("off")));
-        Comparison found = Comparison.of(new Moment(second, plate, Map.of("site-climate", warm), List.of()),
-                new Moment(first, plate, Map.of("site-climate", cool), List.of()), List.of(), PROCEDURES);
+        Comparison found = Comparison.of(new StateOnRecord(second, plate, Map.of("site-climate", warm), List.of()),
+                new StateOnRecord(first, plate, Map.of("site-climate", cool), List.of()), List.of(), PROCEDURES);
 
         assertThat(found.earlier().at()).as("put in the order of the chain").isEqualTo(first);
         assertThat(found.differences()).extracting(Difference::label).startsWith("air").contains("power", "gap", "air temperature");
@@ -89,9 +89,9 @@ class ComparisonTest {
         Entry moved = entry(2, new Body.Happened(Change.MOVED, "to the hall"));
         Entry after = entry(3, climate(20));
         Entry second = entry(4, work(60, 6.8, Optional.empty()));
-        Moment before = new Moment(first, plate, Map.of(), List.of());
-        Comparison unchecked = Comparison.of(before, new Moment(second, plate, Map.of(), List.of(moved)), List.of(moved), PROCEDURES);
-        Comparison checked = Comparison.of(before, new Moment(second, plate, Map.of("site-climate", after), List.of(moved)), List.of(moved), PROCEDURES);
+        StateOnRecord before = new StateOnRecord(first, plate, Map.of(), List.of());
+        Comparison unchecked = Comparison.of(before, new StateOnRecord(second, plate, Map.of(), List.of(moved)), List.of(moved), PROCEDURES);
+        Comparison checked = Comparison.of(before, new StateOnRecord(second, plate, Map.of("site-climate", after), List.of(moved)), List.of(moved), PROCEDURES);
 
         assertThat(unchecked.differences()).singleElement().satisfies(d -> {
             assertThat(d.label()).isEqualTo("moved");
@@ -109,7 +109,7 @@ class ComparisonTest {
         Entry first = entry(1, work(60, 6.8, Optional.empty()));
         Entry second = entry(40, work(60, 6.8, Optional.of("low")));
         Map<String, Entry> newest = Map.of("site-climate", same);
-        Comparison found = Comparison.of(new Moment(first, plate, newest, List.of()), new Moment(second, plate, newest, List.of()), List.of(), PROCEDURES);
+        Comparison found = Comparison.of(new StateOnRecord(first, plate, newest, List.of()), new StateOnRecord(second, plate, newest, List.of()), List.of(), PROCEDURES);
 
         assertThat(found.differences()).isEmpty();
         assertThat(found.notOnRecord()).contains("air at no. 3", "climate in between: last seen 40 days before the later one", "when anything was cleaned");
@@ -145,7 +145,7 @@ class ComparisonTest {
         Entry cleaned = entry(1, cleaned("lens", "", false));
         Entry first = entry(2, work(60, 6.8, Optional.empty()));
         Entry second = entry(92, work(60, 6.8, Optional.empty()));
-        Comparison found = Comparison.of(new Moment(first, plate, Map.of(), List.of(cleaned)), new Moment(second, plate, Map.of(), List.of(cleaned)), List.of(), PROCEDURES);
+        Comparison found = Comparison.of(new StateOnRecord(first, plate, Map.of(), List.of(cleaned)), new StateOnRecord(second, plate, Map.of(), List.of(cleaned)), List.of(), PROCEDURES);
 
         assertThat(found.differences()).singleElement().satisfies(days -> {
             assertThat(days.label()).isEqualTo("days since cleaned");
@@ -153,7 +153,7 @@ class ComparisonTest {
             assertThat(days.after().words()).isEqualTo("91 days");
             assertThat(days.why()).isEqualTo("3 times what just matters");
         });
-        Comparison neverBefore = Comparison.of(new Moment(first, plate, Map.of(), List.of()), new Moment(second, plate, Map.of(), List.of(cleaned)), List.of(), PROCEDURES);
+        Comparison neverBefore = Comparison.of(new StateOnRecord(first, plate, Map.of(), List.of()), new StateOnRecord(second, plate, Map.of(), List.of(cleaned)), List.of(), PROCEDURES);
         assertThat(neverBefore.notOnRecord()).contains("when anything was cleaned before the earlier one", "climate at either time");
     }
 
@@ -168,7 +168,7 @@ class ComparisonTest {
         Entry mains = entry(4, new Body.Happened(Change.MAINS_WORK, ""));
         Entry source = entry(5, new Body.Happened(Change.SOURCE_CHANGED, "tube"));
         Entry second = entry(5, work(60, 6.8, Optional.empty()));
-        Comparison found = Comparison.of(new Moment(first, plate, Map.of(), List.of()), new Moment(second, plate, Map.of(), List.of()),
+        Comparison found = Comparison.of(new StateOnRecord(first, plate, Map.of(), List.of()), new StateOnRecord(second, plate, Map.of(), List.of()),
                 List.of(cleaned, takenOut, damaged, fitted, mains, source), PROCEDURES);
 
         assertThat(found.differences()).extracting(Difference::label)
@@ -185,7 +185,7 @@ class ComparisonTest {
         Entry first = entry(1, work(60, 6.8, Optional.empty()));
         Entry after = entry(2, new Body.PlateSet(plated("hall", "glass tube", 90, "lens edge", 480), Map.of()));
         Entry second = entry(3, work(60, 6.8, Optional.empty()));
-        Comparison found = Comparison.of(new Moment(first, before, Map.of(), List.of()), new Moment(second, after, Map.of(), List.of()), List.of(), PROCEDURES);
+        Comparison found = Comparison.of(new StateOnRecord(first, before, Map.of(), List.of()), new StateOnRecord(second, after, Map.of(), List.of()), List.of(), PROCEDURES);
 
         assertThat(found.differences()).extracting(Difference::label).containsExactlyInAnyOrder("S sent for full power", "rated power", "focus datum", "place");
         assertThat(found.differences().get(0).label()).as("what the sender asks for weighs most").isEqualTo("S sent for full power");
@@ -193,7 +193,7 @@ class ComparisonTest {
             assertThat(difference.why()).endsWith("by the plate");
             assertThat(difference.entryBefore()).hasValue(before.number());
         });
-        Comparison same = Comparison.of(new Moment(first, before, Map.of(), List.of()), new Moment(second, before, Map.of(), List.of()), List.of(), PROCEDURES);
+        Comparison same = Comparison.of(new StateOnRecord(first, before, Map.of(), List.of()), new StateOnRecord(second, before, Map.of(), List.of()), List.of(), PROCEDURES);
         assertThat(same.differences()).isEmpty();
     }
 

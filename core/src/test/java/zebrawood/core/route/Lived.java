@@ -134,12 +134,12 @@ final class Lived {
 
     History history() {
         List<Entry> gate = entries.stream().filter(e -> e.body() instanceof Body.GateLine || e.body() instanceof Body.Happened).toList();
-        Map<String, List<Counted>> readings = new HashMap<>();
+        Map<String, List<CountedReading>> readings = new HashMap<>();
         for (Entry entry : entries) {
             if (entry.body() instanceof Body.Measured measured) {
-                List<Counted> list = readings.computeIfAbsent(measured.procedure(), stop -> new ArrayList<>());
+                List<CountedReading> list = readings.computeIfAbsent(measured.procedure(), stop -> new ArrayList<>());
                 list.removeIf(earlier -> earlier.standsAt() == entry.standsAt());
-                list.add(Counted.of(entry));
+                list.add(CountedReading.of(entry));
             }
         }
         readings.values().forEach(list -> {

@@ -14,7 +14,7 @@ class StandingsTest {
     @Test
     void whatIsKeptIsWhatWouldBeWorkedOutAnew() {
         Route route = new Route(List.of(new SiteClimate(), new FocusRamp()));
-        Standings standings = new Standings(route);
+        MachineStatuses standings = new MachineStatuses(route);
         Lived lived = new Lived().climate(0, 50).gate(0).ramp(0);
         History before = lived.history();
         for (int day : new int[] {1, 1, 40, 61, 100, 1}) {

@@ -33,7 +33,7 @@ class SaidTest {
     @Test
     void whatCannotBeSaidIsRefused() {
         assertThatThrownBy(() -> Said.of(" ")).isInstanceOf(IllegalArgumentException.class);
-        assertThatThrownBy(() -> Amount.mm(Double.NaN, 1)).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> Amount.mm(Double.NaN, 1)).isInstanceOf(NotFiniteException.class);
     }
 
     /** Showing and typing back loses nothing: what is shown of an amount is read as that amount in the same units. */

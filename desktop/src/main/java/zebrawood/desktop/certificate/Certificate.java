@@ -14,32 +14,32 @@ import java.util.Optional;
 import java.util.TimeZone;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDDocumentInformation;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
+import zebrawood.core.route.CountedReading;
 import zebrawood.core.route.Gate;
 import zebrawood.core.route.History;
 import zebrawood.core.route.MachineState;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.Route;
-import zebrawood.core.route.Counted;
 import zebrawood.core.route.StopState;
 import zebrawood.core.route.StopStatus;
 import zebrawood.core.route.Todo;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.desktop.Catalogue;
-import zebrawood.desktop.bench.Exhibit;
-import zebrawood.desktop.bench.Stop;
-import zebrawood.desktop.desk.Paper;
-import zebrawood.desktop.figure.Anchor;
-import zebrawood.desktop.figure.Figure;
-import zebrawood.desktop.figure.Path;
-import zebrawood.desktop.figure.Shapes;
-import zebrawood.desktop.figure.Stroke;
 import zebrawood.desktop.machine.PlateField;
-import zebrawood.desktop.theme.Lettering;
-import zebrawood.desktop.theme.Tone;
+import zebrawood.kit.bench.Exhibit;
+import zebrawood.kit.bench.Stop;
+import zebrawood.kit.figure.Anchor;
+import zebrawood.kit.figure.Figure;
+import zebrawood.kit.figure.Path;
+import zebrawood.kit.figure.Shapes;
+import zebrawood.kit.figure.Stroke;
+import zebrawood.kit.theme.Lettering;
+import zebrawood.kit.theme.Tone;
+import zebrawood.kit.view.Paper;
 import zebrawood.logbook.store.Logbook;
 
 /** A certificate of one machine: how it stands, what was measured, what is open, and the hash it ends on. */
@@ -53,7 +53,7 @@ public final class Certificate {
             + " This paper says how the machine was found, not that it is safe.";
 
     private final Subject subject;
-    private final Sheets sheets;
+    private final PageFlow sheets;
 
     /**
      * What is certified.
@@ -71,20 +71,20 @@ public final class Certificate {
             String shop, MachineStatus machine, Entry last, Logbook.Head head, Instant at, ZoneOffset zone, UnitChoice units, Paper paper) {
 
         /** Gathers it from the logbook. */
-        public static Subject of(String shop, Logbook logbook, String machineId, Moment moment) {
+        public static Subject of(String shop, Logbook logbook, String machineId, Making making) {
             History history = logbook.history(machineId);
-            MachineStatus status = new Route(Catalogue.procedures()).status(history, moment.at(), moment.zone());
+            MachineStatus status = new Route(Catalogue.procedures()).status(history, making.at(), making.zone());
             int newest = (int) logbook.count(Optional.of(machineId));
-            return new Subject(shop, status, logbook.entry(machineId, newest), logbook.head(), moment.at(), moment.zone(), moment.units(), moment.paper());
+            return new Subject(shop, status, logbook.entry(machineId, newest), logbook.head(), making.at(), making.zone(), making.units(), making.paper());
         }
     }
 
     /** When, in which units and on which paper it is made out. */
-    public record Moment(Instant at, ZoneOffset zone, UnitChoice units, Paper paper) {}
+    public record Making(Instant at, ZoneOffset zone, UnitChoice units, Paper paper) {}
 
     private Certificate(Subject subject, PDDocument document) {
         this.subject = subject;
-        this.sheets = new Sheets(document, subject.machine().plate().name(), subject.paper());
+        this.sheets = new PageFlow(document, subject.machine().plate().name(), subject.paper());
     }
 
     /** Writes the PDF. */
@@ -116,13 +116,13 @@ public final class Certificate {
     }
 
     private void head() {
-        sheets.pen().grain(Sheets.LEFT, 52, Sheets.WIDTH, 10, 6);
+        sheets.pen().grain(PageFlow.LEFT, 52, PageFlow.WIDTH, 10, 6);
         Plate plate = subject.machine().plate();
-        sheets.text(Sheets.LEFT, 112, plate.name(), Lettering.ACT, Tone.INK, Anchor.START);
+        sheets.text(PageFlow.LEFT, 112, plate.name(), Lettering.ACT, Tone.INK, Anchor.START);
         String bed = plate.bed().map(b -> ", " + Amount.mm(b.xMm(), 0).number(subject.units()) + " x " + Amount.mm(b.yMm(), 0).text(subject.units())).orElse("");
-        sheets.text(Sheets.LEFT, 136, plate.line().replace(" · ", ", ") + bed, Lettering.TEXT, Tone.INK, Anchor.START);
+        sheets.text(PageFlow.LEFT, 136, plate.line().replace(" · ", ", ") + bed, Lettering.TEXT, Tone.INK, Anchor.START);
         String place = plate.place().map(p -> "place: " + p).orElse("");
-        sheets.text(Sheets.LEFT, 154, place, Lettering.SMALL, Tone.QUIET, Anchor.START);
+        sheets.text(PageFlow.LEFT, 154, place, Lettering.SMALL, Tone.QUIET, Anchor.START);
         sheets.at(172);
     }
 
@@ -139,10 +139,10 @@ public final class Certificate {
                 .orElse("Checked: " + subject.machine().stops().size() + " stops and the first light gate.");
         double y = sheets.y();
         Tone tone = Shapes.tone(state.shape());
-        sheets.pen().stroke(Path.rectangle(Sheets.LEFT, y, Sheets.WIDTH, 62), Stroke.of(tone, 1.5));
-        Shapes.state(sheets.pen(), state.shape(), Sheets.LEFT + 28, y + 31, 1.5);
-        sheets.text(Sheets.LEFT + 56, y + 28, title, Lettering.HEAD, Tone.INK, Anchor.START);
-        sheets.text(Sheets.LEFT + 56, y + 47, sheets.fitting(under, Sheets.WIDTH - 70, Lettering.SMALL), Lettering.SMALL, Tone.INK, Anchor.START);
+        sheets.pen().stroke(Path.rectangle(PageFlow.LEFT, y, PageFlow.WIDTH, 62), Stroke.of(tone, 1.5));
+        Shapes.state(sheets.pen(), state.shape(), PageFlow.LEFT + 28, y + 31, 1.5);
+        sheets.text(PageFlow.LEFT + 56, y + 28, title, Lettering.HEAD, Tone.INK, Anchor.START);
+        sheets.text(PageFlow.LEFT + 56, y + 47, sheets.fitting(under, PageFlow.WIDTH - 70, Lettering.SMALL), Lettering.SMALL, Tone.INK, Anchor.START);
         sheets.at(y + 92);
     }
 
@@ -182,7 +182,7 @@ public final class Certificate {
     }
 
     private void stop(StopStatus stop) {
-        Optional<Body.Measured> measured = stop.reading().map(Counted::measured);
+        Optional<Body.Measured> measured = stop.reading().map(CountedReading::measured);
         String found = measured.map(m -> String.join("; ", m.shown().evidence().stream().limit(3).map(p -> p.label() + " " + p.figure()).toList()))
                 .orElse("not measured yet");
         String judged = measured.map(m -> m.shown().judgedBy()).orElse("");
@@ -221,12 +221,12 @@ public final class Certificate {
     private void drawings() throws IOException {
         List<Plot> plots = plots();
         Collections.reverse(plots);
-        double half = (Sheets.WIDTH - 28) / 2;
+        double half = (PageFlow.WIDTH - 28) / 2;
         for (int i = 0; i < Math.min(2, plots.size()); i += 2) {
             sheets.need(230);
             double y = sheets.y();
             for (int j = i; j < Math.min(i + 2, plots.size()); j++) {
-                double x = Sheets.LEFT + (j - i) * (half + 28);
+                double x = PageFlow.LEFT + (j - i) * (half + 28);
                 sheets.text(x, y + 12, plots.get(j).title(), Lettering.TEXT_BOLD, Tone.INK, Anchor.START);
                 sheets.figure(plots.get(j).figure(), x, y + 22, half, 200);
             }
@@ -257,20 +257,20 @@ public final class Certificate {
         sheets.need(120);
         double y = Math.max(sheets.y() + 34, sheets.bottom() - 84);
         Stroke line = Stroke.of(Tone.INK, 1);
-        sheets.pen().line(Sheets.LEFT, y, Sheets.LEFT + 180, y, line);
-        sheets.pen().line(Sheets.LEFT + 206, y, Sheets.LEFT + 386, y, line);
-        sheets.pen().line(Sheets.LEFT + 412, y, Sheets.LEFT + Sheets.WIDTH, y, line);
-        sheets.text(Sheets.LEFT, y + 16, "commissioned by", Lettering.SMALL, Tone.QUIET, Anchor.START);
-        sheets.text(Sheets.LEFT + 206, y + 16, "accepted by", Lettering.SMALL, Tone.QUIET, Anchor.START);
-        sheets.text(Sheets.LEFT + 412, y + 16, "this certificate ends on entry " + subject.last().number(), Lettering.SMALL, Tone.QUIET, Anchor.START);
+        sheets.pen().line(PageFlow.LEFT, y, PageFlow.LEFT + 180, y, line);
+        sheets.pen().line(PageFlow.LEFT + 206, y, PageFlow.LEFT + 386, y, line);
+        sheets.pen().line(PageFlow.LEFT + 412, y, PageFlow.LEFT + PageFlow.WIDTH, y, line);
+        sheets.text(PageFlow.LEFT, y + 16, "commissioned by", Lettering.SMALL, Tone.QUIET, Anchor.START);
+        sheets.text(PageFlow.LEFT + 206, y + 16, "accepted by", Lettering.SMALL, Tone.QUIET, Anchor.START);
+        sheets.text(PageFlow.LEFT + 412, y + 16, "this certificate ends on entry " + subject.last().number(), Lettering.SMALL, Tone.QUIET, Anchor.START);
         hash(subject.last().place().hash(), y + 32);
-        sheets.text(Sheets.LEFT + 412, y + 64, "shop chain, " + subject.head().entries() + " entries", Lettering.SMALL, Tone.QUIET, Anchor.START);
+        sheets.text(PageFlow.LEFT + 412, y + 64, "shop chain, " + subject.head().entries() + " entries", Lettering.SMALL, Tone.QUIET, Anchor.START);
         hash(subject.head().hash(), y + 80);
     }
 
     private void hash(String hash, double y) {
-        sheets.tiny(Sheets.LEFT + 412, y, grouped(hash.substring(0, 32)));
-        sheets.tiny(Sheets.LEFT + 412, y + 13, grouped(hash.substring(32)));
+        sheets.tiny(PageFlow.LEFT + 412, y, grouped(hash.substring(0, 32)));
+        sheets.tiny(PageFlow.LEFT + 412, y + 13, grouped(hash.substring(32)));
     }
 
     private static String grouped(String half) {
@@ -297,7 +297,7 @@ public final class Certificate {
             for (Plot plot : early.contains(entry) ? plots() : List.<Plot>of()) {
                 if (plot.entry().equals(entry)) {
                     sheets.need(260);
-                    sheets.figure(plot.figure(), Sheets.LEFT, sheets.y() + 6, 460, 240);
+                    sheets.figure(plot.figure(), PageFlow.LEFT, sheets.y() + 6, 460, 240);
                     sheets.space(250);
                 }
             }

@@ -9,7 +9,7 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.Scene;
 import zebrawood.desktop.desk.Desk;
-import zebrawood.desktop.desk.FileDialogs;
+import zebrawood.kit.view.FileDialogs;
 import zebrawood.logbook.store.LogbookException;
 
 /** Saves a certificate from the window. */
@@ -23,10 +23,10 @@ public final class CertificateFile {
         if (file.isEmpty()) {
             return;
         }
-        Certificate.Moment moment = new Certificate.Moment(desk.now(), desk.zone(), desk.units().get(), desk.preferences().paper());
+        Certificate.Making making = new Certificate.Making(desk.now(), desk.zone(), desk.units().get(), desk.preferences().paper());
         desk.later(() -> {
             try (OutputStream out = Files.newOutputStream(file.get())) {
-                Certificate.write(Certificate.Subject.of(shop, desk.logbook(), machineId, moment), out);
+                Certificate.write(Certificate.Subject.of(shop, desk.logbook(), machineId, making), out);
                 return file.get();
             } catch (IOException e) {
                 throw new LogbookException("the certificate could not be saved in " + file.get() + "; choose another folder", e);

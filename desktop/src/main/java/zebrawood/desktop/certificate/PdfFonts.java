@@ -8,9 +8,9 @@ import java.util.Map;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
-import zebrawood.desktop.theme.Fonts;
-import zebrawood.desktop.theme.Lettering;
-import zebrawood.desktop.theme.Scripts;
+import zebrawood.kit.theme.Fonts;
+import zebrawood.kit.theme.Lettering;
+import zebrawood.kit.theme.Scripts;
 
 /** The shipped fonts, embedded in a document as far as they are used. */
 final class PdfFonts {

@@ -4,14 +4,14 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.util.Matrix;
-import zebrawood.desktop.figure.Anchor;
-import zebrawood.desktop.figure.Path;
-import zebrawood.desktop.figure.Pen;
-import zebrawood.desktop.figure.Stroke;
-import zebrawood.desktop.theme.Lettering;
-import zebrawood.desktop.theme.Look;
-import zebrawood.desktop.theme.Scripts;
-import zebrawood.desktop.theme.Tone;
+import zebrawood.kit.figure.Anchor;
+import zebrawood.kit.figure.Path;
+import zebrawood.kit.figure.Pen;
+import zebrawood.kit.figure.Stroke;
+import zebrawood.kit.theme.Lettering;
+import zebrawood.kit.theme.Look;
+import zebrawood.kit.theme.Scripts;
+import zebrawood.kit.theme.Tone;
 
 /** Draws on a PDF page, in px from the upper left corner as everywhere else. */
 final class PdfPen extends Pen {

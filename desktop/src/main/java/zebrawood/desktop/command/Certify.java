@@ -9,12 +9,12 @@ import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.certificate.Certificate;
 import zebrawood.desktop.certificate.CertificateFile;
-import zebrawood.desktop.desk.Paper;
 import zebrawood.desktop.desk.Preferences;
+import zebrawood.kit.view.Paper;
 import zebrawood.logbook.store.Logbook;
 
 /** A machine's certificate as PDF. */
@@ -25,7 +25,7 @@ final class Certify implements Callable<Integer> {
     private DataFolder data;
 
     @Mixin
-    private Moment moment;
+    private TodayOption today;
 
     @Option(names = "--machine", required = true, paramLabel = "NAME", description = "the machine's name")
     private String machine;
@@ -47,10 +47,10 @@ final class Certify implements Callable<Integer> {
                 return Exit.WRONG;
             }
             Path file = out == null ? Path.of(CertificateFile.fileName(found.get().name())) : out;
-            Instant now = moment.clock().get();
+            Instant now = today.clock().get();
             try (OutputStream pdf = Files.newOutputStream(file)) {
                 Certificate.write(Certificate.Subject.of(Preferences.in(data.folder()).shop(), logbook, found.get().id(),
-                        new Certificate.Moment(now, moment.zone().getRules().getOffset(now), UnitChoice.METRIC, paper == null ? Preferences.in(data.folder()).paper() : paper)), pdf);
+                        new Certificate.Making(now, today.zone().getRules().getOffset(now), UnitChoice.METRIC, paper == null ? Preferences.in(data.folder()).paper() : paper)), pdf);
             }
             System.out.println(file);
             return Exit.DONE;

@@ -5,7 +5,7 @@ import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
-import zebrawood.desktop.Catalogue;
+import zebrawood.benches.Catalogue;
 import zebrawood.desktop.demo.DemoShop;
 import zebrawood.desktop.shots.Picture;
 
@@ -17,7 +17,7 @@ final class Demo implements Callable<Integer> {
     private DataFolder data;
 
     @Mixin
-    private Moment moment;
+    private TodayOption today;
 
     @Option(names = "--shot", paramLabel = "FILE", description = "save a picture of the window as PNG, and end")
     private Path shot;
@@ -28,13 +28,13 @@ final class Demo implements Callable<Integer> {
     @Override
     public Integer call() throws InterruptedException {
         Path folder = data.chosen().orElseGet(() -> data.folder().resolveSibling("zebrawood-demo"));
-        DemoShop.make(folder, Catalogue.procedures(), moment.today(), Version.TEXT);
+        DemoShop.make(folder, Catalogue.procedures(), today.today(), Version.TEXT);
         if (makeOnly) {
             System.out.println("The demo shop stands in " + folder + ".");
             return Exit.DONE;
         }
         boolean[] saved = {true};
-        Open.window(folder, moment, (window, desk) -> {
+        Open.window(folder, today, (window, desk) -> {
             if (shot != null) {
                 Picture.whenStill(window.shell().scene(), desk::isIdle, () -> {
                     saved[0] = Picture.save(window.shell().scene(), shot);

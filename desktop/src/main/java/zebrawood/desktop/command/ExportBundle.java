@@ -6,7 +6,7 @@ import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Parameters;
-import zebrawood.desktop.Catalogue;
+import zebrawood.benches.Catalogue;
 import zebrawood.logbook.bundle.Bundle;
 import zebrawood.logbook.bundle.Export;
 import zebrawood.logbook.store.Logbook;
@@ -19,7 +19,7 @@ final class ExportBundle implements Callable<Integer> {
     private DataFolder data;
 
     @Mixin
-    private Moment moment;
+    private TodayOption today;
 
     @Parameters(paramLabel = "FILE", description = "where the bundle goes")
     private Path file;
@@ -30,7 +30,7 @@ final class ExportBundle implements Callable<Integer> {
             return Exit.REFUSED;
         }
         try (Logbook logbook = Logbook.open(data.folder(), Catalogue.procedures())) {
-            Bundle bundle = Export.to(file, logbook, Version.TEXT, moment.clock().get(), Progress.onError("exported"));
+            Bundle bundle = Export.to(file, logbook, Version.TEXT, today.clock().get(), Progress.onError("exported"));
             System.out.println("Exported " + bundle.entries() + " entries and " + (bundle.files().size() - 4) + " attachments to " + file
                     + ". The shop chain ends on " + bundle.head() + ".");
             return Exit.DONE;

@@ -12,6 +12,6 @@ public final class FirstFrame {
 
     /** @param filled runs on the interface thread when the Shop page shows its machines */
     public static void of(Path folder, Consumer<Window> filled) throws InterruptedException {
-        Open.window(folder, Moment.of(LocalDate.of(2031, 3, 14)), (window, desk) -> filled.accept(window));
+        Open.window(folder, TodayOption.of(LocalDate.of(2031, 3, 14)), (window, desk) -> filled.accept(window));
     }
 }

@@ -6,11 +6,11 @@ import java.util.concurrent.CompletionException;
 import java.util.concurrent.CountDownLatch;
 import javafx.application.Platform;
 import javafx.stage.Stage;
-import zebrawood.desktop.Catalogue;
+import zebrawood.benches.Catalogue;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.shell.RestoreView;
 import zebrawood.desktop.shell.Window;
-import zebrawood.desktop.theme.Fonts;
+import zebrawood.kit.theme.Fonts;
 import zebrawood.logbook.store.DamagedLogbookException;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.Restore;
@@ -26,9 +26,9 @@ final class Open {
     }
 
     /** Opens the window and waits until it is closed. */
-    static void window(Path folder, Moment moment, Then then) throws InterruptedException {
+    static void window(Path folder, TodayOption today, Then then) throws InterruptedException {
         CompletableFuture<Logbook> opening = new CompletableFuture<>();
-        CompletableFuture<Desk> desk = beside(folder, moment, opening);
+        CompletableFuture<Desk> desk = beside(folder, today, opening);
         CountDownLatch closed = new CountDownLatch(1);
         CompletableFuture<Stage> shown = new CompletableFuture<>();
         try {
@@ -43,8 +43,8 @@ final class Open {
             opened(opening);
         } catch (DamagedLogbookException damaged) {
             Stage empty = shown.join();
-            Logbook restored = restored(folder, moment, damaged, () -> takeAway(empty));
-            Platform.runLater(() -> shown(desk(folder, moment, CompletableFuture.completedFuture(restored)), then, closed));
+            Logbook restored = restored(folder, today, damaged, () -> takeAway(empty));
+            Platform.runLater(() -> shown(desk(folder, today, CompletableFuture.completedFuture(restored)), then, closed));
         } catch (RuntimeException e) {
             Platform.exit();
             throw e;
@@ -54,11 +54,11 @@ final class Open {
     }
 
     /** On a thread of its own: makes the desk, opens the logbook, and reads what the first page will ask for. */
-    private static CompletableFuture<Desk> beside(Path folder, Moment moment, CompletableFuture<Logbook> opening) {
+    private static CompletableFuture<Desk> beside(Path folder, TodayOption today, CompletableFuture<Logbook> opening) {
         CompletableFuture<Desk> desk = new CompletableFuture<>();
         Thread thread = new Thread(() -> {
             try {
-                desk.complete(desk(folder, moment, opening));
+                desk.complete(desk(folder, today, opening));
                 Logbook logbook = Logbook.open(folder, Catalogue.procedures());
                 opening.complete(logbook);
                 logbook.histories();
@@ -73,8 +73,8 @@ final class Open {
         return desk;
     }
 
-    private static Desk desk(Path folder, Moment moment, CompletableFuture<Logbook> opening) {
-        return new Desk(folder, opening, Catalogue.procedures(), new Desk.Sitting(moment.clock(), moment.zone(), Version.TEXT));
+    private static Desk desk(Path folder, TodayOption today, CompletableFuture<Logbook> opening) {
+        return new Desk(folder, opening, Catalogue.procedures(), new Desk.Sitting(today.clock(), today.zone(), Version.TEXT));
     }
 
     /** Shows the window at once; it is filled when the logbook is open and read. */
@@ -101,14 +101,14 @@ final class Open {
     }
 
     /** Offers to restore a damaged logbook; the logbook once that is done. */
-    private static Logbook restored(Path folder, Moment moment, DamagedLogbookException damaged, Runnable before) {
+    private static Logbook restored(Path folder, TodayOption today, DamagedLogbookException damaged, Runnable before) {
         CompletableFuture<Boolean> answered = new CompletableFuture<>();
         Platform.runLater(() -> {
             before.run();
             Stage stage = new Stage();
             stage.setTitle("Zebrawood");
             stage.setScene(new RestoreView(new Restore(folder, Catalogue.procedures()), damaged.getMessage(),
-                    new Desk.Sitting(moment.clock(), moment.zone(), Version.TEXT), done -> {
+                    new Desk.Sitting(today.clock(), today.zone(), Version.TEXT), done -> {
                         answered.complete(done);
                         stage.hide();
                     }).scene());

@@ -6,7 +6,7 @@ import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
-import zebrawood.desktop.Catalogue;
+import zebrawood.benches.Catalogue;
 import zebrawood.logbook.store.Restore;
 
 /** Puts a backup in the place of a damaged logbook. */
@@ -17,7 +17,7 @@ final class RestoreBackup implements Callable<Integer> {
     private DataFolder data;
 
     @Mixin
-    private Moment moment;
+    private TodayOption today;
 
     @Option(names = "--yes", description = "do it; the damaged file is kept beside it")
     private boolean yes;
@@ -33,8 +33,8 @@ final class RestoreBackup implements Callable<Integer> {
             System.err.println("There is no whole backup in " + data.folder().resolve("backups") + ".");
             return Exit.WRONG;
         }
-        Instant now = moment.clock().get();
-        System.out.println(offer.get().inWords(moment.zone().getRules().getOffset(now)));
+        Instant now = today.clock().get();
+        System.out.println(offer.get().inWords(today.zone().getRules().getOffset(now)));
         if (yes) {
             Restore.Done done = restore.run(offer.get(), now);
             System.out.println("Restored " + done.entries() + " entries from the backup and " + done.back() + " from the damaged file, which lies in " + done.damaged() + " now.");

@@ -9,7 +9,7 @@ import java.util.stream.Stream;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
-import zebrawood.desktop.Catalogue;
+import zebrawood.benches.Catalogue;
 import zebrawood.desktop.demo.DemoShop;
 import zebrawood.desktop.shots.Tour;
 
@@ -25,12 +25,12 @@ final class Shots implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException, InterruptedException {
-        Moment moment = Moment.of(LocalDate.of(2031, 3, 14));
+        TodayOption today = TodayOption.of(LocalDate.of(2031, 3, 14));
         Path shop = Files.createTempDirectory("zebrawood-shots");
-        DemoShop.make(shop, Catalogue.procedures(), moment.today(), Version.TEXT);
+        DemoShop.make(shop, Catalogue.procedures(), today.today(), Version.TEXT);
         String[] sides = size.split("x");
         Files.writeString(shop.resolve("window.properties"), "shop=" + DemoShop.NAME + "\nwidth=" + sides[0] + "\nheight=" + sides[1] + "\n");
-        Open.window(shop, moment, (window, desk) -> {
+        Open.window(shop, today, (window, desk) -> {
             desk.initials().set("RV");
             new Tour(window, desk, folder, () -> {
                 window.close();

@@ -10,10 +10,10 @@ import java.nio.file.NoSuchFileException;
 import java.util.concurrent.Callable;
 import java.util.logging.Level;
 import java.util.logging.Logger;
-import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.HelpCommand;
 import picocli.CommandLine.Mixin;
+import picocli.CommandLine;
 import zebrawood.logbook.store.DamagedLogbookException;
 import zebrawood.logbook.store.LogbookException;
 
@@ -23,7 +23,7 @@ import zebrawood.logbook.store.LogbookException;
         description = "For those who commission laser machines: measure once, turn once, check once, and it is written down.",
         version = "Zebrawood " + Version.TEXT,
         mixinStandardHelpOptions = true,
-        subcommands = {Demo.class, Solve.class, Record.class, Verify.class, ExportBundle.class, ImportBundle.class, RestoreBackup.class, Certify.class,
+        subcommands = {Demo.class, Solve.class, RecordWorksheets.class, Verify.class, ExportBundle.class, ImportBundle.class, RestoreBackup.class, Certify.class,
             Shots.class, HelpCommand.class},
         footer = {"", "./zebrawood test    runs every test", "./zebrawood bench   measures what the README states; alone it says what there is"})
 public final class Zebrawood implements Callable<Integer> {
@@ -35,14 +35,14 @@ public final class Zebrawood implements Callable<Integer> {
     private DataFolder data;
 
     @Mixin
-    private Moment moment;
+    private TodayOption today;
 
     private Zebrawood() {}
 
     /** With no word: the window on the user's own shop. */
     @Override
     public Integer call() throws InterruptedException {
-        Open.window(data.folder(), moment, (window, desk) -> { });
+        Open.window(data.folder(), today, (window, desk) -> { });
         return Exit.DONE;
     }
 

@@ -16,12 +16,12 @@ import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import java.util.random.RandomGenerator;
 import java.util.stream.Stream;
+import zebrawood.core.entry.NewAttachment;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Change;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.LogbookException;
-import zebrawood.logbook.store.NewAttachment;
 
 /**
  * Two years of the invented Fernhollow Instrument Works, placed back in time from today. The same day always gives
@@ -35,15 +35,15 @@ public final class DemoShop {
     private static final int DAYS = 730;
     private static final LocalTime MORNING = LocalTime.of(9, 40);
     private static final LocalTime EARLY = LocalTime.of(8, 5);
-    private static final Life.Water WREN = new Life.Water(6200, OptionalDouble.of(4350), 780, 88, 8.5, 1400, OptionalDouble.empty());
-    private static final Life.Water DUNLIN = new Life.Water(3900, OptionalDouble.empty(), 520, 45, 6.2, 900, OptionalDouble.empty());
-    private static final Life.Water PLOVER = new Life.Water(2400, OptionalDouble.empty(), 260, 4, 4.1, 600, OptionalDouble.of(-1));
-    private static final Life.Water BITTERN = new Life.Water(14500, OptionalDouble.of(11800), 4600, 1500, 22, 5200, OptionalDouble.empty());
+    private static final MachineDiary.Water WREN = new MachineDiary.Water(6200, OptionalDouble.of(4350), 780, 88, 8.5, 1400, OptionalDouble.empty());
+    private static final MachineDiary.Water DUNLIN = new MachineDiary.Water(3900, OptionalDouble.empty(), 520, 45, 6.2, 900, OptionalDouble.empty());
+    private static final MachineDiary.Water PLOVER = new MachineDiary.Water(2400, OptionalDouble.empty(), 260, 4, 4.1, 600, OptionalDouble.of(-1));
+    private static final MachineDiary.Water BITTERN = new MachineDiary.Water(14500, OptionalDouble.of(11800), 4600, 1500, 22, 5200, OptionalDouble.empty());
 
     private final Logbook logbook;
     private final LocalDate today;
     private final String program;
-    private final List<Life> lives = new ArrayList<>();
+    private final List<MachineDiary> lives = new ArrayList<>();
 
     private DemoShop(Logbook logbook, LocalDate today, String program) {
         this.logbook = logbook;
@@ -92,12 +92,12 @@ public final class DemoShop {
         bittern();
         lives.stream()
                 .flatMap(life -> life.deeds().stream())
-                .sorted(Comparator.comparing(Life.Deed::at).thenComparing(deed -> lives.indexOf(deed.life())).thenComparing(Life.Deed::order))
+                .sorted(Comparator.comparing(MachineDiary.Deed::at).thenComparing(deed -> lives.indexOf(deed.life())).thenComparing(MachineDiary.Deed::order))
                 .forEach(deed -> deed.run().run());
     }
 
-    private Life life(Plate plate, int began) {
-        Life life = new Life(logbook, today, program, plate);
+    private MachineDiary life(Plate plate, int began) {
+        MachineDiary life = new MachineDiary(logbook, today, program, plate);
         lives.add(life);
         life.begin(began);
         return life;
@@ -105,7 +105,7 @@ public final class DemoShop {
 
     /** Needs adjusting: the job software sends S 480 for full power, and soft limits are off. */
     private void wren() {
-        Life wren = life(Plates.wren(1200), DAYS);
+        MachineDiary wren = life(Plates.wren(1200), DAYS);
         Beam beam = new Beam(0.215, 2.9, 11.6, 10.2, 2);
         wren.climate(DAYS, 0, 0);
         wren.access(DAYS - 2, LocalTime.of(7, 15), "GA", true, "bench room door", 1050, 640, 410);
@@ -130,7 +130,7 @@ public final class DemoShop {
         wren.plan(455, LocalTime.of(14, 12), "RV", () -> wren.ramp("new tube", beam, crept(455), 0, Optional.empty()));
         wren.plan(130, LocalTime.of(14, 12), "LO", () -> wren.ramp("wrong block", beam, crept(130), 1.0, Optional.empty()));
         wren.plan(129, LocalTime.of(10, 52), "RV", () -> wren.ramp("right block", beam, crept(130), 0,
-                Optional.of(new Life.Correct("wrong block", "the plate lay on the wrong block"))));
+                Optional.of(new MachineDiary.Correct("wrong block", "the plate lay on the wrong block"))));
         wren.newPlate(9, Plates.wren(480));
         wren.plan(5, LocalTime.of(16, 20), "LO", () -> wren.climate("21.4", "46"));
         wren.plan(3, LocalTime.of(10, 52), "RV", () -> wren.ramp("last", beam, crept(3), 0, Optional.empty()));
@@ -151,7 +151,7 @@ public final class DemoShop {
 
     /** Half commissioned: moved to the clean room, three bars lifted since. */
     private void dunlin() {
-        Life dunlin = life(Plates.dunlin("bench room"), DAYS - 4);
+        MachineDiary dunlin = life(Plates.dunlin("bench room"), DAYS - 4);
         Beam beam = new Beam(0.18, 2.4, 14.4, 9, 2);
         dunlin.climate(DAYS - 4, 0, 0);
         dunlin.access(DAYS - 4 - 2, LocalTime.of(7, 15), "GA", true, "bench room door", 1050, 700, 380);
@@ -177,7 +177,7 @@ public final class DemoShop {
 
     /** In order; its ramp is due on Monday where today is a Friday. */
     private void kestrel() {
-        Life kestrel = life(Plates.kestrel(), DAYS - 12);
+        MachineDiary kestrel = life(Plates.kestrel(), DAYS - 12);
         Beam beam = new Beam(0.056, 1.9, 31, 10, 3);
         kestrel.climate(DAYS - 12, 0, 0);
         kestrel.access(DAYS - 12 - 2, LocalTime.of(7, 15), "GA", true, "bench room door", 1050, 520, 350);
@@ -194,7 +194,7 @@ public final class DemoShop {
 
     /** In order. */
     private void heron() {
-        Life heron = life(Plates.heron(), DAYS - 20);
+        MachineDiary heron = life(Plates.heron(), DAYS - 20);
         Beam beam = new Beam(0.041, 0.8, 184.8, 5, 3);
         heron.climate(DAYS - 20, 0, 0);
         heron.access(DAYS - 20 - 2, LocalTime.of(7, 15), "GA", true, "bench room door", 1050, 560, 640);
@@ -209,7 +209,7 @@ public final class DemoShop {
 
     /** Unclear: the plate lay so flat that its widths hardly bend. */
     private void plover() {
-        Life plover = life(Plates.plover(), DAYS - 33);
+        MachineDiary plover = life(Plates.plover(), DAYS - 33);
         Beam beam = new Beam(0.028, 1.1, 214.6, 5.2, 3);
         plover.climate(DAYS - 33, 0, 0);
         plover.access(DAYS - 33 - 2, LocalTime.of(7, 15), "GA", false, "loft door", 860, 610, 330);
@@ -227,7 +227,7 @@ public final class DemoShop {
 
     /** Due: its climate was last read 94 days ago; its gate is passed anew every three weeks. */
     private void bittern() {
-        Life bittern = life(Plates.bittern(), DAYS - 41);
+        MachineDiary bittern = life(Plates.bittern(), DAYS - 41);
         bittern.climate(DAYS - 41, -2, 0);
         bittern.access(DAYS - 42, LocalTime.of(7, 15), "GA", false, "hall gate", 2600, 900, 800);
         bittern.water(DAYS - 42, LocalTime.of(8, 0), "RV", BITTERN);
@@ -246,7 +246,7 @@ public final class DemoShop {
     }
 
     /** Its water looked after: the set-point now and then, new water every few months, the flow with it. */
-    private static void served(Life life, int from, Life.Water water) {
+    private static void served(MachineDiary life, int from, MachineDiary.Water water) {
         for (int day = from; day > 60; day -= 340) {
             life.water(day, EARLY, "LO", water);
         }
@@ -261,7 +261,7 @@ public final class DemoShop {
     }
 
     /** Every so many days, give or take a third, from one day ago to another. */
-    private static void everyFew(Life life, int from, int until, int days, OnDay deed) {
+    private static void everyFew(MachineDiary life, int from, int until, int days, OnDay deed) {
         everyFew(life.random(), from, until, days, deed);
     }
 

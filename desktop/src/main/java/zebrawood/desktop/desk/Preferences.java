@@ -9,7 +9,8 @@ import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.Properties;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.desktop.theme.Ground;
+import zebrawood.kit.theme.Ground;
+import zebrawood.kit.view.Paper;
 
 /** What the window remembers from one sitting to the next, in a plain text file beside the logbook. */
 public final class Preferences {

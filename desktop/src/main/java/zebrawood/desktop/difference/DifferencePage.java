@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalInt;
 import javafx.application.Platform;
+import javafx.beans.property.SimpleStringProperty;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -18,26 +19,29 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.difference.Comparison;
 import zebrawood.core.difference.Difference;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
+import zebrawood.core.machine.Plate;
 import zebrawood.core.route.StopState;
-import zebrawood.desktop.Catalogue;
-import zebrawood.desktop.bench.Clip;
-import zebrawood.desktop.bench.DrawingSurface;
-import zebrawood.desktop.bench.Slip;
-import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
-import zebrawood.desktop.figure.Path;
-import zebrawood.desktop.figure.Stroke;
-import zebrawood.desktop.theme.Tone;
+import zebrawood.desktop.page.FramedPage;
+import zebrawood.kit.figure.Path;
+import zebrawood.kit.figure.Stroke;
+import zebrawood.kit.theme.Tone;
+import zebrawood.kit.view.Clip;
+import zebrawood.kit.view.DrawingSurface;
+import zebrawood.kit.view.Heading;
+import zebrawood.kit.view.Slip;
+import zebrawood.kit.view.Words;
 import zebrawood.logbook.store.TapeFilter;
 import zebrawood.logbook.store.TapeLine;
 
 /** Two entries beside each other, and all that differed between them, the likeliest to matter first. */
-public final class DifferencePage extends HBox {
+public final class DifferencePage extends HBox implements FramedPage {
 
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
     private static final int CHOICES = 60;
@@ -246,7 +250,35 @@ public final class DifferencePage extends HBox {
                 : difference.label() + ": " + difference.before().in(desk.units().get()) + ", then " + difference.after().in(desk.units().get()));
     }
 
+    @Override
+    public Node view() {
+        return this;
+    }
+
+    @Override
+    public Place place() {
+        return Place.LOGBOOK;
+    }
+
+    @Override
+    public Optional<String> machineId() {
+        return Optional.of(machineId);
+    }
+
+    @Override
+    public Heading heading() {
+        Plate plate = desk.machine(machineId).orElseThrow().plate();
+        return new Heading(plate.name(), plate.line(), "What was different?");
+    }
+
+    @Override
+    public Foot foot() {
+        return new Foot("Computed from the entries alone; old findings are taken as they were recorded.", false,
+                Optional.of(new SimpleStringProperty("each number opens the entry behind it")));
+    }
+
     /** Puts the comparison on the clipboard, as a table. */
+    @Override
     public void copy() {
         shown.ifPresent(comparison -> {
             StringBuilder text = new StringBuilder("what\tfirst\tthen\tto know\tlikelihood\n");
@@ -259,6 +291,7 @@ public final class DifferencePage extends HBox {
     }
 
     /** Puts the focus on the choice of the earlier one. */
+    @Override
     public void begin() {
         Platform.runLater(earlier::requestFocus);
     }

@@ -19,27 +19,26 @@ import javafx.scene.layout.VBox;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Change;
-import zebrawood.desktop.bench.AttachBox;
-import zebrawood.desktop.bench.OverSheet;
-import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
-import zebrawood.logbook.store.Logbook;
+import zebrawood.desktop.recording.AttachBox;
+import zebrawood.desktop.recording.Recording;
+import zebrawood.desktop.recording.RecordingOverlay;
+import zebrawood.kit.view.Words;
 
 /** Records that something happened to a machine: which of eight, a few words, photos; what follows is said before. */
 public final class EventSheet {
 
     private final Desk desk;
     private final String machineId;
-    private final Optional<Entry> correcting;
-    private final OverSheet sheet;
+    private final RecordingOverlay sheet;
     private final ToggleGroup kinds = new ToggleGroup();
     private final List<ToggleButton> buttons = new ArrayList<>();
-    private final TextField remark = OverSheet.field("event-remark", "what is to be known about it");
-    private final TextField surface = OverSheet.field("event-surface", "which surface: lens, window, mirror 2");
-    private final TextField residue = OverSheet.field("event-residue", "what was on it");
-    private final TextField damage = OverSheet.field("event-damage", "damage that stays, if any");
-    private final TextField why = OverSheet.field("event-why", "why the old entry is replaced");
+    private final TextField remark = RecordingOverlay.field("event-remark", "what is to be known about it");
+    private final TextField surface = RecordingOverlay.field("event-surface", "which surface: lens, window, mirror 2");
+    private final TextField residue = RecordingOverlay.field("event-residue", "what was on it");
+    private final TextField damage = RecordingOverlay.field("event-damage", "damage that stays, if any");
+    private final Optional<TextField> why;
     private final CheckBox takenOut = new CheckBox("The lens came out of its seat for it");
     private final VBox cleaning;
     private final VBox follows = new VBox(4);
@@ -49,11 +48,11 @@ public final class EventSheet {
     private EventSheet(Desk desk, Navigator navigator, String machineId, Optional<Entry> correcting, Consumer<Entry> recorded) {
         this.desk = desk;
         this.machineId = machineId;
-        this.correcting = correcting;
         this.files = new AttachBox(desk);
         String machine = desk.machine(machineId).orElseThrow().plate().name();
-        sheet = new OverSheet(desk, navigator, correcting.isPresent() ? "Correct no. " + correcting.get().number() + " of " + machine : "What happened to " + machine + "?",
-                "Record it", "event-record").wide(748, 600);
+        String title = correcting.map(entry -> "Correct no. " + entry.number() + " of " + machine).orElse("What happened to " + machine + "?");
+        sheet = new RecordingOverlay(desk, navigator, new RecordingOverlay.Titles(title, "Record it", "event-record"), recorded).wide(748, 600);
+        why = correcting.map(entry -> sheet.correcting(entry, "event-why", "why the old entry is replaced"));
         TilePane choice = new TilePane(8, 8);
         choice.setPrefColumns(4);
         for (Change change : Change.values()) {
@@ -66,23 +65,17 @@ public final class EventSheet {
         HBox.setHgrow(damage, Priority.ALWAYS);
         cleaning = new VBox(8, surface, both, takenOut);
         shown(cleaning, false);
-        shown(why, correcting.isPresent());
-        sheet.with(choice, cleaning, remark, why, follows, files);
-        sheet.records(this::recording, recorded);
+        sheet.with(choice, cleaning, remark);
+        why.ifPresent(sheet::with);
+        sheet.with(follows, files);
+        sheet.records(this::recording);
         sheet.addEventFilter(KeyEvent.KEY_PRESSED, this::digits);
         kinds.selectedToggleProperty().addListener((value, before, now) -> chosen());
         takenOut.setOnAction(event -> follow());
         surface.setOnAction(event -> residue.requestFocus());
         residue.setOnAction(event -> damage.requestFocus());
         damage.setOnAction(event -> remark.requestFocus());
-        remark.setOnAction(event -> {
-            if (correcting.isPresent()) {
-                why.requestFocus();
-            } else {
-                sheet.goOn();
-            }
-        });
-        why.setOnAction(event -> sheet.goOn());
+        remark.setOnAction(event -> why.ifPresentOrElse(TextField::requestFocus, sheet::goOn));
         follow();
         correcting.map(entry -> (Body.Happened) entry.body()).ifPresent(this::fill);
     }
@@ -175,7 +168,7 @@ public final class EventSheet {
         });
     }
 
-    private Optional<OverSheet.Recording> recording() {
+    private Optional<Recording.What> recording() {
         if (change().isEmpty()) {
             sheet.tell("Choose what happened: a number from 1 to " + buttons.size() + ", or press its button.");
             return Optional.empty();
@@ -185,12 +178,7 @@ public final class EventSheet {
             surface.requestFocus();
             return Optional.empty();
         }
-        if (correcting.isPresent() && why.getText().isBlank()) {
-            sheet.tell("Say in a few words why the old entry is replaced.");
-            why.requestFocus();
-            return Optional.empty();
-        }
-        Optional<Logbook.Correcting> replaces = correcting.map(entry -> new Logbook.Correcting(entry.number(), why.getText().strip()));
-        return Optional.of(new OverSheet.Recording(machineId, happened(change().get()), replaces, files.files()));
+        Body.Happened happened = happened(change().get());
+        return Optional.of(new Recording.What(machineId, () -> happened, files.files(), Optional.empty()));
     }
 }

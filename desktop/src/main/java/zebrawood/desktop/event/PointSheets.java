@@ -11,12 +11,12 @@ import javafx.scene.Node;
 import javafx.scene.control.TextField;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
-import zebrawood.desktop.bench.AttachBox;
-import zebrawood.desktop.bench.OverSheet;
-import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
-import zebrawood.logbook.store.Logbook;
+import zebrawood.desktop.recording.AttachBox;
+import zebrawood.desktop.recording.Recording;
+import zebrawood.desktop.recording.RecordingOverlay;
+import zebrawood.kit.view.Words;
 
 /** Opens and closes points: what is to be done that no stop says. */
 public final class PointSheets {
@@ -32,38 +32,28 @@ public final class PointSheets {
     /** A sheet to open a point; filled with an entry that is to be replaced where there is one. */
     public static Node open(Desk desk, Navigator navigator, String machineId, Optional<Entry> correcting, Consumer<Entry> recorded) {
         String machine = desk.machine(machineId).orElseThrow().plate().name();
-        OverSheet sheet = new OverSheet(desk, navigator, correcting.map(entry -> "Correct no. " + entry.number() + " of " + machine).orElse("An open point on " + machine),
-                correcting.isPresent() ? "Record the correction" : "Open it", "point-record");
-        TextField what = OverSheet.field("point-what", "what is to be done, or which part is missing");
-        TextField who = OverSheet.field("point-who", "by whom: licensed electrician, LO");
-        TextField due = OverSheet.field("point-due", "by when: 2031-04-02, 14 days, or leave it empty");
-        TextField why = OverSheet.field("point-why", "why the old entry is replaced");
+        String title = correcting.map(entry -> "Correct no. " + entry.number() + " of " + machine).orElse("An open point on " + machine);
+        RecordingOverlay sheet = new RecordingOverlay(desk, navigator,
+                new RecordingOverlay.Titles(title, correcting.isPresent() ? "Record the correction" : "Open it", "point-record"), recorded);
+        TextField what = RecordingOverlay.field("point-what", "what is to be done, or which part is missing");
+        TextField who = RecordingOverlay.field("point-who", "by whom: licensed electrician, LO");
+        TextField due = RecordingOverlay.field("point-due", "by when: 2031-04-02, 14 days, or leave it empty");
+        Optional<TextField> why = correcting.map(entry -> sheet.correcting(entry, "point-why", "why the old entry is replaced"));
         AttachBox files = new AttachBox(desk);
         correcting.map(entry -> (Body.PointOpened) entry.body()).ifPresent(point -> {
             what.setText(point.what());
             who.setText(point.who());
             due.setText(point.due().map(LocalDate::toString).orElse(""));
         });
-        why.setManaged(correcting.isPresent());
-        why.setVisible(correcting.isPresent());
         what.setOnAction(event -> who.requestFocus());
         who.setOnAction(event -> due.requestFocus());
-        due.setOnAction(event -> {
-            if (correcting.isPresent()) {
-                why.requestFocus();
-            } else {
-                sheet.goOn();
-            }
-        });
-        why.setOnAction(event -> sheet.goOn());
-        sheet.with(Words.wrapped("It stands on the Shop page and on the certificate until somebody closes it.", "by-hand"), what, who, due, why, files);
+        due.setOnAction(event -> why.ifPresentOrElse(TextField::requestFocus, sheet::goOn));
+        sheet.with(Words.wrapped("It stands on the Shop page and on the certificate until somebody closes it.", "by-hand"), what, who, due);
+        why.ifPresent(sheet::with);
+        sheet.with(files);
         return sheet.records(() -> {
             if (what.getText().isBlank()) {
                 sheet.tell("Say what is to be done.");
-                return Optional.empty();
-            }
-            if (correcting.isPresent() && why.getText().isBlank()) {
-                sheet.tell("Say in a few words why the old entry is replaced.");
                 return Optional.empty();
             }
             Optional<LocalDate> day = day(due.getText(), desk.local(desk.now()).toLocalDate());
@@ -73,8 +63,8 @@ public final class PointSheets {
                 return Optional.empty();
             }
             Body.PointOpened body = new Body.PointOpened(what.getText().strip(), who.getText().strip(), day);
-            return Optional.of(new OverSheet.Recording(machineId, body, correcting.map(entry -> new Logbook.Correcting(entry.number(), why.getText().strip())), files.files()));
-        }, recorded);
+            return Optional.of(new Recording.What(machineId, () -> body, files.files(), Optional.empty()));
+        });
     }
 
     /** A day as typed; empty where it is none. */
@@ -96,8 +86,8 @@ public final class PointSheets {
     /** A sheet to close a point. */
     public static Node close(Desk desk, Navigator navigator, Entry entry, Consumer<Entry> recorded) {
         Body.PointOpened point = (Body.PointOpened) entry.body();
-        OverSheet sheet = new OverSheet(desk, navigator, point.what(), "Close it", "point-close");
-        TextField how = OverSheet.field("point-how", "how it was done, and by whom");
+        RecordingOverlay sheet = new RecordingOverlay(desk, navigator, new RecordingOverlay.Titles(point.what(), "Close it", "point-close"), recorded);
+        TextField how = RecordingOverlay.field("point-how", "how it was done, and by whom");
         AttachBox files = new AttachBox(desk);
         how.setOnAction(event -> sheet.goOn());
         sheet.with(Words.wrapped("Closing it is an entry of its own; what was open, and since when, stays in the logbook.", "by-hand"), how, files);
@@ -106,8 +96,8 @@ public final class PointSheets {
                 sheet.tell("Say how it was done.");
                 return Optional.empty();
             }
-            return Optional.of(new OverSheet.Recording(entry.place().machineId(), new Body.PointClosed(entry.number(), point.what(), how.getText().strip()),
-                    Optional.empty(), files.files()));
-        }, recorded);
+            Body.PointClosed closed = new Body.PointClosed(entry.number(), point.what(), how.getText().strip());
+            return Optional.of(new Recording.What(entry.place().machineId(), () -> closed, files.files(), Optional.empty()));
+        });
     }
 }

@@ -15,11 +15,11 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import zebrawood.core.entry.Entry;
-import zebrawood.desktop.bench.AttachBox;
-import zebrawood.desktop.bench.Thumbnail;
-import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
-import zebrawood.desktop.desk.FileDialogs;
+import zebrawood.desktop.recording.AttachBox;
+import zebrawood.kit.view.FileDialogs;
+import zebrawood.kit.view.Thumbnail;
+import zebrawood.kit.view.Words;
 import zebrawood.logbook.store.LogbookException;
 
 /** The files that belong to an entry: shown small, opened and saved unchanged. */

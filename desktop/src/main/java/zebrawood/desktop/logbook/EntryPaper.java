@@ -20,20 +20,20 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Instruction;
-import zebrawood.desktop.Catalogue;
-import zebrawood.desktop.bench.Clip;
-import zebrawood.desktop.bench.DrawingSurface;
-import zebrawood.desktop.bench.Exhibit;
-import zebrawood.desktop.bench.Printing;
-import zebrawood.desktop.bench.Slip;
-import zebrawood.desktop.bench.Stop;
-import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
-import zebrawood.desktop.figure.Shapes;
 import zebrawood.desktop.machine.PlateField;
+import zebrawood.kit.bench.Exhibit;
+import zebrawood.kit.bench.Stop;
+import zebrawood.kit.figure.Shapes;
+import zebrawood.kit.view.Clip;
+import zebrawood.kit.view.DrawingSurface;
+import zebrawood.kit.view.Printing;
+import zebrawood.kit.view.Slip;
+import zebrawood.kit.view.Words;
 
 /** An opened entry, shown from its bytes exactly as it was shown when it was recorded. */
 final class EntryPaper extends BorderPane {

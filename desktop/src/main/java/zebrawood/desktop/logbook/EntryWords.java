@@ -1,9 +1,9 @@
 package zebrawood.desktop.logbook;
 
+import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.route.StopState;
-import zebrawood.desktop.Catalogue;
 
 /** An entry in a few words, as on the tape. */
 final class EntryWords {

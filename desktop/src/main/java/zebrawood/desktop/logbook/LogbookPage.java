@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Optional;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
+import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
 import javafx.collections.FXCollections;
@@ -28,22 +29,24 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Verdict;
-import zebrawood.desktop.Catalogue;
-import zebrawood.desktop.bench.Slip;
-import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
 import zebrawood.desktop.event.EventSheet;
 import zebrawood.desktop.event.PointSheets;
+import zebrawood.desktop.page.FramedPage;
+import zebrawood.kit.view.Heading;
+import zebrawood.kit.view.Slip;
+import zebrawood.kit.view.Words;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.TapeFilter;
 import zebrawood.logbook.store.TapeLine;
 
 /** The tape of entries by day, filtered; and the entry that is opened. */
-public final class LogbookPage extends HBox {
+public final class LogbookPage extends HBox implements FramedPage {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM yyyy", Locale.ENGLISH);
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
@@ -262,6 +265,7 @@ public final class LogbookPage extends HBox {
     }
 
     /** The entry that is open, for what one may do with it by keys. */
+    @Override
     public Optional<Entry> opened() {
         return opened;
     }
@@ -275,9 +279,33 @@ public final class LogbookPage extends HBox {
     }
 
     /** Puts the focus into the search. */
-    public void search() {
+    @Override
+    public boolean search() {
         search.requestFocus();
         search.selectAll();
+        return true;
+    }
+
+    @Override
+    public Node view() {
+        return this;
+    }
+
+    @Override
+    public Place place() {
+        return Place.LOGBOOK;
+    }
+
+    @Override
+    public Heading heading() {
+        String first = machine.getValue().id().flatMap(desk::machine).map(of -> ", at first those of " + of.plate().name()).orElse("");
+        return new Heading("Logbook", desk.head().get().inWords() + first, "");
+    }
+
+    @Override
+    public Foot foot() {
+        return new Foot("Nothing here is ever changed. A correction is a new entry that names the old one.", false,
+                Optional.of(new SimpleStringProperty("Up and Down move along the tape")));
     }
 
     private void correct(Entry entry) {
@@ -293,13 +321,9 @@ public final class LogbookPage extends HBox {
     }
 
     /** Puts the focus on the tape. */
+    @Override
     public void begin() {
         Platform.runLater(tape::requestFocus);
-    }
-
-    /** How many entries there are, for the head of the window. */
-    public static String count(Logbook.Head head) {
-        return head.entries() + (head.entries() == 1 ? " entry" : " entries");
     }
 
     private final class TapeCell extends ListCell<Object> {

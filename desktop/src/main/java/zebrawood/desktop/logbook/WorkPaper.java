@@ -8,12 +8,12 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
-import zebrawood.desktop.bench.DrawingSurface;
-import zebrawood.desktop.bench.Slip;
-import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.work.WorkFigure;
 import zebrawood.desktop.work.WorkTable;
+import zebrawood.kit.view.DrawingSurface;
+import zebrawood.kit.view.Slip;
+import zebrawood.kit.view.Words;
 
 /** An opened work result: how it came out, the work to scale, everything that was said of it. */
 final class WorkPaper {

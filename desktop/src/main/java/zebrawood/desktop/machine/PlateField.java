@@ -10,9 +10,9 @@ import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
-import zebrawood.logbook.json.Names;
-import zebrawood.logbook.json.RecordWriter;
-import zebrawood.logbook.json.StrictJson;
+import zebrawood.json.Names;
+import zebrawood.json.RecordWriter;
+import zebrawood.json.StrictJson;
 
 /**
  * One field of a plate.

@@ -8,11 +8,8 @@ import java.util.Optional;
 import java.util.UUID;
 import javafx.application.Platform;
 import javafx.geometry.Insets;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -22,33 +19,35 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import zebrawood.core.entry.Body;
-import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.route.StopState;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.desktop.bench.Draft;
-import zebrawood.desktop.bench.DraftKeeper;
-import zebrawood.desktop.bench.DrawingSurface;
-import zebrawood.desktop.bench.EnterOrder;
-import zebrawood.desktop.bench.InitialsField;
-import zebrawood.desktop.bench.ReadingField;
-import zebrawood.desktop.bench.Sheet;
-import zebrawood.desktop.bench.Slip;
-import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
-import zebrawood.desktop.figure.Anchor;
-import zebrawood.desktop.figure.Figure;
-import zebrawood.desktop.figure.Path;
-import zebrawood.desktop.figure.Pen;
-import zebrawood.desktop.figure.Stroke;
+import zebrawood.desktop.page.FramedPage;
+import zebrawood.desktop.recording.DraftKeeper;
+import zebrawood.desktop.recording.Recording;
 import zebrawood.desktop.shop.MachineFigure;
-import zebrawood.desktop.theme.Lettering;
-import zebrawood.desktop.theme.Tone;
+import zebrawood.kit.figure.Anchor;
+import zebrawood.kit.figure.Figure;
+import zebrawood.kit.figure.Path;
+import zebrawood.kit.figure.Pen;
+import zebrawood.kit.figure.Stroke;
+import zebrawood.kit.form.Draft;
+import zebrawood.kit.form.Filled;
+import zebrawood.kit.form.ReadingField;
+import zebrawood.kit.form.Worksheet;
+import zebrawood.kit.theme.Lettering;
+import zebrawood.kit.theme.Tone;
+import zebrawood.kit.view.DrawingSurface;
+import zebrawood.kit.view.EnterOrder;
+import zebrawood.kit.view.Heading;
+import zebrawood.kit.view.Slip;
+import zebrawood.kit.view.Words;
 
 /** A machine's plate: the machine grows as it is typed; every change is an entry. */
-public final class PlatePage extends HBox {
+public final class PlatePage extends HBox implements FramedPage {
 
     private static final String NEW = "new";
     private static final String STOP = "plate";
@@ -64,11 +63,9 @@ public final class PlatePage extends HBox {
     private final Map<String, Draft.Text> recorded;
     private final DrawingSurface drawing;
     private final Slip slip;
-    private final InitialsField initials;
+    private final Recording recording;
     private Optional<Plate> plate = Optional.empty();
-    private Sheet sheet = Sheet.of(draft);
-    private String told = "";
-    private boolean recording;
+    private Filled sheet = Worksheet.of(draft).filled();
     private SlipState slipShown;
 
     /** @param machineId whose plate; empty for a new machine */
@@ -79,7 +76,8 @@ public final class PlatePage extends HBox {
         this.slip = new Slip(desk.look());
         this.drawing = new DrawingSurface(desk.look());
         this.keeper = new DraftKeeper(desk, machineId.orElse(NEW), STOP, draft, told -> { });
-        initials = new InitialsField(desk, this::record);
+        String id = machineId.orElseGet(() -> UUID.randomUUID().toString());
+        recording = new Recording(desk, () -> ready(id), entry -> desk.refresh(() -> navigator.stop(id, "site-climate")), this::showSlip);
         recorded = machineId.flatMap(desk::machine).map(machine -> texts(machine.plate())).orElse(Map.of());
         draft.fill(recorded);
         VBox page = new VBox(10, head(), drawing, sections());
@@ -177,27 +175,10 @@ public final class PlatePage extends HBox {
     }
 
     private void changed() {
-        sheet = Sheet.of(draft);
-        for (PlateField field : PlateField.all()) {
-            switch (field.kind()) {
-                case AMOUNT -> sheet.amount(field.path(), field.quantity());
-                case WORDS -> sheet.words(field.path());
-                case CHOICE -> {
-                    if (!draft.text(field.path()).isEmpty()) {
-                        sheet.word(field.path(), draft.text(field.path()));
-                        sheet.asTyped().put(field.path(), draft.text(field.path()));
-                    }
-                }
-                case TRUTH -> {
-                    if (!draft.text(field.path()).isEmpty()) {
-                        sheet.truth(field.path(), draft.text(field.path()).equals("yes"));
-                        sheet.asTyped().put(field.path(), draft.text(field.path()));
-                    }
-                }
-            }
-        }
-        plate = sheet.bind(Plate.class);
-        told = "";
+        Filled.Bound<Plate> bound = filled(draft).bind(Plate.class);
+        plate = bound.record();
+        sheet = bound.filled();
+        recording.hush();
         UnitChoice units = desk.units().get();
         amounts.forEach(field -> field.tell(Optional.ofNullable(sheet.problems().get(field.name())),
                 sheet.understood(field.name()), draft.typed(field.name()), units));
@@ -208,6 +189,18 @@ public final class PlatePage extends HBox {
         });
         drawing.show(plate.map(PlatePage::figure).orElse(PlatePage::nothingYet), "the machine to scale");
         showSlip();
+    }
+
+    private static Filled filled(Draft draft) {
+        Worksheet sheet = Worksheet.of(draft);
+        for (PlateField field : PlateField.all()) {
+            switch (field.kind()) {
+                case AMOUNT -> sheet.amount(field.path(), field.quantity());
+                case WORDS, CHOICE -> sheet.words(field.path());
+                case TRUTH -> sheet.truth(field.path());
+            }
+        }
+        return sheet.filled();
     }
 
     private static Map<String, Draft.Text> texts(Plate plate) {
@@ -254,7 +247,7 @@ public final class PlatePage extends HBox {
                 : draft.text("family").isBlank() ? "Choose its family."
                 : sheet.problems().isEmpty() ? sheet.missing().stream().findFirst().map(path -> "Still missing: " + PlateField.label(path) + ".").orElse("Look over the fields.")
                 : "Put right what is marked.";
-        SlipState state = new SlipState(ready, act, List.copyOf(sheet.others()), !draft.texts().equals(recorded), told, desk.initials().get().isBlank());
+        SlipState state = new SlipState(ready, act, sheet.others(), !draft.texts().equals(recorded), recording.told(), recording.asksInitials());
         if (state.equals(slipShown)) {
             return;
         }
@@ -274,69 +267,67 @@ public final class PlatePage extends HBox {
             parts.add(away);
         }
         slip.show(parts);
-        List<Node> bottom = new ArrayList<>();
-        if (!told.isEmpty()) {
-            Label label = Words.wrapped(told, "small");
-            label.setId("told");
-            bottom.add(label);
-        }
-        if (ready && desk.initials().get().isBlank()) {
-            bottom.add(initials);
-        }
-        Button record = new Button("Record");
-        record.setId("record");
-        record.getStyleClass().setAll("button", "strong");
-        record.setGraphic(Words.label("Ctrl+Enter", "small"));
-        record.setContentDisplay(ContentDisplay.RIGHT);
-        record.setGraphicTextGap(12);
-        record.setMaxWidth(Double.MAX_VALUE);
-        record.setAlignment(Pos.CENTER);
-        record.setDisable(!ready);
-        record.setOnAction(event -> record());
-        bottom.add(record);
+        List<Node> bottom = new ArrayList<>(recording.asked());
+        bottom.add(recording.button("Record", ready));
         slip.bottom(bottom.toArray(new Node[0]));
     }
 
-    /** Records the plate; with Ctrl+Enter too. */
+    @Override
     public void record() {
-        if (plate.isEmpty() || recording) {
-            return;
-        }
-        if (!initials.signed()) {
-            told = InitialsField.ASKED;
-            showSlip();
-            return;
-        }
-        recording = true;
-        String id = machineId.orElseGet(() -> UUID.randomUUID().toString());
-        Body.PlateSet body = new Body.PlateSet(plate.get(), sheet.asTyped());
-        Entry.Stamp stamp = desk.stamp();
-        keeper.stop();
-        desk.later(() -> {
-            Entry entry = desk.logbook().append(id, body, stamp);
-            desk.logbook().dropDraft(machineId.orElse(NEW), STOP);
-            return entry;
-        }, entry -> desk.refresh(() -> navigator.stop(id, "site-climate")), refused -> {
-            recording = false;
-            told = Words.sentence(refused.getMessage());
-            showSlip();
+        recording.record();
+    }
+
+    private Optional<Recording.What> ready(String id) {
+        return plate.map(typed -> {
+            Body.PlateSet body = new Body.PlateSet(typed, sheet.asTyped());
+            return new Recording.What(id, () -> body, List.of(), Optional.of(keeper));
         });
     }
 
+    @Override
+    public Node view() {
+        return this;
+    }
+
+    @Override
+    public Place place() {
+        return machineId.isPresent() ? Place.ROUTE : Place.SHOP;
+    }
+
+    @Override
+    public Optional<String> machineId() {
+        return machineId;
+    }
+
+    @Override
+    public Heading heading() {
+        return machineId.flatMap(desk::machine).map(machine -> new Heading(machine.plate().name(), machine.plate().line(), "Plate"))
+                .orElse(new Heading("A new machine", "", "Plate"));
+    }
+
+    @Override
+    public Foot foot() {
+        return Foot.of("What the plate says is what stops judge by: take it from the machine and its manual.");
+    }
+
     /** Another page takes its place, or the window closes: what was typed last is kept too. */
+    @Override
     public void leave() {
         keeper.finish();
     }
 
+    @Override
     public void undo() {
         draft.undo();
     }
 
+    @Override
     public void redo() {
         draft.redo();
     }
 
     /** Puts the focus on the first field. */
+    @Override
     public void begin() {
         Platform.runLater(() -> {
             applyCss();

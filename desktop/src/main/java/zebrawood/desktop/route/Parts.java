@@ -3,12 +3,12 @@ package zebrawood.desktop.route;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import zebrawood.core.route.Counted;
+import zebrawood.benches.Catalogue;
+import zebrawood.core.route.CountedReading;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.StopState;
 import zebrawood.core.route.StopStatus;
-import zebrawood.desktop.Catalogue;
-import zebrawood.desktop.bench.Stop;
+import zebrawood.kit.bench.Stop;
 
 /**
  * A row of the Route: a stop, or those that share one bench.
@@ -49,6 +49,6 @@ record Parts(String title, List<StopStatus> stops) {
     /** The part that most needs something done; where none does, the one measured last. */
     StopStatus lead() {
         return stops.stream().min(Comparator.<StopStatus>comparingInt(stop -> NEED.indexOf(stop.state()))
-                .thenComparing(stop -> stop.reading().map(Counted::standsAt).orElse(0), Comparator.reverseOrder())).orElseThrow();
+                .thenComparing(stop -> stop.reading().map(CountedReading::standsAt).orElse(0), Comparator.reverseOrder())).orElseThrow();
     }
 }

@@ -11,10 +11,10 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import zebrawood.core.route.StopStatus;
-import zebrawood.desktop.bench.DrawingSurface;
-import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
-import zebrawood.desktop.figure.Shapes;
+import zebrawood.kit.figure.Shapes;
+import zebrawood.kit.view.DrawingSurface;
+import zebrawood.kit.view.Words;
 
 /** The parts of a bench that several stops share, with what each found: a press goes from one to the other. */
 final class PartsBar extends HBox {

@@ -24,17 +24,17 @@ import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.StopState;
 import zebrawood.core.route.StopStatus;
 import zebrawood.core.safety.FirstLight;
-import zebrawood.desktop.bench.DrawingSurface;
-import zebrawood.desktop.bench.Slip;
-import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
-import zebrawood.desktop.figure.Figure;
-import zebrawood.desktop.figure.Path;
-import zebrawood.desktop.figure.Shapes;
-import zebrawood.desktop.figure.Stroke;
-import zebrawood.desktop.theme.Ground;
-import zebrawood.desktop.theme.Lettering;
-import zebrawood.desktop.theme.Tone;
+import zebrawood.kit.figure.Figure;
+import zebrawood.kit.figure.Path;
+import zebrawood.kit.figure.Shapes;
+import zebrawood.kit.figure.Stroke;
+import zebrawood.kit.theme.Ground;
+import zebrawood.kit.theme.Lettering;
+import zebrawood.kit.theme.Tone;
+import zebrawood.kit.view.DrawingSurface;
+import zebrawood.kit.view.Slip;
+import zebrawood.kit.view.Words;
 
 /** The stops in the order of the work on one line, the gate across it. */
 final class RouteColumn extends BorderPane {

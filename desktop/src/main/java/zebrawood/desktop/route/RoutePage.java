@@ -1,5 +1,6 @@
 package zebrawood.desktop.route;
 
+import java.io.File;
 import java.util.List;
 import java.util.Optional;
 import javafx.application.Platform;
@@ -7,6 +8,7 @@ import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.input.DragEvent;
@@ -15,25 +17,29 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Entry;
+import zebrawood.core.machine.Plate;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.StopState;
+import zebrawood.core.route.StopStatus;
 import zebrawood.core.safety.FirstLight;
-import zebrawood.desktop.Catalogue;
-import zebrawood.desktop.bench.BenchPage;
-import zebrawood.desktop.bench.BenchPlace;
-import zebrawood.desktop.bench.Draft;
-import zebrawood.desktop.bench.Slip;
-import zebrawood.desktop.bench.Stop;
-import zebrawood.desktop.bench.StopView;
-import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
+import zebrawood.desktop.page.FramedPage;
+import zebrawood.desktop.page.StopView;
 import zebrawood.desktop.safety.GatePage;
+import zebrawood.desktop.stop.StopPage;
+import zebrawood.kit.bench.BenchPlace;
+import zebrawood.kit.bench.Stop;
+import zebrawood.kit.form.Draft;
+import zebrawood.kit.view.Heading;
+import zebrawood.kit.view.Slip;
+import zebrawood.kit.view.Words;
 import zebrawood.logbook.store.Logbook;
 
 /** One machine: its Route at the left, the stop one is at, and that stop's Slip. */
-public final class RoutePage extends HBox {
+public final class RoutePage extends HBox implements FramedPage {
 
     private static final int EARLIER = 12;
     private static final double WIDE = 216;
@@ -77,7 +83,7 @@ public final class RoutePage extends HBox {
             }
         });
         bench.addEventHandler(DragEvent.DRAG_DROPPED, event -> {
-            event.getDragboard().getFiles().stream().findFirst().ifPresent(file -> view.ifPresent(v -> v.take(file)));
+            event.getDragboard().getFiles().stream().findFirst().ifPresent(this::take);
             event.setDropCompleted(true);
         });
         desk.machines().addListener(new WeakChangeListener<>(onMachines));
@@ -92,16 +98,90 @@ public final class RoutePage extends HBox {
         });
     }
 
-    public String machineId() {
-        return machineId;
+    @Override
+    public Node view() {
+        return this;
+    }
+
+    @Override
+    public Place place() {
+        return Place.ROUTE;
+    }
+
+    @Override
+    public Optional<String> machineId() {
+        return Optional.of(machineId);
+    }
+
+    /** Whether it is the Route of this machine. */
+    public boolean isOf(String id) {
+        return machineId.equals(id);
+    }
+
+    @Override
+    public Heading heading() {
+        Plate plate = machine().plate();
+        String phase = Catalogue.findStop(stop).map(found -> found.procedure().card().phase().title() + "  ›  ").orElse("");
+        return new Heading(plate.name(), plate.line(), phase + Catalogue.title(stop));
+    }
+
+    @Override
+    public Foot foot() {
+        return new Foot(view.map(StopView::caution).orElse("Nothing fires before the gate is open."), true, view.map(StopView::footnote));
+    }
+
+    @Override
+    public void begin() {
+        view.ifPresent(StopView::begin);
+    }
+
+    @Override
+    public void record() {
+        view.ifPresent(StopView::record);
+    }
+
+    @Override
+    public void undo() {
+        view.ifPresent(StopView::undo);
+    }
+
+    @Override
+    public void redo() {
+        view.ifPresent(StopView::redo);
+    }
+
+    @Override
+    public void copy() {
+        view.ifPresent(StopView::copy);
+    }
+
+    @Override
+    public void paste() {
+        view.ifPresent(StopView::paste);
+    }
+
+    @Override
+    public void take(File file) {
+        view.ifPresent(shown -> shown.take(file));
+    }
+
+    @Override
+    public void leave() {
+        view.ifPresent(StopView::leave);
+    }
+
+    @Override
+    public Optional<Explained> help() {
+        return view.flatMap(StopView::help);
+    }
+
+    @Override
+    public Optional<Parent> printed() {
+        return view.flatMap(StopView::printed);
     }
 
     public String stop() {
         return stop;
-    }
-
-    public Optional<StopView> view() {
-        return view;
     }
 
     public MachineStatus machine() {
@@ -114,16 +194,14 @@ public final class RoutePage extends HBox {
         stop = wanted;
         if (wanted.equals(FirstLight.ID)) {
             drafted = Optional.empty();
-            put(new GatePage(desk, machine(), this::refreshAll));
+            put(new GatePage(desk, this::machine, this::refreshAll));
             return;
         }
         Stop<?, ?> found = Catalogue.findStop(wanted).orElseThrow();
         Optional<String> lacks = found.procedure().lacks(machine().plate());
-        boolean shut = found.procedure().card().fires() && !machine().gate().isOpen() && correcting.isEmpty();
-        if (shut) {
-            closed("First light comes first.", "This stop fires the laser. It opens when the last bar of the gate is lifted: "
-                    + machine().gate().lifted() + " of " + machine().gate().bars().size() + " are.",
-                    "Go to the gate", () -> open(FirstLight.ID, Optional.empty()));
+        Optional<StopStatus.Needed> needed = correcting.isPresent() ? Optional.empty() : needed(wanted);
+        if (needed.isPresent()) {
+            comesFirst(needed.get());
             return;
         }
         if (lacks.isPresent()) {
@@ -132,8 +210,22 @@ public final class RoutePage extends HBox {
             return;
         }
         desk.later(
-                () -> new Opened(desk.logbook().readings(machineId, wanted, EARLIER), desk.logbook().findDraft(machineId, correcting.map(BenchPage::draftOf).orElse(wanted))),
+                () -> new Opened(desk.logbook().readings(machineId, wanted, EARLIER), desk.logbook().findDraft(machineId, correcting.map(StopPage::draftOf).orElse(wanted))),
                 opened -> opened(found, wanted, opened, correcting));
+    }
+
+    /** What has to come before a stop. */
+    private Optional<StopStatus.Needed> needed(String wanted) {
+        return machine().stops().stream().filter(status -> status.card().id().equals(wanted)).findFirst().flatMap(StopStatus::needed);
+    }
+
+    private void comesFirst(StopStatus.Needed needed) {
+        boolean gate = needed.stop().equals(FirstLight.ID);
+        closed(needed.title() + " comes first.", gate
+                        ? "This stop fires the laser. It opens when the last bar of the gate is lifted: "
+                                + machine().gate().lifted() + " of " + machine().gate().bars().size() + " are."
+                        : "What is read here would be wrong before " + needed.title() + " has passed.",
+                "Go to " + (gate ? "the gate" : needed.title()), () -> open(needed.stop(), Optional.empty()));
     }
 
     private record Opened(List<Entry> earlier, Optional<Logbook.Draft> draft) {}
@@ -146,8 +238,8 @@ public final class RoutePage extends HBox {
         List<Entry> earlier = correcting
                 .map(entry -> opened.earlier().stream().filter(e -> e.standsAt() < entry.standsAt()).toList())
                 .orElse(opened.earlier());
-        BenchPlace place = new BenchPlace(desk, machine().plate(), earlier, new Draft());
-        BenchPage<R, F> page = new BenchPage<>(found, new BenchPage.At(desk, machineId, place, this::refreshAll));
+        BenchPlace place = new BenchPlace(desk, machine().plate(), earlier, this::newest, new Draft());
+        StopPage<R, F> page = new StopPage<>(found, new StopPage.At(desk, machineId, place, this::refreshAll));
         drafted = correcting.isPresent() ? Optional.empty() : opened.draft().map(draft -> wanted);
         if (correcting.isPresent()) {
             page.correct(correcting.get(), opened.draft());
@@ -155,6 +247,11 @@ public final class RoutePage extends HBox {
             page.open(opened.draft());
         }
         put(page);
+    }
+
+    /** The newest reading that counts of another stop of this machine. */
+    private Optional<Entry> newest(String other) {
+        return machine().stops().stream().filter(status -> status.card().id().equals(other)).flatMap(status -> status.last().stream()).findFirst();
     }
 
     private void put(StopView shown) {
@@ -216,8 +313,8 @@ public final class RoutePage extends HBox {
     private void changedElsewhere() {
         if (!stop.isEmpty() && getScene() != null) {
             refreshColumn();
-            view.filter(GatePage.class::isInstance).map(GatePage.class::cast).ifPresent(gate -> gate.refresh(machine()));
-            boolean shutNow = Catalogue.findStop(stop).filter(s -> s.procedure().card().fires()).isPresent() && !machine().gate().isOpen();
+            view.ifPresent(StopView::refresh);
+            boolean shutNow = needed(stop).isPresent();
             if (shutNow && view.isPresent()) {
                 open(stop, Optional.empty());
             }
@@ -225,8 +322,13 @@ public final class RoutePage extends HBox {
         }
     }
 
+    @Override
+    public void refresh() {
+        refreshColumn();
+    }
+
     /** Draws the Route anew; units or ground may have changed. */
-    public void refreshColumn() {
+    private void refreshColumn() {
         column.show(machine(), stop, drafted, wanted -> open(wanted, Optional.empty()));
         parts.show(machine().stops().stream().filter(status -> status.card().id().equals(stop)).findFirst()
                 .map(status -> Parts.of(machine(), status)), stop, wanted -> open(wanted, Optional.empty()));

@@ -1,18 +1,19 @@
 package zebrawood.desktop.safety;
 
 import java.io.File;
-import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -28,18 +29,18 @@ import zebrawood.core.route.Gate;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.StopState;
 import zebrawood.core.safety.Bar;
-import zebrawood.desktop.bench.Clip;
-import zebrawood.desktop.bench.DrawingSurface;
-import zebrawood.desktop.bench.InitialsField;
-import zebrawood.desktop.bench.Slip;
-import zebrawood.desktop.bench.StopView;
-import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
-import zebrawood.desktop.figure.Figure;
-import zebrawood.desktop.figure.Path;
-import zebrawood.desktop.figure.Pen;
-import zebrawood.desktop.figure.Stroke;
-import zebrawood.desktop.theme.Tone;
+import zebrawood.desktop.page.StopView;
+import zebrawood.desktop.recording.Recording;
+import zebrawood.kit.figure.Figure;
+import zebrawood.kit.figure.Path;
+import zebrawood.kit.figure.Pen;
+import zebrawood.kit.figure.Stroke;
+import zebrawood.kit.theme.Tone;
+import zebrawood.kit.view.Clip;
+import zebrawood.kit.view.DrawingSurface;
+import zebrawood.kit.view.Slip;
+import zebrawood.kit.view.Words;
 
 /** The bars before first light: one in hand, large, with two answers; each answer is an entry. */
 public final class GatePage implements StopView {
@@ -48,8 +49,7 @@ public final class GatePage implements StopView {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
     private final Desk desk;
-    private final String machineId;
-    private final Runnable recorded;
+    private final Supplier<MachineStatus> status;
     private final VBox bars = new VBox();
     private final ScrollPane scroll = new ScrollPane(bars);
     private final VBox page;
@@ -57,23 +57,30 @@ public final class GatePage implements StopView {
     private final Slip slip;
     private final ReadOnlyStringWrapper footnote = new ReadOnlyStringWrapper();
     private final TextField remark = new TextField();
-    private final InitialsField initials;
+    private final Recording recording;
     private final Label told = Words.wrapped("", "problem");
     private MachineStatus machine;
-    private Optional<Boolean> waitingForInitials = Optional.empty();
+    private boolean answer;
     private Button yes = new Button();
 
-    public GatePage(Desk desk, MachineStatus machine, Runnable recorded) {
+    /**
+     * @param status how the machine stands now
+     * @param recorded runs when an answer was recorded
+     */
+    public GatePage(Desk desk, Supplier<MachineStatus> status, Runnable recorded) {
         this.desk = desk;
-        this.machine = machine;
-        this.machineId = machine.machineId();
-        this.recorded = recorded;
+        this.status = status;
+        machine = status.get();
+        recording = new Recording(desk, this::answered, entry -> {
+            remark.clear();
+            say("");
+            recorded.run();
+        }, this::showTold);
         this.slip = new Slip(desk.look());
         remark.setId("remark");
         Words.follow(remark);
         remark.setOnAction(event -> yes.requestFocus());
-        initials = new InitialsField(desk, () -> answer(waitingForInitials.orElse(true)));
-        initials.setMaxWidth(160);
+        recording.initials().setMaxWidth(160);
         told.setId("told");
         told.setManaged(false);
         scroll.setFitToWidth(true);
@@ -167,8 +174,8 @@ public final class GatePage implements StopView {
         answers.setAlignment(Pos.CENTER_LEFT);
         words.getChildren().addAll(answers, told);
         words.setPadding(new Insets(12, 16, 12, 12));
-        if (waitingForInitials.isPresent()) {
-            words.getChildren().add(initials);
+        if (recording.asksInitials()) {
+            words.getChildren().add(recording.initials());
         }
         HBox box = new HBox(stripe, words);
         HBox.setHgrow(words, Priority.ALWAYS);
@@ -178,26 +185,23 @@ public final class GatePage implements StopView {
     }
 
     private void answer(boolean lifted) {
+        answer = lifted;
+        recording.record();
+    }
+
+    private Optional<Recording.What> answered() {
         Bar bar = machine.gate().inHand().orElseThrow().bar();
-        if (lifted && bar.needsRemark() && remark.getText().isBlank()) {
+        if (answer && bar.needsRemark() && remark.getText().isBlank()) {
             say("Write " + bar.remark() + " beside it first.");
             remark.requestFocus();
-            return;
+            return Optional.empty();
         }
-        if (!initials.signed()) {
-            waitingForInitials = Optional.of(lifted);
-            say(InitialsField.ASKED);
-            show();
-            return;
-        }
-        waitingForInitials = Optional.empty();
-        Body.GateLine body = new Body.GateLine(bar.id(), bar.title(), lifted, bar.fires(), remark.getText().strip());
-        Entry.Stamp stamp = desk.stamp();
-        desk.later(() -> desk.logbook().append(machineId, body, stamp), entry -> {
-            remark.clear();
-            say("");
-            recorded.run();
-        }, refused -> say(Words.sentence(refused.getMessage())));
+        return Optional.of(new Recording.What(machine.machineId(), new Body.GateLine(bar.id(), bar.title(), answer, bar.fires(), remark.getText().strip())));
+    }
+
+    private void showTold() {
+        say(recording.told());
+        show();
     }
 
     private void say(String sentence) {
@@ -206,8 +210,9 @@ public final class GatePage implements StopView {
     }
 
     /** Shows the gate as it stands now. */
-    public void refresh(MachineStatus now) {
-        machine = now;
+    @Override
+    public void refresh() {
+        machine = status.get();
         show();
         Platform.runLater(this::begin);
     }
@@ -245,9 +250,9 @@ public final class GatePage implements StopView {
         return box;
     }
 
-    private static Optional<String> history(Gate gate) {
+    private Optional<String> history(Gate gate) {
         String opened = gate.openedBy().map(entry -> "Last opened " + DAY.format(entry.stamp().local()) + " by " + entry.stamp().by() + ".").orElse("");
-        String shut = gate.shutBy().map(why -> " Shut on " + DAY.format(gate.shutAt().orElseThrow().atOffset(ZoneOffset.UTC)) + ": " + why + ".").orElse("");
+        String shut = gate.shutBy().map(why -> " Shut on " + DAY.format(desk.local(gate.shutAt().orElseThrow())) + ": " + why + ".").orElse("");
         String both = (opened + shut).strip();
         return both.isEmpty() ? Optional.empty() : Optional.of(both);
     }
@@ -262,7 +267,7 @@ public final class GatePage implements StopView {
     }
 
     @Override
-    public Node bench() {
+    public Parent bench() {
         return page;
     }
 
@@ -282,8 +287,8 @@ public final class GatePage implements StopView {
     }
 
     @Override
-    public Help help() {
-        return new Help(
+    public Optional<Explained> help() {
+        Help help = new Help(
                 List.of("Two people, and eyewear for each.", "The machine's manual; it comes first where it says otherwise."),
                 List.of(
                         "Go through the bars in order. Do what is in hand, look, and answer what you saw.",
@@ -294,6 +299,12 @@ public final class GatePage implements StopView {
                         + " The gate shuts again when the machine is moved, its source is changed, or it is long out of use.",
                 List.of("Mains, earth and high voltage are a licensed person's work.",
                         "Local codes and the laser safety officer decide; Zebrawood informs, it does not authorise."));
+        return Optional.of(new Explained("First light", help, caution()));
+    }
+
+    @Override
+    public Optional<Parent> printed() {
+        return Optional.of(page);
     }
 
     @Override

@@ -17,12 +17,13 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.desktop.bench.DrawingSurface;
-import zebrawood.desktop.bench.PressedWords;
-import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
-import zebrawood.desktop.figure.Figure;
-import zebrawood.desktop.figure.Shapes;
+import zebrawood.desktop.page.FramedPage;
+import zebrawood.kit.figure.Figure;
+import zebrawood.kit.figure.Shapes;
+import zebrawood.kit.view.DrawingSurface;
+import zebrawood.kit.view.PressableWords;
+import zebrawood.kit.view.Words;
 
 /** What stands round every view: the plate bar above, the places at the left, a sentence at the foot. */
 final class Frame extends BorderPane {
@@ -38,14 +39,14 @@ final class Frame extends BorderPane {
     private final Label name = Words.label("", "machine-name");
     private final Label line = Words.label("", "quiet");
     private final Label crumb = Words.label("", "by-hand");
-    private final PressedWords initials;
-    private final PressedWords lengths;
-    private final PressedWords temperatures;
+    private final PressableWords initials;
+    private final PressableWords lengths;
+    private final PressableWords temperatures;
     private final Label foot = Words.label("");
     private final Label footRight = Words.label("", "quiet");
     private final DrawingSurface caution;
     private final DrawingSurface stripe;
-    private final List<PressedWords> places = new ArrayList<>();
+    private final List<PressableWords> places = new ArrayList<>();
     private final ChangeListener<String> onFootnote = (value, before, now) -> Words.set(footRight, now);
     private Optional<ObservableValue<String>> footnote = Optional.empty();
 
@@ -89,11 +90,6 @@ final class Frame extends BorderPane {
         return new Dimension2D(getScene().getWidth() - PLACES, getScene().getHeight() - PLATE_BAR - FOOT);
     }
 
-    /** What is shown in the middle; null before there is anything. */
-    Node page() {
-        return center.getChildren().isEmpty() ? null : center.getChildren().get(0);
-    }
-
     void otherLengths() {
         desk.units().set(new UnitChoice(!desk.units().get().inches(), desk.units().get().fahrenheit()));
     }
@@ -103,17 +99,18 @@ final class Frame extends BorderPane {
     }
 
     /** Title, what is said of it, and where one is. */
-    void heads(String title, String quiet, String where) {
-        Words.set(name, title);
-        Words.set(line, quiet);
-        Words.set(crumb, where);
+    void heads(FramedPage.Heading heading) {
+        Words.set(name, heading.name());
+        Words.set(line, heading.line());
+        Words.set(crumb, heading.crumb());
     }
 
     /** A sentence at the foot, with the caution sign where it is one; at its right what goes on changing. */
-    void foot(String sentence, boolean isCaution, Optional<ObservableValue<String>> right) {
-        caution.setVisible(isCaution);
-        caution.setManaged(isCaution);
-        Words.set(foot, sentence);
+    void foot(FramedPage.Foot says) {
+        Optional<ObservableValue<String>> right = says.right();
+        caution.setVisible(says.isCaution());
+        caution.setManaged(says.isCaution());
+        Words.set(foot, says.words());
         footnote.ifPresent(old -> old.removeListener(onFootnote));
         footnote = right;
         Words.set(footRight, right.map(ObservableValue::getValue).orElse(""));
@@ -130,7 +127,7 @@ final class Frame extends BorderPane {
     private Node plateBar() {
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        PressedWords jump = new PressedWords("Jump to machine, stop, entry ...", ways.jump(), "jump-button");
+        PressableWords jump = new PressableWords("Jump to machine, stop, entry ...", ways.jump(), "jump-button");
         jump.setId("jump");
         jump.setMinWidth(150);
         line.setMinWidth(40);
@@ -144,8 +141,8 @@ final class Frame extends BorderPane {
         return plateBar;
     }
 
-    private static PressedWords barButton(String id, Runnable action) {
-        PressedWords button = new PressedWords("", action, "flat", "bar-button");
+    private static PressableWords barButton(String id, Runnable action) {
+        PressableWords button = new PressableWords("", action, "flat", "bar-button");
         button.setId(id);
         button.setMinWidth(40);
         return button;
@@ -167,7 +164,7 @@ final class Frame extends BorderPane {
         sign.show(icon, word);
         sign.setMinSize(22, 22);
         sign.setMaxSize(22, 22);
-        PressedWords button = new PressedWords(word, go, "flat", "place-button");
+        PressableWords button = new PressableWords(word, go, "flat", "place-button");
         button.setGraphic(sign);
         button.setId("place-" + word.toLowerCase(Locale.ROOT));
         places.add(button);
@@ -175,7 +172,7 @@ final class Frame extends BorderPane {
     }
 
     private void here(String word) {
-        for (PressedWords button : places) {
+        for (PressableWords button : places) {
             boolean on = button.getText().equals(word);
             button.getStyleClass().remove("here");
             if (on) {

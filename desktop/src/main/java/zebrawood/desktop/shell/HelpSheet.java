@@ -8,7 +8,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import zebrawood.core.procedure.Help;
-import zebrawood.desktop.bench.Words;
+import zebrawood.kit.view.Words;
 
 /** What F1 says: what is needed, how to measure, why, cautions; and the keys. */
 final class HelpSheet extends VBox {

@@ -4,9 +4,9 @@ import java.util.Locale;
 import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
-import zebrawood.desktop.bench.InitialsField;
-import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.recording.InitialsField;
+import zebrawood.kit.view.Words;
 
 /** Asks who is working, once a sitting. */
 final class InitialsSheet extends VBox {

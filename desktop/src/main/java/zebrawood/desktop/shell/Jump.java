@@ -18,9 +18,9 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.safety.FirstLight;
-import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
+import zebrawood.kit.view.Words;
 import zebrawood.logbook.store.TapeFilter;
 
 /** Jumps to any machine, stop, entry or command by typing. */

@@ -6,7 +6,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.layout.VBox;
-import zebrawood.desktop.bench.Words;
+import zebrawood.kit.view.Words;
 
 /** How far long work has come, and a way to end it. */
 final class LongWork extends VBox {

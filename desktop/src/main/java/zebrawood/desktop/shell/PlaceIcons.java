@@ -1,9 +1,9 @@
 package zebrawood.desktop.shell;
 
-import zebrawood.desktop.figure.Figure;
-import zebrawood.desktop.figure.Path;
-import zebrawood.desktop.figure.Stroke;
-import zebrawood.desktop.theme.Tone;
+import zebrawood.kit.figure.Figure;
+import zebrawood.kit.figure.Path;
+import zebrawood.kit.figure.Stroke;
+import zebrawood.kit.theme.Tone;
 
 /** The signs of the places at the left edge, 22 px square. */
 final class PlaceIcons {

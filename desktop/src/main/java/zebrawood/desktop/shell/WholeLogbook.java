@@ -9,7 +9,7 @@ import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import zebrawood.desktop.desk.Desk;
-import zebrawood.desktop.desk.FileDialogs;
+import zebrawood.kit.view.FileDialogs;
 import zebrawood.logbook.bundle.Export;
 import zebrawood.logbook.store.Backups;
 

@@ -12,15 +12,15 @@ import javafx.stage.Screen;
 import javafx.stage.Stage;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Preferences;
-import zebrawood.desktop.theme.Controls;
-import zebrawood.desktop.theme.Tone;
+import zebrawood.kit.theme.Controls;
+import zebrawood.kit.theme.Tone;
 
 /** The window: as large and where it was last time, closed with everything kept. */
 public final class Window {
 
     private static final double WIDTH = 1280;
     private static final double HEIGHT = 800;
-    private static final long PATIENCE_MS = 250;
+    private static final long PATIENCE_MILLIS = 250;
 
     private final Desk desk;
     private final Shell shell;
@@ -60,7 +60,7 @@ public final class Window {
      */
     public void open(Runnable then) {
         try {
-            desk.take(reading.get(PATIENCE_MS, TimeUnit.MILLISECONDS));
+            desk.take(reading.get(PATIENCE_MILLIS, TimeUnit.MILLISECONDS));
             show();
             filled(then);
         } catch (TimeoutException slow) {

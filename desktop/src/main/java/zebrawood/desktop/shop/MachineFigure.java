@@ -2,11 +2,11 @@ package zebrawood.desktop.shop;
 
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
-import zebrawood.desktop.figure.Figure;
-import zebrawood.desktop.figure.Path;
-import zebrawood.desktop.figure.Pen;
-import zebrawood.desktop.figure.Stroke;
-import zebrawood.desktop.theme.Tone;
+import zebrawood.kit.figure.Figure;
+import zebrawood.kit.figure.Path;
+import zebrawood.kit.figure.Pen;
+import zebrawood.kit.figure.Stroke;
+import zebrawood.kit.theme.Tone;
 
 /** A machine from the front, by its family, to scale; it stands on the lower edge, in the middle. */
 public final class MachineFigure {

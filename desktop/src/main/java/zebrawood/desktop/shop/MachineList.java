@@ -24,10 +24,10 @@ import javafx.scene.layout.VBox;
 import zebrawood.core.machine.Family;
 import zebrawood.core.route.MachineState;
 import zebrawood.core.route.MachineStatus;
-import zebrawood.desktop.bench.Slip;
-import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
-import zebrawood.desktop.figure.Shapes;
+import zebrawood.kit.figure.Shapes;
+import zebrawood.kit.view.Slip;
+import zebrawood.kit.view.Words;
 
 /** All machines as a list beside the floor, for a shop too large to be seen at once: searched and filtered. */
 final class MachineList extends VBox {

@@ -6,17 +6,17 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zebrawood.core.route.Todo;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.desktop.bench.DrawingSurface;
-import zebrawood.desktop.bench.Pressed;
-import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
-import zebrawood.desktop.figure.Anchor;
-import zebrawood.desktop.figure.Figure;
-import zebrawood.desktop.figure.Pen;
-import zebrawood.desktop.figure.Shapes;
-import zebrawood.desktop.theme.Lettering;
-import zebrawood.desktop.theme.Tone;
+import zebrawood.kit.figure.Anchor;
+import zebrawood.kit.figure.Figure;
+import zebrawood.kit.figure.Pen;
+import zebrawood.kit.figure.Shapes;
+import zebrawood.kit.theme.Lettering;
+import zebrawood.kit.theme.Tone;
+import zebrawood.kit.view.DrawingSurface;
+import zebrawood.kit.view.PressableDrawing;
+import zebrawood.kit.view.Words;
 
 /** One thing to do: how it stands, the machine, what to do there, how long it takes and since when it waits. */
 final class NextRow {
@@ -41,14 +41,14 @@ final class NextRow {
     }
 
     /** @param first whether it is the most urgent one, drawn larger */
-    static Pressed of(Desk desk, Navigator navigator, Todo todo, boolean first) {
+    static PressableDrawing of(Desk desk, Navigator navigator, Todo todo, boolean first) {
         NextRow line = line(todo, desk.units().get(), first);
         DrawingSurface drawing = new DrawingSurface(desk.look());
         drawing.show(line::draw, "");
         drawing.setMinHeight(line.height() - 4);
         drawing.setMaxHeight(line.height() - 4);
         String name = "next-" + todo.machine().toLowerCase(Locale.ROOT) + "-" + todo.stop();
-        Pressed row = new Pressed(name, drawing, line.words(), () -> todo.entry().ifPresentOrElse(
+        PressableDrawing row = new PressableDrawing(name, drawing, line.words(), () -> todo.entry().ifPresentOrElse(
                 entry -> navigator.entry(todo.machineId(), entry), () -> navigator.stop(todo.machineId(), todo.stop())), "next-row");
         row.setMinHeight(line.height());
         row.setMaxHeight(line.height());

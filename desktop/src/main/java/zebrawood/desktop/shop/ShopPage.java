@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import javafx.animation.PauseTransition;
+import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
 import javafx.geometry.Dimension2D;
@@ -25,23 +26,26 @@ import zebrawood.core.route.MachineState;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.Route;
 import zebrawood.core.route.Todo;
+import zebrawood.core.units.Days;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.desktop.bench.DrawingSurface;
-import zebrawood.desktop.bench.Pressed;
-import zebrawood.desktop.bench.PressedWords;
-import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
-import zebrawood.desktop.figure.Path;
-import zebrawood.desktop.figure.Stroke;
-import zebrawood.desktop.theme.Lettering;
-import zebrawood.desktop.theme.Tone;
+import zebrawood.desktop.page.FramedPage;
+import zebrawood.kit.figure.Path;
+import zebrawood.kit.figure.Stroke;
+import zebrawood.kit.theme.Lettering;
+import zebrawood.kit.theme.Tone;
+import zebrawood.kit.view.DrawingSurface;
+import zebrawood.kit.view.Heading;
+import zebrawood.kit.view.PressableDrawing;
+import zebrawood.kit.view.PressableWords;
+import zebrawood.kit.view.Words;
 
 /**
  * All machines on one floor at one scale, and under them what to do next, most urgent first. A large shop has a list
  * beside the floor, to search and filter; the floor then shows the most urgent of those that are left.
  */
-public final class ShopPage extends HBox {
+public final class ShopPage extends HBox implements FramedPage {
 
     private static final double LARGEST_SCALE = 0.108;
     private static final double SMALLEST_SCALE = 0.05;
@@ -56,6 +60,7 @@ public final class ShopPage extends HBox {
 
     private final Desk desk;
     private final Navigator navigator;
+    private final String shopName;
     private final int seenAtFirst;
     private final Floor floor;
     private final StackPane floorPlace = new StackPane();
@@ -65,17 +70,21 @@ public final class ShopPage extends HBox {
     private boolean seen;
     private Optional<MachineList> list = Optional.empty();
     private final Label heading = Words.label("", "title");
-    private final PressedWords add;
+    private final PressableWords add;
     private final ChangeListener<List<MachineStatus>> onMachines = (value, before, now) -> showAll();
     private final ChangeListener<UnitChoice> onUnits = (value, before, now) -> showAll();
 
-    /** @param room what the window will give it, px: what does not show in it is made later */
-    public ShopPage(Desk desk, Navigator navigator, Dimension2D room) {
+    /**
+     * @param shopName the name of the shop
+     * @param room what the window will give it, px: what does not show in it is made later
+     */
+    public ShopPage(Desk desk, Navigator navigator, String shopName, Dimension2D room) {
+        this.shopName = shopName;
         this.desk = desk;
         this.navigator = navigator;
-        this.seenAtFirst = (int) Math.ceil((room.getHeight() - Stand.HEIGHT) / NextRow.HEIGHT);
+        this.seenAtFirst = (int) Math.ceil((room.getHeight() - MachineOnFloor.HEIGHT) / NextRow.HEIGHT);
         this.floor = new Floor(room.getWidth());
-        this.add = new PressedWords("Add a machine", navigator::addMachine, "outline");
+        this.add = new PressableWords("Add a machine", navigator::addMachine, "outline");
         add.setId("add-machine");
         add.setMinWidth(Region.USE_PREF_SIZE);
         Region gap = new Region();
@@ -83,8 +92,8 @@ public final class ShopPage extends HBox {
         VBox words = new VBox(2, heading, Words.label("Machines stand at one scale. Shape and word say how each one stands.", "caption"));
         HBox head = new HBox(12, words, gap, add);
         head.setPadding(new Insets(16, 28, 0, 28));
-        floorPlace.setMinHeight(Stand.HEIGHT + 14);
-        floorPlace.setMaxHeight(Stand.HEIGHT + 14);
+        floorPlace.setMinHeight(MachineOnFloor.HEIGHT + 14);
+        floorPlace.setMaxHeight(MachineOnFloor.HEIGHT + 14);
         floorPlace.setMinWidth(0);
         floorPlace.setAlignment(Pos.TOP_LEFT);
         floorPlace.getChildren().add(floor);
@@ -104,7 +113,34 @@ public final class ShopPage extends HBox {
         showAll();
     }
 
+    @Override
+    public Node view() {
+        return this;
+    }
+
+    @Override
+    public Place place() {
+        return Place.SHOP;
+    }
+
+    @Override
+    public Heading heading() {
+        int count = desk.machines().get().size();
+        return new Heading(shopName, !desk.isRead() ? "" : count == 1 ? "1 machine" : count + " machines", "");
+    }
+
+    @Override
+    public Foot foot() {
+        if (!desk.isRead()) {
+            return Foot.of("");
+        }
+        String words = desk.logbook().whyReadOnly().map(why -> "Open for reading only: " + why + ".")
+                .orElse("Everything here follows from the logbook: " + desk.head().get().inWords() + ".");
+        return new Foot(words, false, Optional.of(new SimpleStringProperty(Days.full(desk.local(desk.now()).toLocalDate()))));
+    }
+
     /** Puts the focus into the search, where the shop is large enough to have one. */
+    @Override
     public boolean search() {
         list.ifPresent(MachineList::search);
         return list.isPresent();
@@ -118,7 +154,7 @@ public final class ShopPage extends HBox {
     private void showAll() {
         List<MachineStatus> machines = desk.machines().get();
         if (machines.size() > FEW && list.isEmpty()) {
-            MachineList made = new MachineList(desk, this::show, machine -> navigator.stop(machine.machineId(), Stand.start(machine)));
+            MachineList made = new MachineList(desk, this::show, machine -> navigator.stop(machine.machineId(), MachineOnFloor.start(machine)));
             list = Optional.of(made);
             getChildren().add(0, made);
         }
@@ -126,6 +162,7 @@ public final class ShopPage extends HBox {
     }
 
     /** Puts the focus on the most urgent line; what is below the lower edge is made once the page is seen, and can be scrolled to. */
+    @Override
     public void begin() {
         PauseTransition pause = new PauseTransition(SEEN);
         pause.setOnFinished(event -> {
@@ -134,7 +171,7 @@ public final class ShopPage extends HBox {
             nextScrolls();
         });
         pause.play();
-        next.getChildren().stream().filter(Pressed.class::isInstance).findFirst().orElse(add).requestFocus();
+        next.getChildren().stream().filter(PressableDrawing.class::isInstance).findFirst().orElse(add).requestFocus();
     }
 
     private void show(List<MachineStatus> machines) {
@@ -150,7 +187,7 @@ public final class ShopPage extends HBox {
             return;
         }
         if (machines.isEmpty()) {
-            PressedWords begin = new PressedWords("Add the first machine", navigator::addMachine, "strong");
+            PressableWords begin = new PressableWords("Add the first machine", navigator::addMachine, "strong");
             begin.setId("add-first");
             VBox.setMargin(begin, new Insets(16, 0, 0, 0));
             next.getChildren().addAll(
@@ -167,7 +204,7 @@ public final class ShopPage extends HBox {
 
     /** Adds the lines that are not there yet: at first so many as the window shows, all once the page is seen. */
     private void addRows() {
-        int made = (int) next.getChildren().stream().filter(Pressed.class::isInstance).count();
+        int made = (int) next.getChildren().stream().filter(PressableDrawing.class::isInstance).count();
         int most = Math.min(todo.size(), seen ? ROWS : seenAtFirst);
         for (int i = made; i < most; i++) {
             next.getChildren().add(NextRow.of(desk, navigator, todo.get(i), i == 0));
@@ -241,7 +278,7 @@ public final class ShopPage extends HBox {
         private void arrange() {
             double tallest = machines.stream().mapToDouble(m -> MachineFigure.heightMm(m.plate())).max().orElse(1000);
             double least = Math.max(128, Math.min(176, (available - 56) / Math.max(1, machines.size()) * 0.97));
-            double scale = Math.min(LARGEST_SCALE, (Stand.FLOOR - 20) / tallest);
+            double scale = Math.min(LARGEST_SCALE, (MachineOnFloor.FLOOR - 20) / tallest);
             while (machines.size() <= FEW && scale > SMALLEST_SCALE && wide(scale, least) > available - 56) {
                 scale *= 0.98;
             }
@@ -255,15 +292,15 @@ public final class ShopPage extends HBox {
             add.setVisible(!machines.isEmpty());
             for (MachineStatus machine : machines) {
                 double width = Math.max(least, MachineFigure.widthMm(machine.plate()) * scale + STAND_GAP) + spread;
-                Pressed stand = Stand.of(desk, navigator, machine, scale, width);
+                PressableDrawing stand = MachineOnFloor.of(desk, navigator, machine, scale, width);
                 stand.relocate(x, 0);
                 getChildren().add(stand);
                 x += width;
             }
             getChildren().add(ground);
             double whole = Math.max(available, x + 28);
-            setPrefSize(whole, Stand.HEIGHT + 10);
-            setMinSize(whole, Stand.HEIGHT + 10);
+            setPrefSize(whole, MachineOnFloor.HEIGHT + 10);
+            setMinSize(whole, MachineOnFloor.HEIGHT + 10);
             if (whole > available + 1) {
                 scrolls();
             }
@@ -293,7 +330,7 @@ public final class ShopPage extends HBox {
 
         @Override
         protected void layoutChildren() {
-            ground.resizeRelocate(0, Stand.FLOOR - FLOOR_LINE, getWidth(), FLOOR_LINE + 32);
+            ground.resizeRelocate(0, MachineOnFloor.FLOOR - FLOOR_LINE, getWidth(), FLOOR_LINE + 32);
             super.layoutChildren();
         }
     }

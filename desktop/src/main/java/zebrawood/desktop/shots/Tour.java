@@ -25,10 +25,10 @@ import org.apache.pdfbox.rendering.PDFRenderer;
 import zebrawood.desktop.certificate.Certificate;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
-import zebrawood.desktop.route.RoutePage;
 import zebrawood.desktop.shell.Window;
 import zebrawood.desktop.shop.ShopPage;
-import zebrawood.desktop.theme.Ground;
+import zebrawood.kit.theme.Ground;
+import zebrawood.kit.view.Nodes;
 import zebrawood.logbook.store.TapeFilter;
 
 /** Goes through every main view of the demo shop and keeps a picture of each. */
@@ -142,7 +142,7 @@ public final class Tour {
         }
         try {
             Path file = Files.writeString(Files.createTempFile("room-climate", ".csv"), log);
-            ((RoutePage) window.shell().page()).view().orElseThrow().take(file.toFile());
+            window.shell().page().take(file.toFile());
             file.toFile().deleteOnExit();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -258,8 +258,8 @@ public final class Tour {
     private void certificate() {
         ByteArrayOutputStream pdf = new ByteArrayOutputStream();
         try {
-            Certificate.Moment moment = new Certificate.Moment(desk.now(), desk.zone(), desk.units().get(), desk.preferences().paper());
-            Certificate.write(Certificate.Subject.of(desk.preferences().shop(), desk.logbook(), machine("Wren"), moment), pdf);
+            Certificate.Making making = new Certificate.Making(desk.now(), desk.zone(), desk.units().get(), desk.preferences().paper());
+            Certificate.write(Certificate.Subject.of(desk.preferences().shop(), desk.logbook(), machine("Wren"), making), pdf);
             try (PDDocument document = Loader.loadPDF(pdf.toByteArray())) {
                 PDFRenderer renderer = new PDFRenderer(document);
                 renderer.setRenderingHints(new RenderingHints(Map.of(

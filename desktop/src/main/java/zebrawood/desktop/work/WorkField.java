@@ -11,7 +11,7 @@ import zebrawood.core.machine.Family;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.core.work.WorkResult;
-import zebrawood.desktop.bench.Draft;
+import zebrawood.kit.form.Draft;
 
 /**
  * A field of a work result.

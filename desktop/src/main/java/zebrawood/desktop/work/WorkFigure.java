@@ -4,13 +4,13 @@ import java.util.OptionalDouble;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.core.work.WorkResult;
-import zebrawood.desktop.figure.Anchor;
-import zebrawood.desktop.figure.Figure;
-import zebrawood.desktop.figure.Path;
-import zebrawood.desktop.figure.Pen;
-import zebrawood.desktop.figure.Stroke;
-import zebrawood.desktop.theme.Lettering;
-import zebrawood.desktop.theme.Tone;
+import zebrawood.kit.figure.Anchor;
+import zebrawood.kit.figure.Figure;
+import zebrawood.kit.figure.Path;
+import zebrawood.kit.figure.Pen;
+import zebrawood.kit.figure.Stroke;
+import zebrawood.kit.theme.Lettering;
+import zebrawood.kit.theme.Tone;
 
 /** A work result from the side, to scale: lens or nozzle over the stock at its gap, where the beam is narrowest, what lies under it. */
 public final class WorkFigure {

@@ -16,7 +16,6 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -37,23 +36,25 @@ import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.core.work.TakenAlong;
 import zebrawood.core.work.WorkResult;
-import zebrawood.desktop.bench.AttachBox;
-import zebrawood.desktop.bench.Draft;
-import zebrawood.desktop.bench.DraftKeeper;
-import zebrawood.desktop.bench.DrawingSurface;
-import zebrawood.desktop.bench.EnterOrder;
-import zebrawood.desktop.bench.InitialsField;
-import zebrawood.desktop.bench.ReadingField;
-import zebrawood.desktop.bench.Sheet;
-import zebrawood.desktop.bench.Slip;
-import zebrawood.desktop.bench.Words;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
+import zebrawood.desktop.page.FramedPage;
+import zebrawood.desktop.recording.AttachBox;
+import zebrawood.desktop.recording.DraftKeeper;
+import zebrawood.desktop.recording.Recording;
+import zebrawood.kit.form.Draft;
+import zebrawood.kit.form.Filled;
+import zebrawood.kit.form.ReadingField;
+import zebrawood.kit.form.Worksheet;
+import zebrawood.kit.view.DrawingSurface;
+import zebrawood.kit.view.EnterOrder;
+import zebrawood.kit.view.Heading;
+import zebrawood.kit.view.Slip;
+import zebrawood.kit.view.Words;
 import zebrawood.logbook.store.Logbook;
-import zebrawood.logbook.store.NewAttachment;
 
 /** A work result being typed: everything repeats from the last one, so that only how it came out need be typed. */
-public final class WorkPage extends HBox {
+public final class WorkPage extends HBox implements FramedPage {
 
     private static final String STOP = "work";
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH);
@@ -70,17 +71,15 @@ public final class WorkPage extends HBox {
     private final DrawingSurface drawing;
     private final Slip slip;
     private final AttachBox files;
-    private final InitialsField initials;
-    private final TextField why = new TextField();
+    private final Recording recording;
     private final List<Button> scores = new ArrayList<>();
     private Optional<Entry> last = Optional.empty();
     private Map<String, Draft.Text> repeated = Map.of();
     private Optional<TakenAlong> along = Optional.empty();
     private Optional<WorkResult> result = Optional.empty();
-    private Sheet sheet = Sheet.of(draft);
-    private String told = "";
-    private boolean recording;
+    private Filled sheet = Worksheet.of(draft).filled();
     private boolean filled;
+    private boolean isRecorded;
     private SlipState slipShown;
 
     /** @param correcting an entry that is to be replaced, where there is one */
@@ -93,10 +92,8 @@ public final class WorkPage extends HBox {
         this.drawing = new DrawingSurface(desk.look()).withMenu();
         this.files = new AttachBox(desk);
         this.keeper = new DraftKeeper(desk, machineId, correcting.map(entry -> STOP + "-" + entry.number()).orElse(STOP), draft, said -> { });
-        initials = new InitialsField(desk, this::record);
-        why.setId("why");
-        why.setPromptText("why it is replaced");
-        why.setOnAction(event -> record());
+        recording = new Recording(desk, this::ready, this::recorded, this::showSlip);
+        recording.correct(correcting);
         drawing.setMinHeight(168);
         drawing.setPrefHeight(168);
         VBox page = new VBox(14, outcome(), drawing, done());
@@ -120,7 +117,7 @@ public final class WorkPage extends HBox {
         draft.onChange(() -> {
             if (filled) {
                 keeper.typed();
-                told = "";
+                recording.hush();
             }
             changed();
         });
@@ -257,26 +254,9 @@ public final class WorkPage extends HBox {
     }
 
     private void changed() {
-        sheet = Sheet.of(draft);
-        sheet.objects("stock", "setup", "recipe", "outcome");
-        for (WorkField field : WorkField.all()) {
-            String text = draft.text(field.path()).strip();
-            switch (field.kind()) {
-                case AMOUNT -> sheet.amount(field.path(), field.quantity());
-                case WORDS -> sheet.words(field.path());
-                case STROKES -> {
-                    if (!text.isEmpty()) {
-                        sheet.word(field.path(), text);
-                    }
-                }
-                case TRUTH -> {
-                    if (!text.isEmpty()) {
-                        sheet.truth(field.path(), text.equals("yes"));
-                    }
-                }
-            }
-        }
-        result = sheet.bind(WorkResult.class);
+        Filled.Bound<WorkResult> bound = filled().bind(WorkResult.class);
+        result = bound.record();
+        sheet = bound.filled();
         UnitChoice units = desk.units().get();
         amounts.forEach(field -> field.tell(Optional.ofNullable(sheet.problems().get(field.name())), sheet.understood(field.name()), draft.typed(field.name()), units));
         under.forEach((path, label) -> {
@@ -296,15 +276,28 @@ public final class WorkPage extends HBox {
         showSlip();
     }
 
+    private Filled filled() {
+        Worksheet typed = Worksheet.of(draft);
+        typed.objects("stock", "setup", "recipe", "outcome");
+        for (WorkField field : WorkField.all()) {
+            switch (field.kind()) {
+                case AMOUNT -> typed.amount(field.path(), field.quantity());
+                case WORDS, STROKES -> typed.words(field.path());
+                case TRUTH -> typed.truth(field.path());
+            }
+        }
+        return typed.filled();
+    }
+
     /** What can be drawn before the outcome is typed. */
     private Optional<WorkResult> unfinished() {
-        Sheet half = Sheet.of(draft);
+        Worksheet half = Worksheet.of(draft);
         half.objects("stock", "setup", "recipe", "outcome");
         WorkField.all().stream().filter(field -> field.kind() == WorkField.Kind.AMOUNT && !field.isOutcome()).forEach(field -> half.amount(field.path(), field.quantity()));
         half.word("stock.kind", draft.text("stock.kind").isBlank() ? "stock" : draft.text("stock.kind"));
         half.word("outcome.word", "not typed yet");
         half.words("stock.under");
-        return half.bind(WorkResult.class);
+        return half.filled().bind(WorkResult.class).record();
     }
 
     private boolean isShut() {
@@ -316,7 +309,7 @@ public final class WorkPage extends HBox {
 
     private void showSlip() {
         boolean shut = isShut();
-        SlipState state = new SlipState(shut, result.isPresent(), act(shut), !draft.texts().equals(repeated) && filled, told, desk.initials().get().isBlank(), along, last);
+        SlipState state = new SlipState(shut, result.isPresent(), act(shut), !draft.texts().equals(repeated) && filled, recording.told(), recording.asksInitials(), along, last);
         if (state.equals(slipShown)) {
             return;
         }
@@ -371,12 +364,7 @@ public final class WorkPage extends HBox {
     }
 
     private List<Node> bottom(boolean shut) {
-        List<Node> bottom = new ArrayList<>();
-        if (!told.isEmpty()) {
-            Label label = Words.wrapped(told, "small");
-            label.setId("told");
-            bottom.add(label);
-        }
+        List<Node> bottom = new ArrayList<>(shut ? List.of() : recording.asked());
         if (shut) {
             Button go = new Button("Go to the gate");
             go.setId("opens");
@@ -386,92 +374,89 @@ public final class WorkPage extends HBox {
             bottom.add(go);
             return bottom;
         }
-        bottom.add(files);
-        if (correcting.isPresent()) {
-            bottom.add(why);
-        }
-        if (result.isPresent() && desk.initials().get().isBlank()) {
-            bottom.add(initials);
-        }
-        Button record = new Button("Record");
-        record.setId("record");
-        record.getStyleClass().setAll("button", "strong");
-        record.setGraphic(Words.label("Ctrl+Enter", "small"));
-        record.setContentDisplay(ContentDisplay.RIGHT);
-        record.setGraphicTextGap(12);
-        record.setMaxWidth(Double.MAX_VALUE);
-        record.setDisable(result.isEmpty());
-        record.setOnAction(event -> record());
-        bottom.add(record);
+        bottom.add(0, files);
+        bottom.add(recording.button("Record", result.isPresent()));
         return bottom;
     }
 
-    /** Records it; with Ctrl+Enter too. */
+    @Override
     public void record() {
-        if (recording || isShut()) {
-            return;
-        }
-        if (result.isEmpty()) {
-            tell("Nothing is recorded yet: " + act(false));
-        } else if (!initials.signed()) {
-            tell(InitialsField.ASKED);
-        } else if (correcting.isPresent() && why.getText().isBlank()) {
-            tell("Say in a few words why no. " + correcting.get().number() + " is replaced.");
-            Platform.runLater(why::requestFocus);
-        } else {
-            append();
-        }
+        recording.record();
     }
 
-    private void append() {
-        recording = true;
-        keeper.stop();
-        WorkResult done = result.orElseThrow();
+    private Optional<Recording.What> ready() {
+        if (isShut()) {
+            return Optional.empty();
+        }
+        if (result.isEmpty()) {
+            recording.tell("Nothing is recorded yet: " + act(false));
+            return Optional.empty();
+        }
+        WorkResult done = result.get();
         Map<String, String> asTyped = sheet.asTyped();
-        Entry.Stamp stamp = desk.stamp();
-        List<NewAttachment> photos = files.files();
-        Optional<Logbook.Correcting> replaces = correcting.map(entry -> new Logbook.Correcting(entry.number(), why.getText().strip()));
-        desk.later(() -> {
-            Body.Worked body = new Body.Worked(done, asTyped, desk.takenAlong(machineId));
-            Entry entry = desk.logbook().append(machineId, body, replaces, photos, stamp);
-            desk.logbook().dropDraft(machineId, correcting.map(old -> STOP + "-" + old.number()).orElse(STOP));
-            return entry;
-        }, entry -> desk.refresh(() -> {
+        return Optional.of(new Recording.What(machineId, () -> new Body.Worked(done, asTyped, desk.takenAlong(machineId)), files.files(), Optional.of(keeper)));
+    }
+
+    private void recorded(Entry entry) {
+        isRecorded = true;
+        desk.refresh(() -> {
             desk.tell("Recorded as no. " + entry.number() + ". Ctrl+R types the next one, Ctrl+D asks what was different.");
             navigator.entry(machineId, entry.number());
-        }), refused -> {
-            recording = false;
-            tell(Words.sentence(refused.getMessage()));
         });
     }
 
-    private void tell(String sentence) {
-        told = sentence;
-        showSlip();
+    @Override
+    public Node view() {
+        return this;
+    }
+
+    @Override
+    public Place place() {
+        return Place.ROUTE;
+    }
+
+    @Override
+    public Optional<String> machineId() {
+        return Optional.of(machineId);
+    }
+
+    @Override
+    public Heading heading() {
+        return new Heading(machine().plate().name(), machine().plate().line(), "Work result");
+    }
+
+    @Override
+    public Foot foot() {
+        return new Foot("One person stays with a running machine, extraction on, covers shut, eyewear on. Never a material whose fumes you do not know.", true, Optional.empty());
     }
 
     /** Takes a photo or file along. */
+    @Override
     public void take(File file) {
         files.take(file.toPath());
     }
 
+    @Override
     public void undo() {
         draft.undo();
     }
 
+    @Override
     public void redo() {
         draft.redo();
     }
 
     /** Keeps what is half typed; called before the page goes. */
+    @Override
     public void leave() {
         keeper.stop();
-        if (filled && !recording && !draft.texts().equals(repeated)) {
+        if (filled && !isRecorded && !recording.isBusy() && !draft.texts().equals(repeated)) {
             keeper.keep();
         }
     }
 
     /** Puts the focus where one begins: how it came out. */
+    @Override
     public void begin() {
         Platform.runLater(() -> {
             applyCss();

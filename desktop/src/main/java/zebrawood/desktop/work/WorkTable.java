@@ -5,7 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import zebrawood.core.entry.Body;
-import zebrawood.desktop.bench.Draft;
+import zebrawood.kit.form.Draft;
 
 /** A work result as pairs of label and figure, group by group; what was not said is left out. */
 public final class WorkTable {

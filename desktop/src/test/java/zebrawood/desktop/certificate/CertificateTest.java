@@ -15,6 +15,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.controller.ControllerSettings;
 import zebrawood.core.controller.SettingsReadings;
 import zebrawood.core.entry.Body;
@@ -22,15 +23,14 @@ import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.desktop.Catalogue;
-import zebrawood.desktop.desk.Paper;
 import zebrawood.desktop.demo.DemoShop;
+import zebrawood.kit.view.Paper;
 import zebrawood.logbook.store.Logbook;
 
 class CertificateTest {
 
-    private static final Certificate.Moment MOMENT =
-            new Certificate.Moment(Instant.parse("2031-03-14T09:30:00Z"), ZoneOffset.ofHours(1), UnitChoice.METRIC, Paper.A4);
+    private static final Certificate.Making MOMENT =
+            new Certificate.Making(Instant.parse("2031-03-14T09:30:00Z"), ZoneOffset.ofHours(1), UnitChoice.METRIC, Paper.A4);
 
     @TempDir
     Path folder;

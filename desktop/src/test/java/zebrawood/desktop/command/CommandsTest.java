@@ -20,10 +20,10 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Entry;
-import zebrawood.desktop.Catalogue;
-import zebrawood.desktop.desk.Paper;
 import zebrawood.desktop.desk.Preferences;
+import zebrawood.kit.view.Paper;
 import zebrawood.logbook.store.Backups;
 import zebrawood.logbook.store.Logbook;
 

@@ -13,11 +13,11 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.route.MachineState;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.Route;
 import zebrawood.core.route.Todo;
-import zebrawood.desktop.Catalogue;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.LogbookException;
 
@@ -34,7 +34,7 @@ class DemoShopTest {
 
     private static List<MachineStatus> statuses(Logbook logbook, Instant now) {
         Route route = new Route(Catalogue.procedures());
-        return logbook.machines().stream().map(machine -> route.status(logbook.history(machine.id()), now, Life.ZONE)).toList();
+        return logbook.machines().stream().map(machine -> route.status(logbook.history(machine.id()), now, MachineDiary.ZONE)).toList();
     }
 
     @Test
@@ -60,7 +60,7 @@ class DemoShopTest {
         for (LocalDate today : List.of(LocalDate.of(2028, 2, 29), LocalDate.of(2026, 11, 24), LocalDate.of(2030, 1, 1))) {
             make(other, today);
             try (Logbook logbook = Logbook.open(other, Catalogue.procedures())) {
-                assertThat(statuses(logbook, today.atTime(10, 30).toInstant(Life.ZONE))).extracting(MachineStatus::state).as(today.toString())
+                assertThat(statuses(logbook, today.atTime(10, 30).toInstant(MachineDiary.ZONE))).extracting(MachineStatus::state).as(today.toString())
                         .containsExactly(MachineState.NEEDS_ADJUSTING, MachineState.HALF_COMMISSIONED, MachineState.IN_ORDER,
                                 MachineState.IN_ORDER, MachineState.UNCLEAR, MachineState.DUE);
             }

@@ -11,9 +11,9 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.desktop.Catalogue;
-import zebrawood.desktop.theme.Ground;
+import zebrawood.kit.theme.Ground;
 import zebrawood.logbook.store.Logbook;
 
 class DeskTest {

@@ -11,7 +11,8 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.desktop.theme.Ground;
+import zebrawood.kit.theme.Ground;
+import zebrawood.kit.view.Paper;
 
 class PreferencesTest {
 

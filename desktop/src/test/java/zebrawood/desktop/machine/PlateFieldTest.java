@@ -3,15 +3,14 @@ package zebrawood.desktop.machine;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Map;
-import java.util.Optional;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.desktop.bench.Draft;
-import zebrawood.desktop.bench.Sheet;
-import zebrawood.logbook.json.Binder;
-import zebrawood.logbook.json.StrictJson;
+import zebrawood.json.Binder;
+import zebrawood.json.StrictJson;
+import zebrawood.kit.form.Draft;
+import zebrawood.kit.form.Worksheet;
 
 class PlateFieldTest {
 
@@ -32,7 +31,7 @@ class PlateFieldTest {
         Plate plate = Binder.bind(StrictJson.read(WREN).root(), Plate.class);
         Draft draft = new Draft();
         draft.fill(PlateField.texts(plate).entrySet().stream().collect(Collectors.toMap(Map.Entry::getKey, e -> new Draft.Text(e.getValue(), UnitChoice.METRIC))));
-        Sheet sheet = Sheet.of(draft);
+        Worksheet sheet = Worksheet.of(draft);
         for (PlateField field : PlateField.all()) {
             switch (field.kind()) {
                 case AMOUNT -> sheet.amount(field.path(), field.quantity());
@@ -42,7 +41,7 @@ class PlateFieldTest {
             }
         }
         // the third lens is not on this plate
-        assertThat(sheet.bind(Plate.class)).isEqualTo(Optional.of(plate));
+        assertThat(sheet.filled().bind(Plate.class).record()).contains(plate);
         assertThat(PlateField.texts(plate)).hasSize(PlateField.all().size() - 3);
     }
 

@@ -10,18 +10,18 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.StopState;
 import zebrawood.core.route.StopStatus;
-import zebrawood.desktop.Catalogue;
 
 /** Which stops are one row of the Route, and which of them it tells. */
 class PartsTest {
 
     private static StopStatus stop(String id, StopState state) {
         Procedure<?, ?> procedure = Catalogue.findStop(id).orElseThrow().procedure();
-        return new StopStatus(procedure, state, Optional.empty(), Optional.empty(), Optional.empty());
+        return new StopStatus(procedure, state, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
     }
 
     private static Parts water(StopState filling, StopState heat, StopState setpoint) {

@@ -12,12 +12,12 @@ import java.util.OptionalDouble;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.access.AccessReadings;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
-import zebrawood.desktop.Catalogue;
 import zebrawood.logbook.store.Logbook;
 
 /** The way in by keyboard, and the machine dragged and turned at its place. */

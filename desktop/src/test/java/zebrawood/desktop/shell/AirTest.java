@@ -11,12 +11,12 @@ import java.util.Optional;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.air.AirReadings;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
-import zebrawood.desktop.Catalogue;
 import zebrawood.logbook.store.Logbook;
 
 /** The air assist by keyboard: what was not tried is asked for. */

@@ -18,8 +18,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
-import zebrawood.desktop.route.RoutePage;
-import zebrawood.desktop.shots.Nodes;
+import zebrawood.kit.view.Nodes;
 
 /** Whatever is typed or dropped: a sentence beside it, nothing lost, nothing recorded. */
 class BadInputTest {
@@ -148,7 +147,7 @@ class BadInputTest {
 
     private static void drop(Seat seat, File file, String told) {
         Seat.onScreen(() -> {
-            ((RoutePage) seat.shell().page()).view().orElseThrow().take(file);
+            seat.shell().page().take(file);
             return null;
         });
         seat.until(file.getName() + " gets a sentence", () -> seat.says(told) || seat.says(told.toLowerCase(Locale.ROOT)));

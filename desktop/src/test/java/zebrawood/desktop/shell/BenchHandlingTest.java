@@ -19,11 +19,11 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledOnOs;
 import org.junit.jupiter.api.condition.OS;
 import org.junit.jupiter.api.io.TempDir;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.access.AccessReadings;
 import zebrawood.core.entry.Body;
-import zebrawood.core.exhaust.ExhaustReadings;
+import zebrawood.core.extraction.ExtractionReadings;
 import zebrawood.core.mains.CircuitReadings;
-import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.demo.DemoShop;
 
 /** The ways of each bench that a straight measurement does not take: more places, other files, long lists, half-done work. */
@@ -117,8 +117,8 @@ class BenchHandlingTest {
             seat.until("a picture goes along", () -> seat.has("off.duct.png"));
             seat.until("it can be recorded", () -> !seat.find("record").isDisabled());
             seat.fire("compare");
-            ExhaustReadings first = (ExhaustReadings) recorded(seat, "Kestrel", "exhaust-duct");
-            assertThat(first.gauge()).extracting(ExhaustReadings.Gauged::dropPa).containsExactly(95.0, 110.0, 124.0, 140.0);
+            ExtractionReadings first = (ExtractionReadings) recorded(seat, "Kestrel", "exhaust-duct");
+            assertThat(first.gauge()).extracting(ExtractionReadings.Gauged::dropPa).containsExactly(95.0, 110.0, 124.0, 140.0);
             assertThat(first.fittings()).anySatisfy(fitting -> assertThat(fitting.parallel()).hasValue(2));
             assertThat(first.other()).isPresent();
             assertThat(bend).as("the filter that is there was meant").isEqualTo(before);
@@ -128,8 +128,8 @@ class BenchHandlingTest {
             seat.put("gaugePa", "0.16kPa");
             seat.fire("compare");
             seat.until("the other run is forgotten", () -> seat.words("compare").equals("Keep to compare"));
-            ExhaustReadings second = (ExhaustReadings) recorded(seat, "Kestrel", "exhaust-duct");
-            assertThat(second.gauge()).hasSize(5).last().isEqualTo(new ExhaustReadings.Gauged(LocalDate.of(2031, 3, 23), 160));
+            ExtractionReadings second = (ExtractionReadings) recorded(seat, "Kestrel", "exhaust-duct");
+            assertThat(second.gauge()).hasSize(5).last().isEqualTo(new ExtractionReadings.Gauged(LocalDate.of(2031, 3, 23), 160));
             assertThat(second.other()).isEmpty();
             assertThat(second.segments()).isEqualTo(first.segments());
         }

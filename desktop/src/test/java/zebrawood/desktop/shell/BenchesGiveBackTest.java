@@ -16,6 +16,7 @@ import java.util.OptionalDouble;
 import org.assertj.core.api.recursive.comparison.RecursiveComparisonConfiguration;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
@@ -23,13 +24,12 @@ import zebrawood.core.procedure.Outcome;
 import zebrawood.core.reading.ReadingException;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.site.ClimateReadings;
-import zebrawood.desktop.Catalogue;
-import zebrawood.desktop.bench.Bench;
-import zebrawood.desktop.bench.BenchPlace;
-import zebrawood.desktop.bench.Draft;
-import zebrawood.desktop.bench.Sheet;
-import zebrawood.desktop.bench.Stop;
-import zebrawood.logbook.json.Binder;
+import zebrawood.json.Binder;
+import zebrawood.kit.bench.Bench;
+import zebrawood.kit.bench.BenchPlace;
+import zebrawood.kit.bench.Stop;
+import zebrawood.kit.form.Filled;
+import zebrawood.kit.form.Worksheet;
 
 /** Whatever a bench is filled with to show an entry, to correct it or to begin again, comes out of its fields as it went in. */
 class BenchesGiveBackTest {
@@ -62,7 +62,7 @@ class BenchesGiveBackTest {
                     List<Entry> entries = seat.desk.logbook().readings(machine.machineId(), stop.procedure().card().id(), 400);
                     for (Entry entry : entries) {
                         Body.Measured measured = (Body.Measured) entry.body();
-                        BenchPlace place = new BenchPlace(seat.desk, machine.plate(), entries.subList(entries.indexOf(entry) + 1, entries.size()), new Draft());
+                        BenchPlace place = seat.place(machine.plate(), entries.subList(entries.indexOf(entry) + 1, entries.size()));
                         back(place, stop, measured.readings(), measured.asTyped())
                                 .ifPresent(why -> wrong.add(machine.plate().name() + ", no. " + entry.number() + ", " + stop.procedure().card().id() + ": " + why));
                         tried++;
@@ -90,7 +90,7 @@ class BenchesGiveBackTest {
                         continue;
                     }
                     Record readings = Binder.bind((ObjectNode) worked.get("readings"), stop.procedure().readingsType());
-                    back(new BenchPlace(seat.desk, plate(wren, readings), List.of(), new Draft()), stop, readings, Map.of()).ifPresent(why -> wrong.add(stop.procedure().card().id() + ", " + worked.get("name").asText() + ": " + why));
+                    back(seat.place(plate(wren, readings), List.of()), stop, readings, Map.of()).ifPresent(why -> wrong.add(stop.procedure().card().id() + ", " + worked.get("name").asText() + ": " + why));
                     tried++;
                 }
             }
@@ -116,13 +116,13 @@ class BenchesGiveBackTest {
         return Seat.onScreen(() -> {
             Bench<R, F> bench = stop.bench().apply(place);
             place.draft().fill(bench.texts(original, asTyped, true));
-            Sheet sheet = Sheet.of(place.draft());
+            Worksheet sheet = Worksheet.of(place.draft());
             bench.assemble(sheet);
-            Optional<R> again = sheet.bind(stop.procedure().readingsType());
-            if (again.isEmpty()) {
-                return Optional.of("refused: " + sheet.problems() + sheet.others() + sheet.missing());
+            Filled.Bound<R> again = sheet.filled().bind(stop.procedure().readingsType());
+            if (again.record().isEmpty()) {
+                return Optional.of("refused: " + again.filled().problems() + again.filled().others() + again.filled().missing());
             }
-            return differs(stop, original, again.get());
+            return differs(stop, original, again.record().get());
         });
     }
 

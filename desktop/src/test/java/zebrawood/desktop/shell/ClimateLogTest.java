@@ -14,13 +14,13 @@ import java.util.OptionalDouble;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.ClimateLimits;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.site.ClimateReadings;
-import zebrawood.desktop.Catalogue;
 import zebrawood.logbook.store.Logbook;
 
 /** A climate logger's file dropped on the climate bench. */

@@ -19,10 +19,10 @@ import zebrawood.core.focus.RampFinding;
 import zebrawood.core.procedure.Verdict;
 import zebrawood.core.route.MachineState;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.desktop.bench.Clip;
 import zebrawood.desktop.certificate.Certificate;
-import zebrawood.desktop.desk.Paper;
-import zebrawood.desktop.theme.Ground;
+import zebrawood.kit.theme.Ground;
+import zebrawood.kit.view.Clip;
+import zebrawood.kit.view.Paper;
 
 /** One machine commissioned from end to end in the real window, by keyboard only. */
 class CommissioningTest {
@@ -184,7 +184,7 @@ class CommissioningTest {
         String id = seat.desk.logbook().findMachine("Wren").orElseThrow().id();
         ByteArrayOutputStream pdf = new ByteArrayOutputStream();
         Certificate.write(Certificate.Subject.of("Fernhollow Instrument Works", seat.desk.logbook(), id,
-                new Certificate.Moment(seat.desk.now(), seat.desk.zone(), UnitChoice.METRIC, Paper.A4)), pdf);
+                new Certificate.Making(seat.desk.now(), seat.desk.zone(), UnitChoice.METRIC, Paper.A4)), pdf);
         try (PDDocument document = Loader.loadPDF(pdf.toByteArray())) {
             String text = new PDFTextStripper().getText(document);
             String hash = seat.desk.logbook().entry(id, (int) seat.desk.logbook().count(Optional.of(id))).place().hash();

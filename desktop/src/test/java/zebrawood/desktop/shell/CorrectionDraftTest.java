@@ -7,8 +7,8 @@ import java.time.LocalDate;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Entry;
-import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.demo.DemoShop;
 
 /** A correction that is half typed is kept apart from what is half measured, and comes back where it is opened again. */

@@ -13,10 +13,10 @@ import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Change;
-import zebrawood.desktop.Catalogue;
 
 /** Each kind of entry as the Logbook shows it, copies it, and lets it be corrected. */
 class EntriesShownTest {

@@ -10,19 +10,20 @@ import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.desktop.Catalogue;
-import zebrawood.desktop.bench.Bench;
-import zebrawood.desktop.bench.BenchPlace;
-import zebrawood.desktop.bench.Draft;
-import zebrawood.desktop.bench.ReadingField;
-import zebrawood.desktop.bench.Sheet;
-import zebrawood.desktop.bench.Stop;
+import zebrawood.kit.bench.Bench;
+import zebrawood.kit.bench.BenchPlace;
+import zebrawood.kit.bench.Stop;
+import zebrawood.kit.form.Draft;
+import zebrawood.kit.form.Filled;
+import zebrawood.kit.form.ReadingField;
+import zebrawood.kit.form.Worksheet;
 
 /** Every field of every bench, on what the demo has on record: units as typed, and whatever else a hand may type into it. */
 class EveryFieldTest {
@@ -51,26 +52,27 @@ class EveryFieldTest {
 
     private static <R extends Record, F extends Record> Object tried(Seat seat, MachineStatus machine, Stop<R, F> stop, Entry entry, Trial trial) {
         Body.Measured measured = (Body.Measured) entry.body();
-        Draft draft = new Draft();
-        Bench<R, F> bench = stop.bench().apply(new BenchPlace(seat.desk, machine.plate(), List.of(), draft));
+        BenchPlace place = seat.place(machine.plate(), List.of());
+        Draft draft = place.draft();
+        Bench<R, F> bench = stop.bench().apply(place);
         draft.fill(bench.texts(stop.procedure().readingsType().cast(measured.readings()), measured.asTyped(), true));
         trial.on(machine.plate().name() + ", " + stop.procedure().card().id(), bench, draft);
         return null;
     }
 
-    private static Sheet sheet(Bench<?, ?> bench, Draft draft) {
-        Sheet sheet = Sheet.of(draft);
+    private static Filled sheet(Bench<?, ?> bench, Draft draft) {
+        Worksheet sheet = Worksheet.of(draft);
         bench.assemble(sheet);
-        return sheet;
+        return sheet.filled();
     }
 
     /** The text of one field put in place of what is there. */
-    private static Sheet with(Bench<?, ?> bench, Draft draft, String field, Draft.Text text) {
+    private static Filled with(Bench<?, ?> bench, Draft draft, String field, Draft.Text text) {
         Map<String, Draft.Text> before = draft.texts();
         Map<String, Draft.Text> changed = new HashMap<>(before);
         changed.put(field, text);
         draft.fill(changed);
-        Sheet sheet = sheet(bench, draft);
+        Filled sheet = sheet(bench, draft);
         draft.fill(before);
         return sheet;
     }
@@ -80,7 +82,7 @@ class EveryFieldTest {
         List<String> wrong = new ArrayList<>();
         int[] tried = {0};
         eachBench((where, bench, draft) -> {
-            Sheet now = sheet(bench, draft);
+            Filled now = sheet(bench, draft);
             for (ReadingField field : bench.fields()) {
                 Optional<Double> base = now.understood(field.name());
                 if (base.isEmpty() || field.quantity() == Quantity.PLAIN) {
@@ -106,10 +108,10 @@ class EveryFieldTest {
         List<String> wrong = new ArrayList<>();
         int[] told = {0};
         eachBench((where, bench, draft) -> {
-            Sheet now = sheet(bench, draft);
+            Filled now = sheet(bench, draft);
             for (ReadingField field : bench.fields()) {
                 for (String text : NONSENSE) {
-                    Sheet sheet = with(bench, draft, field.name(), new Draft.Text(text, UnitChoice.METRIC));
+                    Filled sheet = with(bench, draft, field.name(), new Draft.Text(text, UnitChoice.METRIC));
                     String problem = sheet.problems().get(field.name());
                     if (problem != null) {
                         told[0]++;

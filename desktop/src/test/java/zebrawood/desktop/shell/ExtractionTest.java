@@ -13,12 +13,12 @@ import java.util.Optional;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
-import zebrawood.core.exhaust.ExhaustReadings;
+import zebrawood.core.extraction.ExtractionReadings;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
-import zebrawood.desktop.Catalogue;
 import zebrawood.logbook.store.Logbook;
 
 /** The extraction by keyboard: fan from a file, the run part by part, the other layout, the gauge from one time to the next. */
@@ -58,9 +58,9 @@ class ExtractionTest {
             seat.until("initials are asked", () -> seat.focused("initials"));
             seat.type("lo").enter();
             seat.until("it is recorded", () -> seat.words("told").equals("Recorded as no. 2."));
-            ExhaustReadings read = (ExhaustReadings) ((Body.Measured) seat.desk.logbook().readings("kestrel", "exhaust-duct", 1).get(0).body()).readings();
+            ExtractionReadings read = (ExtractionReadings) ((Body.Measured) seat.desk.logbook().readings("kestrel", "exhaust-duct", 1).get(0).body()).readings();
             assertThat(read.requiredFlowM3h()).isEqualTo(432);
-            assertThat(read.gauge()).containsExactly(new ExhaustReadings.Gauged(LocalDate.of(2031, 3, 14), 140));
+            assertThat(read.gauge()).containsExactly(new ExtractionReadings.Gauged(LocalDate.of(2031, 3, 14), 140));
             assertThat(read.other().orElseThrow().segments().get(0).diameterMm()).isEqualTo(80);
 
             seat.jump("kestrel extraction");

@@ -11,9 +11,9 @@ import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Entry;
-import zebrawood.desktop.Catalogue;
-import zebrawood.desktop.bench.AttachBox;
+import zebrawood.desktop.recording.AttachBox;
 import zebrawood.logbook.bundle.Import;
 import zebrawood.logbook.store.Logbook;
 

@@ -22,7 +22,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.StopStatus;
-import zebrawood.desktop.theme.Ground;
+import zebrawood.kit.theme.Ground;
 
 /** Every stop of the demo in the real window: nothing to press or to type in stands on another or outside, and no word is cut off. */
 class LayoutTest {

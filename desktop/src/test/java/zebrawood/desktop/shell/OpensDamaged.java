@@ -6,7 +6,7 @@ import javafx.scene.input.KeyCode;
 import javafx.stage.Window;
 import org.testfx.api.FxRobot;
 import zebrawood.desktop.command.FirstFrame;
-import zebrawood.desktop.shots.Nodes;
+import zebrawood.kit.view.Nodes;
 
 /** A program of its own: starts on a damaged logbook as the command does, restores it by keyboard, and says what the Shop shows. */
 public final class OpensDamaged {

@@ -14,11 +14,11 @@ import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
-import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.demo.DemoShop;
 import zebrawood.desktop.route.RoutePage;
 import zebrawood.logbook.store.Logbook;
@@ -108,7 +108,7 @@ class PagesTest {
             seat.press(KeyCode.CONTROL, KeyCode.Z);
             seat.until("nothing is undone", () -> seat.says("An answer is recorded at once; an entry can be corrected in the Logbook."));
             Seat.onScreen(() -> {
-                ((RoutePage) seat.shell().page()).view().orElseThrow().take(folder.toFile());
+                seat.shell().page().take(folder.toFile());
                 return null;
             });
             seat.until("no file is taken", () -> seat.says("The gate takes no files."));
@@ -165,7 +165,7 @@ class PagesTest {
             seat.type("heron").enter();
             seat.until("Heron is meant", () -> seat.focused("event-moved") && seat.says("Heron"));
             seat.press(KeyCode.ESCAPE).press(KeyCode.CONTROL, KeyCode.DIGIT2);
-            seat.until("the Route opens at what is next", () -> seat.shell().page() instanceof RoutePage route && route.machineId().equals("kestrel") && route.stop().equals("site-access"));
+            seat.until("the Route opens at what is next", () -> seat.shell().page() instanceof RoutePage route && route.isOf("kestrel") && route.stop().equals("site-access"));
         }
     }
 

@@ -17,13 +17,13 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Change;
 import zebrawood.core.route.StopState;
-import zebrawood.desktop.Catalogue;
-import zebrawood.desktop.bench.AttachBox;
 import zebrawood.desktop.demo.DemoShop;
+import zebrawood.desktop.recording.AttachBox;
 import zebrawood.desktop.work.WorkPage;
 import zebrawood.logbook.store.Logbook;
 

@@ -18,8 +18,8 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.route.MachineStatus;
-import zebrawood.desktop.Catalogue;
 
 /**
  * Without a mouse: Tab reaches everything that can be typed in or pressed on a page, and comes back to where it began. A

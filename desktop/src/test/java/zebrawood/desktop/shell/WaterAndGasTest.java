@@ -14,6 +14,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.coolant.Glycol;
 import zebrawood.core.coolant.HeatReadings;
 import zebrawood.core.entry.Body;
@@ -23,7 +24,6 @@ import zebrawood.core.gas.GasReadings;
 import zebrawood.core.machine.ClimateLimits;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
-import zebrawood.desktop.Catalogue;
 import zebrawood.logbook.store.Logbook;
 
 /** A machine's water and gas, from empty fields to recorded entries, by keyboard. */

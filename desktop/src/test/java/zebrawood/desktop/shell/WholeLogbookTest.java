@@ -15,8 +15,8 @@ import javafx.scene.control.ProgressBar;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import zebrawood.desktop.desk.Paper;
-import zebrawood.desktop.shots.Nodes;
+import zebrawood.kit.view.Nodes;
+import zebrawood.kit.view.Paper;
 import zebrawood.logbook.store.Backups;
 
 /** The logbook as a whole, and the window's own commands, from Ctrl+K. */

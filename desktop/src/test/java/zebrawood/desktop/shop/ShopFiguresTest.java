@@ -10,17 +10,17 @@ import java.util.List;
 import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.route.MachineStatus;
+import zebrawood.core.route.MachineStatuses;
 import zebrawood.core.route.Route;
-import zebrawood.core.route.Standings;
 import zebrawood.core.route.StopState;
 import zebrawood.core.route.Todo;
 import zebrawood.core.units.Said;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.desktop.Catalogue;
 import zebrawood.desktop.demo.DemoShop;
-import zebrawood.desktop.figure.Drawn;
 import zebrawood.logbook.store.Logbook;
+import zebrawood.testsupport.Drawn;
 
 /** What the Shop page draws: nothing stands on anything else, at any width and with any name. */
 class ShopFiguresTest {
@@ -34,11 +34,11 @@ class ShopFiguresTest {
     void everyLineAndStandOfTheDemoHasRoomForItsWords() {
         DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
         try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
-            List<MachineStatus> machines = new Standings(new Route(Catalogue.procedures()))
+            List<MachineStatus> machines = new MachineStatuses(new Route(Catalogue.procedures()))
                     .of(logbook.histories(), Instant.parse("2031-03-14T09:30:00Z"), ZoneOffset.UTC);
             for (MachineStatus machine : machines) {
-                Drawn stand = Drawn.of(Stand.figure(machine, 0.1), 172, Stand.HEIGHT);
-                assertThat(stand.crowded(172, Stand.HEIGHT)).as(machine.plate().name()).isEmpty();
+                Drawn stand = Drawn.of(MachineOnFloor.figure(machine, 0.1), 172, MachineOnFloor.HEIGHT);
+                assertThat(stand.crowded(172, MachineOnFloor.HEIGHT)).as(machine.plate().name()).isEmpty();
                 assertThat(stand.words()).contains(machine.plate().name(), machine.state().word());
             }
             for (Todo todo : Route.next(machines)) {

@@ -28,7 +28,7 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
-import zebrawood.logbook.json.RecordWriter;
+import zebrawood.json.RecordWriter;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.StoredEntry;
 

@@ -16,6 +16,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
+import zebrawood.core.entry.NewAttachment;
 
 /**
  * Appends entries on one connection with held statements, each entry in one immediate transaction that is synced

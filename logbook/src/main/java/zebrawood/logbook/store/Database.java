@@ -17,7 +17,7 @@ final class Database {
 
     static final String NAME = "logbook.db";
 
-    private static final int BUSY_MS = 10_000;
+    private static final int BUSY_MILLIS = 10_000;
     private static final int CACHE_KB = 32_000;
     private static final String MAGIC = "SQLite format 3\0";
 
@@ -28,7 +28,7 @@ final class Database {
         SQLiteConfig config = new SQLiteConfig();
         config.setJournalMode(SQLiteConfig.JournalMode.WAL);
         config.setSynchronous(SQLiteConfig.SynchronousMode.FULL);
-        config.setBusyTimeout(BUSY_MS);
+        config.setBusyTimeout(BUSY_MILLIS);
         config.setCacheSize(-CACHE_KB);
         return source(config, "jdbc:sqlite:" + file);
     }
@@ -37,7 +37,7 @@ final class Database {
     static SQLiteDataSource readOnly(Path file) {
         SQLiteConfig config = new SQLiteConfig();
         config.setReadOnly(true);
-        config.setBusyTimeout(BUSY_MS);
+        config.setBusyTimeout(BUSY_MILLIS);
         config.setCacheSize(-CACHE_KB);
         boolean alone = !Files.isWritable(file.toAbsolutePath().getParent()) && !Files.exists(file.resolveSibling(NAME + "-wal"));
         return source(config, alone ? "jdbc:sqlite:" + file.toAbsolutePath().toUri() + "?immutable=1" : "jdbc:sqlite:" + file);
@@ -93,7 +93,7 @@ final class Database {
         } else if (name.startsWith("SQLITE_READONLY") || name.startsWith("SQLITE_CANTOPEN") || name.startsWith("SQLITE_PERM")) {
             return "its folder may not be written to";
         } else if (name.startsWith("SQLITE_BUSY") || name.startsWith("SQLITE_LOCKED")) {
-            return "another program has held the logbook for " + BUSY_MS / 1000 + " seconds; record again";
+            return "another program has held the logbook for " + BUSY_MILLIS / 1000 + " seconds; record again";
         } else if (isDamage(error)) {
             return "its file is damaged; close the program and start it again to restore it from a backup";
         }

@@ -13,8 +13,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Verdict;
-import zebrawood.core.route.Counted;
-import zebrawood.logbook.json.Times;
+import zebrawood.core.route.CountedReading;
+import zebrawood.json.Times;
 
 /** Reads entries from their bytes; the ones read last are kept, as entries never change. */
 final class Entries {
@@ -53,7 +53,7 @@ final class Entries {
     }
 
     /** The newest reading of a stop that counts. */
-    record OfStop(String stop, Counted reading) {}
+    record OfStop(String stop, CountedReading reading) {}
 
     /** Of each of these stops that has one; what the entries say is read from their bytes when it is asked for. */
     List<OfStop> newestOfEach(Rows rows, String machineId, Collection<String> stops) throws SQLException {
@@ -64,16 +64,16 @@ final class Entries {
         return rows.list(asked + NEWEST_OF_EACH, row -> new OfStop(row.getString(1), counted(row)), bound.toArray());
     }
 
-    private Counted counted(ResultSet row) throws SQLException {
+    private CountedReading counted(ResultSet row) throws SQLException {
         String verdict = row.getString(2);
         String hash = row.getString(5);
         byte[] bytes = row.getBytes(6);
         Verdict said = Stream.of(Verdict.values()).filter(each -> each.name().equals(verdict)).findFirst().orElseThrow(() -> contradicts(hash));
         if (row.getObject(4) != null) {
-            return Counted.of(whole(hash, bytes, said));
+            return CountedReading.of(whole(hash, bytes, said));
         }
         Instant at = Times.instant(row.getString(3));
-        return new Counted(hash, row.getInt(7), said, at, at, () -> whole(hash, bytes, said));
+        return new CountedReading(hash, row.getInt(7), said, new CountedReading.When(at, at, EntryBytes.zone(bytes)), () -> whole(hash, bytes, said));
     }
 
     private Entry whole(String hash, byte[] bytes, Verdict said) {

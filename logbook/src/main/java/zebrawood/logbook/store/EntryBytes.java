@@ -2,6 +2,7 @@ package zebrawood.logbook.store;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.charset.StandardCharsets;
+import java.time.DateTimeException;
 import java.time.ZoneOffset;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -19,15 +20,19 @@ import zebrawood.core.procedure.Verdict;
 import zebrawood.core.reading.ReadingException;
 import zebrawood.core.work.TakenAlong;
 import zebrawood.core.work.WorkResult;
-import zebrawood.logbook.json.Binder;
-import zebrawood.logbook.json.RecordWriter;
-import zebrawood.logbook.json.StrictJson;
-import zebrawood.logbook.json.Times;
+import zebrawood.json.Binder;
+import zebrawood.json.RecordWriter;
+import zebrawood.json.StrictJson;
+import zebrawood.json.Times;
 
 /** The bytes of an entry, written once, and the entry read back from them, never evaluated again. */
 final class EntryBytes {
 
     static final int FORMAT = 1;
+
+    private static final String ZONE = ",\"zone\":\"";
+    /** bytes at the end of an entry in which its zone stands: longer than zone and the longest initials, escaped */
+    private static final int TAIL = 512;
 
     private final Map<String, Procedure<?, ?>> procedures;
 
@@ -101,6 +106,26 @@ final class EntryBytes {
                 body(json.path("kind").asText(), json.path("body")),
                 corrects,
                 list(json.path("attachments"), Entry.Attachment.class));
+    }
+
+    /**
+     * The offset where an entry was recorded, found without reading the rest: it stands after all that a person typed but
+     * the initials, in which a quotation mark would be escaped.
+     *
+     * @throws LogbookException where there is none
+     */
+    static ZoneOffset zone(byte[] bytes) {
+        String end = new String(bytes, Math.max(0, bytes.length - TAIL), Math.min(TAIL, bytes.length), StandardCharsets.UTF_8);
+        int at = end.lastIndexOf(ZONE);
+        int until = end.indexOf('"', at + ZONE.length());
+        try {
+            if (at >= 0 && until > at) {
+                return ZoneOffset.of(end.substring(at + ZONE.length(), until));
+            }
+        } catch (DateTimeException none) {
+            // told below
+        }
+        throw new LogbookException("an entry does not say in which zone it was recorded; run verify to see what was changed");
     }
 
     static JsonNode tree(byte[] bytes) {

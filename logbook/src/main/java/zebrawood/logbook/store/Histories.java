@@ -12,15 +12,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import zebrawood.core.difference.Moment;
+import zebrawood.core.difference.StateOnRecord;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
-import zebrawood.core.route.Counted;
+import zebrawood.core.route.CountedReading;
 import zebrawood.core.route.History;
 import zebrawood.core.safety.Bar;
 import zebrawood.core.safety.FirstLight;
-import zebrawood.logbook.json.Times;
+import zebrawood.json.Times;
 
 /**
  * Reads what machines' states follow from: not all of their entries, but all that still counts. A history is read
@@ -82,7 +82,7 @@ final class Histories {
 
     private History read(Rows rows, String machineId) throws SQLException {
         Entry plate = entries.of(rows, "where machine_id = ? and kind = 'plate' order by number desc limit 1", machineId).get(0);
-        Map<String, List<Counted>> readings = readings(rows, machineId);
+        Map<String, List<CountedReading>> readings = readings(rows, machineId);
         int oldestReading = readings.values().stream().mapToInt(counting -> counting.get(0).standsAt()).min().orElse(Integer.MAX_VALUE);
         Map<Integer, Entry> gateAndEvents = new HashMap<>();
         int begin = gate(rows, machineId, ((Body.PlateSet) plate.body()).plate(), gateAndEvents);
@@ -122,12 +122,12 @@ final class Histories {
     }
 
     /** Of each stop the newest reading that counts, and the newest that passed where that is another one. */
-    private Map<String, List<Counted>> readings(Rows rows, String machineId) throws SQLException {
-        Map<String, List<Counted>> readings = new HashMap<>();
+    private Map<String, List<CountedReading>> readings(Rows rows, String machineId) throws SQLException {
+        Map<String, List<CountedReading>> readings = new HashMap<>();
         for (Entries.OfStop newest : entries.newestOfEach(rows, machineId, procedures)) {
-            List<Counted> counting = new ArrayList<>(List.of(newest.reading()));
+            List<CountedReading> counting = new ArrayList<>(List.of(newest.reading()));
             if (!newest.reading().verdict().satisfies()) {
-                entries.satisfying(rows, machineId, newest.stop(), newest.reading().standsAt()).map(Counted::of).ifPresent(counting::add);
+                entries.satisfying(rows, machineId, newest.stop(), newest.reading().standsAt()).map(CountedReading::of).ifPresent(counting::add);
             }
             readings.put(newest.stop(), counting);
         }
@@ -172,7 +172,7 @@ final class Histories {
     }
 
     /** What stood on record when an entry was made. */
-    Moment moment(Rows rows, Entry at) throws SQLException {
+    StateOnRecord moment(Rows rows, Entry at) throws SQLException {
         String id = at.place().machineId();
         Entry plate = entries.of(rows, "where machine_id = ? and kind = 'plate' and number <= ? order by number desc limit 1", id, at.standsAt()).get(0);
         Map<String, Entry> newest = new HashMap<>();
@@ -181,7 +181,7 @@ final class Histories {
                     .forEach(entry -> newest.put(stop, entry));
         }
         List<Entry> happened = entries.of(rows, "where machine_id = ? and kind = 'event' and number <= ? order by number desc limit " + EVENTS_BEFORE, id, at.standsAt());
-        return new Moment(at, plate, newest, happened);
+        return new StateOnRecord(at, plate, newest, happened);
     }
 
     /** Events that stand between two entries of a machine. */

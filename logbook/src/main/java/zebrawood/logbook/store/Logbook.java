@@ -20,9 +20,10 @@ import org.sqlite.SQLiteDataSource;
 import zebrawood.core.difference.Comparison;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
+import zebrawood.core.entry.NewAttachment;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.route.History;
-import zebrawood.logbook.json.Times;
+import zebrawood.json.Times;
 
 /**
  * The logbook of a shop: a folder with one SQLite database, in WAL mode with synchronous FULL on every
@@ -56,7 +57,12 @@ public final class Logbook implements AutoCloseable {
     public record Draft(String content, Instant savedAt) {}
 
     /** Where the shop chain ends: how many entries there are, and the hash of its last row. */
-    public record Head(long entries, String hash) {}
+    public record Head(long entries, String hash) {
+        /** {@code 12 entries}. */
+        public String inWords() {
+            return entries + (entries == 1 ? " entry" : " entries");
+        }
+    }
 
     private Logbook(Path folder, List<Procedure<?, ?>> procedures, SQLiteDataSource source, Connection reading, Optional<String> whyReadOnly) {
         this.folder = folder;

@@ -14,6 +14,7 @@ import zebrawood.core.procedure.Procedure;
 import zebrawood.core.reading.ReadingException;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.Route;
+import zebrawood.core.safety.FirstLight;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.logbook.store.Logbook;
 
@@ -58,10 +59,12 @@ public final class Recorder {
         if (!procedure.appliesTo(machine.plate())) {
             throw new ReadingException("procedure", machine.plate().name() + " has no such stop");
         }
-        if (procedure.card().fires() && !machine.gate().isOpen()) {
-            throw new ReadingException("procedure", "first light comes first: " + machine.gate().lifted() + " of " + machine.gate().bars().size()
-                    + " bars of the gate of " + machine.plate().name() + " are lifted; nothing was recorded");
-        }
+        machine.stop(procedure.card().id()).needed().ifPresent(needed -> {
+            throw new ReadingException("procedure", needed.stop().equals(FirstLight.ID)
+                    ? "first light comes first: " + machine.gate().lifted() + " of " + machine.gate().bars().size()
+                            + " bars of the gate of " + machine.plate().name() + " are lifted; nothing was recorded"
+                    : needed.title() + " of " + machine.plate().name() + " comes first, and has not passed; nothing was recorded");
+        });
         return logbook.append(machineId, Body.Measured.of(procedure, readings, Map.of(), outcome, UnitChoice.METRIC), now).place();
     }
 }

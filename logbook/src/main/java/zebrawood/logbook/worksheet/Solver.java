@@ -19,9 +19,9 @@ import zebrawood.core.procedure.Procedure;
 import zebrawood.core.reading.ReadingException;
 import zebrawood.core.reading.Refusal;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.logbook.json.Binder;
-import zebrawood.logbook.json.RecordWriter;
-import zebrawood.logbook.json.StrictJson;
+import zebrawood.json.Binder;
+import zebrawood.json.RecordWriter;
+import zebrawood.json.StrictJson;
 import zebrawood.logbook.store.LogbookException;
 
 /**

@@ -21,10 +21,10 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import zebrawood.core.entry.Body;
+import zebrawood.core.entry.NewAttachment;
 import zebrawood.core.procedure.Change;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.LogbookException;
-import zebrawood.logbook.store.NewAttachment;
 import zebrawood.logbook.store.Shop;
 
 /** A whole logbook goes out and comes back the same; a bundle that lies is refused as a whole. */

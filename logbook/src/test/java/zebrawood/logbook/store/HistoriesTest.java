@@ -17,8 +17,8 @@ import org.junit.jupiter.api.io.TempDir;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Change;
+import zebrawood.core.route.CountedReading;
 import zebrawood.core.route.Gate;
-import zebrawood.core.route.Counted;
 import zebrawood.core.route.History;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.Route;
@@ -111,15 +111,15 @@ class HistoriesTest {
     /** Every entry, as the rules say it and nothing left out. */
     private static History whole(Logbook logbook, String id) {
         List<Entry> all = all(logbook, id);
-        Map<String, List<Counted>> readings = new HashMap<>();
+        Map<String, List<CountedReading>> readings = new HashMap<>();
         for (Entry entry : all) {
             if (entry.body() instanceof Body.Measured measured) {
-                List<Counted> list = readings.computeIfAbsent(measured.procedure(), stop -> new ArrayList<>());
+                List<CountedReading> list = readings.computeIfAbsent(measured.procedure(), stop -> new ArrayList<>());
                 list.removeIf(earlier -> earlier.standsAt() == entry.standsAt());
-                list.add(Counted.of(entry));
+                list.add(CountedReading.of(entry));
             }
         }
-        readings.values().forEach(list -> list.sort(Comparator.comparingInt(Counted::standsAt).reversed()));
+        readings.values().forEach(list -> list.sort(Comparator.comparingInt(CountedReading::standsAt).reversed()));
         List<Entry> gate = all.stream().filter(entry -> entry.body() instanceof Body.GateLine || entry.body() instanceof Body.Happened).toList();
         List<History.Use> uses = all.stream()
                 .filter(entry -> entry.corrects().isEmpty() && (entry.body() instanceof Body.Worked || entry.body() instanceof Body.Measured measured && measured.fired()))

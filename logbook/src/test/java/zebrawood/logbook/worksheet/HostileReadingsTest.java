@@ -18,7 +18,7 @@ import zebrawood.core.access.SiteAccess;
 import zebrawood.core.coolant.CoolantHeat;
 import zebrawood.core.coolant.CoolantMix;
 import zebrawood.core.coolant.CoolantSetpoint;
-import zebrawood.core.exhaust.ExhaustDuct;
+import zebrawood.core.extraction.Extraction;
 import zebrawood.core.focus.FocusRamp;
 import zebrawood.core.gas.AssistGas;
 import zebrawood.core.mains.SiteCircuit;
@@ -33,7 +33,7 @@ class HostileReadingsTest {
     private static final Set<String> VERDICTS = Set.of("PASS", "ADJUST", "FAIL", "UNCLEAR", "NOTE");
 
     private final Solver solver = new Solver(List.of(new SiteClimate(), new FocusRamp(), new AssistGas(), new CoolantSetpoint(), new CoolantHeat(), new CoolantMix(),
-            new SiteCircuit(), new SiteAccess(), new ExhaustDuct()));
+            new SiteCircuit(), new SiteAccess(), new Extraction()));
 
     private int answered;
     private int refused;

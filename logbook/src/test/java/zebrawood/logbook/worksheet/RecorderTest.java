@@ -14,7 +14,7 @@ import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.safety.Bar;
 import zebrawood.core.safety.FirstLight;
-import zebrawood.logbook.json.StrictJson;
+import zebrawood.json.StrictJson;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.Shop;
 

@@ -15,7 +15,7 @@ import zebrawood.core.controller.ControllerSettings;
 import zebrawood.core.coolant.CoolantHeat;
 import zebrawood.core.coolant.CoolantMix;
 import zebrawood.core.coolant.CoolantSetpoint;
-import zebrawood.core.exhaust.ExhaustDuct;
+import zebrawood.core.extraction.Extraction;
 import zebrawood.core.focus.FocusRamp;
 import zebrawood.core.gas.AssistGas;
 import zebrawood.core.mains.SiteCircuit;
@@ -27,7 +27,7 @@ class WorkedCasesTest {
     private static final ObjectMapper JSON = new ObjectMapper();
 
     private final Solver solver = new Solver(List.of(new SiteClimate(), new ControllerSettings(), new FocusRamp(),
-            new AssistGas(), new CoolantSetpoint(), new CoolantHeat(), new CoolantMix(), new SiteCircuit(), new SiteAccess(), new ExhaustDuct()));
+            new AssistGas(), new CoolantSetpoint(), new CoolantHeat(), new CoolantMix(), new SiteCircuit(), new SiteAccess(), new Extraction()));
 
     @ParameterizedTest
     @ValueSource(strings = {"site-climate", "controller-settings", "focus-ramp", "assist-gas", "coolant-setpoint", "coolant-heat", "coolant-mix", "site-circuit", "site-access", "exhaust-duct"})

@@ -1,0 +1,83 @@
+package zebrawood.benches;
+
+import java.util.List;
+import java.util.Optional;
+import zebrawood.benches.access.AccessBench;
+import zebrawood.benches.access.AccessFigure;
+import zebrawood.benches.air.AirBench;
+import zebrawood.benches.air.AirFigure;
+import zebrawood.benches.controller.PowerFigure;
+import zebrawood.benches.controller.SettingsBench;
+import zebrawood.benches.coolant.HeatBench;
+import zebrawood.benches.coolant.HeatFigure;
+import zebrawood.benches.coolant.MixBench;
+import zebrawood.benches.coolant.MixFigure;
+import zebrawood.benches.coolant.SetpointBench;
+import zebrawood.benches.coolant.SetpointFigure;
+import zebrawood.benches.extraction.ExtractionBench;
+import zebrawood.benches.extraction.ExtractionFigure;
+import zebrawood.benches.focus.RampBench;
+import zebrawood.benches.focus.RampFigures;
+import zebrawood.benches.gas.GasBench;
+import zebrawood.benches.gas.GasFigure;
+import zebrawood.benches.mains.CircuitBench;
+import zebrawood.benches.mains.CircuitFigure;
+import zebrawood.benches.site.ClimateBench;
+import zebrawood.benches.site.ClimateChart;
+import zebrawood.core.access.SiteAccess;
+import zebrawood.core.air.AirAssist;
+import zebrawood.core.controller.ControllerSettings;
+import zebrawood.core.coolant.CoolantHeat;
+import zebrawood.core.coolant.CoolantMix;
+import zebrawood.core.coolant.CoolantSetpoint;
+import zebrawood.core.extraction.Extraction;
+import zebrawood.core.focus.FocusRamp;
+import zebrawood.core.gas.AssistGas;
+import zebrawood.core.mains.SiteCircuit;
+import zebrawood.core.procedure.Procedure;
+import zebrawood.core.site.SiteClimate;
+import zebrawood.kit.bench.Stop;
+
+/** Everything that can be measured: a line each, in no particular order. */
+public final class Catalogue {
+
+    private static final String WATER = "Water";
+    private static final List<Stop<?, ?>> STOPS = List.of(
+            new Stop<>(new SiteAccess(), AccessBench.FIELDS, AccessBench::new, new AccessFigure()),
+            new Stop<>(new SiteClimate(), ClimateBench.FIELDS, ClimateBench::new, new ClimateChart()),
+            new Stop<>(new SiteCircuit(), CircuitBench.FIELDS, CircuitBench::new, new CircuitFigure()),
+            new Stop<>(new Extraction(), ExtractionBench.FIELDS, ExtractionBench::new, new ExtractionFigure()),
+            new Stop<>(new AirAssist(), AirBench.FIELDS, AirBench::new, new AirFigure()),
+            new Stop<>(new CoolantMix(), MixBench.FIELDS, MixBench::new, new MixFigure()).partOf(WATER),
+            new Stop<>(new CoolantHeat(), HeatBench.FIELDS, HeatBench::new, new HeatFigure()).partOf(WATER),
+            new Stop<>(new CoolantSetpoint(), SetpointBench.FIELDS, SetpointBench::new, new SetpointFigure()).partOf(WATER),
+            new Stop<>(new AssistGas(), GasBench.FIELDS, GasBench::new, new GasFigure()),
+            new Stop<>(new ControllerSettings(), SettingsBench.FIELDS, SettingsBench::new, new PowerFigure()),
+            new Stop<>(new FocusRamp(), RampBench.FIELDS, RampBench::new, new RampFigures()));
+
+    private Catalogue() {}
+
+    public static List<Stop<?, ?>> stops() {
+        return STOPS;
+    }
+
+    public static List<Procedure<?, ?>> procedures() {
+        return STOPS.stream().<Procedure<?, ?>>map(Stop::procedure).toList();
+    }
+
+    public static Optional<Stop<?, ?>> findStop(String id) {
+        return STOPS.stream().filter(stop -> stop.procedure().card().id().equals(id)).findFirst();
+    }
+
+    /** A stop's name, also of those that are no procedure. */
+    public static String title(String stop) {
+        return switch (stop) {
+            case "first-light" -> "First light";
+            case "plate" -> "Plate";
+            case "event" -> "Event";
+            case "work" -> "Work result";
+            case "point" -> "Open point";
+            default -> findStop(stop).map(s -> s.procedure().card().title()).orElse(stop);
+        };
+    }
+}

@@ -1,0 +1,234 @@
+package zebrawood.benches.focus;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Hyperlink;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import zebrawood.core.entry.Body;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.focus.RampFinding;
+import zebrawood.core.focus.RampPlan;
+import zebrawood.core.focus.RampReadings;
+import zebrawood.core.machine.Plate;
+import zebrawood.core.units.Quantity;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.kit.bench.Bench;
+import zebrawood.kit.bench.BenchPlace;
+import zebrawood.kit.bench.Showing;
+import zebrawood.kit.form.Draft;
+import zebrawood.kit.form.Field;
+import zebrawood.kit.form.FieldList;
+import zebrawood.kit.form.ReadingField;
+import zebrawood.kit.form.Worksheet;
+import zebrawood.kit.view.Words;
+
+/** A ramp line: gap, run and rise typed where they stand on the plate, widths on the line in the order measured. */
+public final class RampBench implements Bench<RampReadings, RampFinding> {
+
+    static final String GAP = "gapAtStartMm";
+    static final String RUN = "runMm";
+    static final String RISE = "riseMm";
+    static final String THINNEST = "thinnestPositionMm";
+    static final String SCHOOL = "school";
+    static final String PLACES = "places";
+    static final String TOOL = "tool";
+    static final String RULER = "positionsAlong";
+    static final int MOST_PLACES = 17;
+    static final int PLACES_OFFERED = 9;
+
+    static final Field WIDTH = Field.amount("widthMm", "width", Quantity.LENGTH);
+
+    public static final FieldList FIELDS = FieldList.of(
+            Field.amount(GAP, "gap at start", Quantity.LENGTH).needed(),
+            Field.amount(RUN, "run", Quantity.LENGTH).needed(),
+            Field.amount(RISE, "rise", Quantity.LENGTH).needed(),
+            Field.amount(THINNEST, "thinnest place", Quantity.LENGTH))
+            .listed("", "marks", "positionMm", WIDTH);
+
+    private final BenchPlace place;
+    private final Draft draft;
+    private final RampPlan plan;
+    private final RampView view;
+
+    public RampBench(BenchPlace place) {
+        this.place = place;
+        this.draft = place.draft();
+        Plate plate = place.plate();
+        double gap = plate.optics().map(Plate.Optics::makersGapMm).orElse(OptionalDouble.empty()).orElse(7);
+        this.plan = RampPlan.about(gap, plate.family());
+        this.view = new RampView(place, plan);
+    }
+
+    /** The name of a width's field. */
+    static String width(int mark) {
+        return "widths[" + mark + "]";
+    }
+
+    static int places(Draft draft) {
+        return switch (draft.text(PLACES)) {
+            case "13" -> 13;
+            case "17" -> MOST_PLACES;
+            default -> PLACES_OFFERED;
+        };
+    }
+
+    static boolean isQuick(Draft draft) {
+        return draft.text(SCHOOL).equals("quick");
+    }
+
+    @Override
+    public Node view() {
+        return view;
+    }
+
+    @Override
+    public void assemble(Worksheet sheet) {
+        sheet.number("wavelengthNm", place.plate().wavelengthNm().orElseThrow());
+        sheet.amount(GAP, Quantity.LENGTH);
+        Optional<Double> run = sheet.amount(RUN, Quantity.LENGTH);
+        sheet.amount(RISE, Quantity.LENGTH);
+        if (isQuick(draft)) {
+            sheet.amount(THINNEST, Quantity.LENGTH);
+        } else {
+            marks(sheet, run.orElse(plan.runMm()));
+            sheet.number("widthErrorMm", ReadWith.of(draft, place.plate()).errorMm());
+        }
+        if (draft.text(RULER).equals("plate")) {
+            sheet.word(RULER, "plate");
+        }
+        lastBestGap().ifPresent(last -> sheet.number("lastBestGapMm", last));
+        setting().ifPresent(setting -> sheet.record("setting", setting));
+    }
+
+    private void marks(Worksheet sheet, double runMm) {
+        int places = places(draft);
+        int given = 0;
+        for (int i = 0; i < places; i++) {
+            String path = "marks[" + given + "].widthMm";
+            if (!draft.text(width(i)).isBlank() && sheet.amount(width(i), path, Quantity.LENGTH).isPresent()) {
+                sheet.number("marks[" + given + "].positionMm", RampPlan.placeMm(i, places, runMm));
+                given++;
+            }
+        }
+    }
+
+    private OptionalDouble lastBestGap() {
+        for (Entry entry : place.earlier()) {
+            RampFinding finding = (RampFinding) ((Body.Measured) entry.body()).finding();
+            if (((Body.Measured) entry.body()).verdict().satisfies() && finding.bestGapMm().isPresent()) {
+                return finding.bestGapMm();
+            }
+        }
+        return OptionalDouble.empty();
+    }
+
+    private Optional<RampReadings.GapSetting> setting() {
+        return place.plate().optics().map(optics -> new RampReadings.GapSetting(
+                optics.focusDatum(),
+                optics.heightMoves(),
+                optics.gapTool(),
+                optics.gapToolStepMm().isPresent() ? optics.gapToolStepMm() : optics.heightStepMm()));
+    }
+
+    @Override
+    public void show(Showing<RampReadings, RampFinding> now) {
+        view.show(now);
+    }
+
+    @Override
+    public String next() {
+        if (draft.text(GAP).isBlank()) {
+            return "Measure the gap at the start of the ramp.";
+        } else if (draft.text(RUN).isBlank()) {
+            return "Measure the run of the ramp.";
+        } else if (draft.text(RISE).isBlank()) {
+            return "Measure how far the plate rises over the run.";
+        } else if (isQuick(draft)) {
+            return "Burn the line, then read where it is thinnest.";
+        }
+        for (int i = 0; i < places(draft); i++) {
+            if (draft.text(width(i)).isBlank()) {
+                return (i == 0 ? "Burn the line, then read its width at " : "Read the width at ") + view.position(i) + ".";
+            }
+        }
+        return "Look at the fields that are marked.";
+    }
+
+    @Override
+    public List<ReadingField> fields() {
+        return view.fields();
+    }
+
+    @Override
+    public Map<String, Draft.Text> texts(RampReadings readings, Map<String, String> asTyped, boolean whole) {
+        Map<String, Draft.Text> texts = new HashMap<>();
+        put(texts, GAP, asTyped.get(GAP), readings.gapAtStartMm());
+        put(texts, RUN, asTyped.get(RUN), readings.runMm());
+        put(texts, RISE, asTyped.get(RISE), readings.riseMm());
+        readings.widthErrorMm().ifPresent(error -> texts.put(TOOL, new Draft.Text(ReadWith.nearest(error).name(), UnitChoice.METRIC)));
+        readings.positionsAlong().ifPresent(along -> texts.put(RULER, new Draft.Text(along.name().toLowerCase(Locale.ROOT), UnitChoice.METRIC)));
+        if (whole) {
+            readings.thinnestPositionMm().ifPresent(thinnest -> {
+                texts.put(SCHOOL, new Draft.Text("quick", UnitChoice.METRIC));
+                put(texts, THINNEST, asTyped.get(THINNEST), thinnest);
+            });
+            readings.marks().ifPresent(marks -> widths(texts, marks, readings.runMm(), asTyped));
+        }
+        return texts;
+    }
+
+    /** Puts each width back into the field of its place; the fewest places that hold them all. */
+    private static void widths(Map<String, Draft.Text> texts, List<RampReadings.Mark> marks, double runMm, Map<String, String> asTyped) {
+        for (int places : new int[] {PLACES_OFFERED, 13, MOST_PLACES}) {
+            Map<String, Draft.Text> found = new HashMap<>();
+            for (int m = 0; m < marks.size(); m++) {
+                for (int i = 0; i < places; i++) {
+                    if (Math.abs(RampPlan.placeMm(i, places, runMm) - marks.get(m).positionMm()) < 0.06) {
+                        put(found, width(i), asTyped.get("marks[" + m + "].widthMm"), marks.get(m).widthMm());
+                    }
+                }
+            }
+            if (found.size() == marks.size() || places == MOST_PLACES) {
+                texts.putAll(found);
+                texts.put(PLACES, new Draft.Text(String.valueOf(places), UnitChoice.METRIC));
+                return;
+            }
+        }
+    }
+
+    private static void put(Map<String, Draft.Text> texts, String field, String asTyped, double mm) {
+        texts.put(field, Draft.retyped(asTyped, mm, Quantity.LENGTH));
+    }
+
+    @Override
+    public Optional<Node> otherSchool(Showing<RampReadings, RampFinding> now) {
+        if (!now.measuring()) {
+            return Optional.empty();
+        }
+        boolean quick = isQuick(draft);
+        Hyperlink other = new Hyperlink(quick ? "Read the widths" : "Quick reading");
+        other.setId("school");
+        other.setOnAction(event -> draft.type(SCHOOL, quick ? "" : "quick", UnitChoice.METRIC));
+        Label says = quick
+                ? Words.wrapped("The thinnest place tells the gap alone: not how sure it is, how deep the focus is, or whether the beam has changed. The widths do.", "quiet")
+                : Words.label("the gap alone", "caption");
+        if (quick) {
+            return Optional.of(new VBox(says, other));
+        }
+        other.setTooltip(new Tooltip("Only the thinnest place: it tells the gap, not how sure it is nor how deep the focus."));
+        other.setMinWidth(Region.USE_PREF_SIZE);
+        HBox line = new HBox(4, other, says);
+        line.setAlignment(Pos.CENTER_LEFT);
+        return Optional.of(line);
+    }
+}

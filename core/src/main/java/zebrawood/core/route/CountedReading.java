@@ -1,0 +1,102 @@
+package zebrawood.core.route;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.function.Supplier;
+import zebrawood.core.entry.Body;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.procedure.Verdict;
+
+/**
+ * A reading that counts, as far as a machine's state follows from it; the whole of its entry is read when somebody
+ * asks for it. Two are equal when they are of the same entry.
+ */
+public final class CountedReading {
+
+    private final String hash;
+    private final int standsAt;
+    private final Verdict verdict;
+    private final When when;
+    private Supplier<Entry> unread;
+    private Entry entry;
+
+    /**
+     * When it counts.
+     *
+     * @param since when what it says was so
+     * @param recorded when it was recorded: later, for a correction
+     * @param zone the offset where it was recorded: its days are counted there
+     */
+    public record When(Instant since, Instant recorded, ZoneOffset zone) {}
+
+    /**
+     * @param hash of the entry
+     * @param standsAt where in the chain it counts
+     * @param entry reads the whole of it
+     */
+    public CountedReading(String hash, int standsAt, Verdict verdict, When when, Supplier<Entry> entry) {
+        this.hash = hash;
+        this.standsAt = standsAt;
+        this.verdict = verdict;
+        this.when = when;
+        this.unread = entry;
+    }
+
+    /** Of a reading that is read already. */
+    public static CountedReading of(Entry entry) {
+        return new CountedReading(entry.place().hash(), entry.standsAt(), measured(entry).verdict(),
+                new When(entry.since(), entry.stamp().at(), entry.stamp().zone()), () -> entry);
+    }
+
+    public int standsAt() {
+        return standsAt;
+    }
+
+    public Verdict verdict() {
+        return verdict;
+    }
+
+    /** When what it says was so. */
+    public Instant since() {
+        return when.since();
+    }
+
+    /** The day on which what it says was so, where it was recorded. */
+    public LocalDate day() {
+        return when.since().atOffset(when.zone()).toLocalDate();
+    }
+
+    /** When it was recorded: later than {@link #since}, for a correction. */
+    public Instant recorded() {
+        return when.recorded();
+    }
+
+    /** The whole of it; read once. */
+    public synchronized Entry entry() {
+        if (entry == null) {
+            entry = unread.get();
+            unread = null;
+        }
+        return entry;
+    }
+
+    /** What the whole of it says. */
+    public Body.Measured measured() {
+        return measured(entry());
+    }
+
+    private static Body.Measured measured(Entry entry) {
+        return (Body.Measured) entry.body();
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof CountedReading counted && counted.hash.equals(hash);
+    }
+
+    @Override
+    public int hashCode() {
+        return hash.hashCode();
+    }
+}

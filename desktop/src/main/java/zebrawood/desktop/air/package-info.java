@@ -1,2 +1,0 @@
-/** The air assist's bench: what the air goes through, and how much comes out. Start at {@link zebrawood.desktop.air.AirBench}. */
-package zebrawood.desktop.air;

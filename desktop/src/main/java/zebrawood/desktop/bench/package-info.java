@@ -1,7 +1,0 @@
-/**
- * What does every bench share? A bench draws, takes readings and shows; it judges and computes nothing. Start at
- * {@link zebrawood.desktop.bench.Bench} for what a new one has to bring, and
- * {@link zebrawood.desktop.bench.BenchPage} for what it gets.
- */
-package zebrawood.desktop.bench;
-

@@ -1,6 +1,0 @@
-/**
- * How is a thing drawn, whatever it is drawn on? Start at {@link zebrawood.desktop.figure.Figure}: it draws with a
- * {@link zebrawood.desktop.figure.Pen}, and there is a pen for the window, for PDF and for SVG.
- */
-package zebrawood.desktop.figure;
-

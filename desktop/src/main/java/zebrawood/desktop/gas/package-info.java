@@ -1,5 +1,0 @@
-/**
- * The regulator's bench, with what a nozzle takes drawn as curves and the bottle beside them. Start at
- * {@link zebrawood.desktop.gas.GasBench}.
- */
-package zebrawood.desktop.gas;

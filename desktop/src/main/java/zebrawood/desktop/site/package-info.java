@@ -1,5 +1,0 @@
-/**
- * How is the room's climate read and drawn? Start at {@link zebrawood.desktop.site.ClimateBench}.
- */
-package zebrawood.desktop.site;
-

@@ -1,0 +1,381 @@
+package zebrawood.desktop.stop;
+
+import java.io.File;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.ObservableValue;
+import javafx.beans.value.WeakChangeListener;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import zebrawood.core.entry.Body;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.entry.NewAttachment;
+import zebrawood.core.procedure.Card;
+import zebrawood.core.procedure.Hazard;
+import zebrawood.core.procedure.Outcome;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.page.StopView;
+import zebrawood.desktop.recording.AttachBox;
+import zebrawood.desktop.recording.DraftKeeper;
+import zebrawood.desktop.recording.Recording;
+import zebrawood.kit.bench.Bench;
+import zebrawood.kit.bench.BenchPlace;
+import zebrawood.kit.bench.Exhibit;
+import zebrawood.kit.bench.Showing;
+import zebrawood.kit.bench.Stop;
+import zebrawood.kit.form.Draft;
+import zebrawood.kit.form.ReadingField;
+import zebrawood.kit.form.Worksheet;
+import zebrawood.kit.view.Clip;
+import zebrawood.kit.view.Slip;
+import zebrawood.kit.view.Thumbnail;
+import zebrawood.kit.view.Words;
+import zebrawood.logbook.store.Logbook;
+
+/**
+ * What a bench gets: its draft kept and restored, its readings judged after each keystroke, its Slip filled, its entry
+ * recorded, corrected and shown.
+ *
+ * @param <R> readings
+ * @param <F> finding
+ */
+public final class StopPage<R extends Record, F extends Record> implements StopView {
+
+    private static final DateTimeFormatter DAY_TIME = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
+
+    private final Desk desk;
+    private final String machineId;
+    private final Stop<R, F> stop;
+    private final BenchPlace place;
+    private final Bench<R, F> bench;
+    private final Draft draft;
+    private final StopSlip<R, F> slip;
+    private final Runnable changed;
+    private final ReadOnlyStringWrapper footnote = new ReadOnlyStringWrapper("");
+    private final AttachBox files;
+    private final Recording recording;
+    private final Judge<R, F> judge;
+    private final ChangeListener<UnitChoice> onUnits = (value, before, chosen) -> judge();
+    private DraftKeeper keeper;
+    private Optional<Entry> shown = Optional.empty();
+    private Optional<Entry> newest;
+    private Showing<R, F> now;
+    private boolean filling;
+    private boolean left;
+
+    /**
+     * Where a page is opened.
+     *
+     * @param changed runs when something was recorded, or put away
+     */
+    public record At(Desk desk, String machineId, BenchPlace place, Runnable changed) {}
+
+    public StopPage(Stop<R, F> stop, At at) {
+        this.stop = stop;
+        this.desk = at.desk();
+        this.machineId = at.machineId();
+        this.place = at.place();
+        this.changed = at.changed();
+        draft = place.draft();
+        bench = stop.bench().apply(place);
+        judge = new Judge<>(stop.procedure());
+        newest = place.earlier().stream().findFirst();
+        recording = new Recording(desk, this::ready, this::recorded, this::showSlip);
+        files = AttachBox.small(desk);
+        slip = new StopSlip<>(stop, bench, place, new StopSlip.Acts(this::again, this::putAway), recording, files);
+        keeper = keeper(Optional.empty());
+        draft.onChange(this::typed);
+        desk.units().addListener(new WeakChangeListener<>(onUnits));
+        for (ReadingField field : bench.fields()) {
+            field.tie(draft, desk.units());
+            field.field().addEventFilter(KeyEvent.KEY_PRESSED, this::enterGoesOn);
+        }
+    }
+
+    /** Opens with what was half done, else with the newest entry, else empty. */
+    public void open(Optional<Logbook.Draft> kept) {
+        if (kept.isPresent()) {
+            measure(Draft.fromJson(kept.get().content()));
+            footnote.set("draft restored, kept " + DAY_TIME.format(desk.local(kept.get().savedAt())));
+        } else if (!place.earlier().isEmpty()) {
+            show(place.earlier().get(0));
+        } else {
+            measure(Map.of());
+        }
+    }
+
+    /** Opens filled with an entry that is to be replaced, or with the correction of it that was half typed. */
+    public void correct(Entry entry, Optional<Logbook.Draft> kept) {
+        recording.correct(Optional.of(entry));
+        keeper = keeper(Optional.of(entry));
+        measure(kept.map(half -> Draft.fromJson(half.content())).orElseGet(() -> texts(entry, true)));
+    }
+
+    /** Under which name the half-typed correction of an entry is kept. */
+    public static String draftOf(Entry entry) {
+        return entry.body().stop() + "-" + entry.number();
+    }
+
+    private DraftKeeper keeper(Optional<Entry> correcting) {
+        return new DraftKeeper(desk, machineId, correcting.map(StopPage::draftOf).orElse(stop.procedure().card().id()), draft, footnote::set);
+    }
+
+    private Map<String, Draft.Text> texts(Entry entry, boolean whole) {
+        Body.Measured measured = Stop.measured(entry);
+        return bench.texts(stop.readings(measured), measured.asTyped(), whole);
+    }
+
+    private void measure(Map<String, Draft.Text> texts) {
+        shown = Optional.empty();
+        recording.hush();
+        fill(texts);
+        judge();
+    }
+
+    private void show(Entry entry) {
+        shown = Optional.of(entry);
+        endCorrection();
+        fill(texts(entry, true));
+        judge();
+    }
+
+    private void fill(Map<String, Draft.Text> texts) {
+        filling = true;
+        draft.fill(texts);
+        filling = false;
+        bench.fields().forEach(field -> field.field().setEditable(shown.isEmpty()));
+    }
+
+    private void again() {
+        measure(shown.map(entry -> texts(entry, false)).orElse(Map.of()));
+        begin();
+    }
+
+    private void typed() {
+        if (!filling) {
+            recording.hush();
+            keeper.typed();
+            judge();
+        }
+    }
+
+    private void judge() {
+        if (left) {
+            return;
+        }
+        Worksheet sheet = Worksheet.of(draft);
+        bench.assemble(sheet);
+        if (shown.isEmpty()) {
+            judge.judge(sheet.filled(), this::publish);
+            return;
+        }
+        judge.overtake();
+        Body.Measured measured = Stop.measured(shown.get());
+        Outcome<F> outcome = new Outcome<>(stop.finding(measured), measured.verdict(), measured.instructions());
+        publish(Showing.recorded(stop.readings(measured), outcome, sheet.filled()));
+    }
+
+    private void publish(Showing<R, F> showing) {
+        now = showing;
+        for (ReadingField field : bench.fields()) {
+            field.tell(
+                    Optional.ofNullable(showing.problems().get(field.name())),
+                    showing.filled().understood(field.name()),
+                    draft.typed(field.name()),
+                    desk.units().get());
+        }
+        showing.fault().ifPresent(desk::unexpected);
+        bench.show(showing);
+        showSlip();
+        if (shown.isPresent()) {
+            footnote.set(bench.footnote());
+        }
+    }
+
+    private void showSlip() {
+        slip.show(now, shown, shown.isEmpty() && (!draft.isEmpty() || newest.isPresent()));
+    }
+
+    /** Back to the newest entry, or to empty fields, without what is half done here. */
+    private void putAway() {
+        keeper.drop();
+        files.clear();
+        endCorrection();
+        newest.ifPresentOrElse(this::show, () -> measure(Map.of()));
+        changed.run();
+        begin();
+    }
+
+    /** What is typed from now on is a reading of its own again. */
+    private void endCorrection() {
+        if (recording.correcting().isPresent()) {
+            recording.correct(Optional.empty());
+            keeper = keeper(Optional.empty());
+        }
+    }
+
+    @Override
+    public void record() {
+        recording.record();
+    }
+
+    private Optional<Recording.What> ready() {
+        if (shown.isPresent()) {
+            recording.tell("Nothing has changed since no. " + shown.get().number() + " was recorded.");
+        } else if (judge.isPending()) {
+            recording.tell("Still computing; a moment, then record.");
+        } else if (now.outcome().isEmpty() || now.readings().isEmpty()) {
+            recording.tell("Nothing is recorded yet: " + lower(bench.next()));
+        } else {
+            Body.Measured body = Body.Measured.of(
+                    stop.procedure(), now.readings().get(), now.filled().asTyped(), now.outcome().get(), desk.units().get());
+            List<NewAttachment> along = new ArrayList<>(bench.attachments());
+            along.addAll(files.files());
+            return Optional.of(new Recording.What(machineId, () -> body, along, Optional.of(keeper)));
+        }
+        return Optional.empty();
+    }
+
+    private void recorded(Entry entry) {
+        files.clear();
+        newest = Optional.of(entry);
+        show(entry);
+        recording.tell("Recorded as no. " + entry.number() + ".");
+        changed.run();
+    }
+
+    private void enterGoesOn(KeyEvent event) {
+        if (event.getCode() != KeyCode.ENTER || event.isControlDown()) {
+            return;
+        }
+        List<ReadingField> fields = bench.fields().stream().filter(field -> field.field().isVisible() && !field.field().isDisabled()).toList();
+        for (int i = 0; i < fields.size() - 1; i++) {
+            if (fields.get(i).field() == event.getSource()) {
+                fields.get(i + 1).field().requestFocus();
+                event.consume();
+                return;
+            }
+        }
+    }
+
+    @Override
+    public Parent bench() {
+        return (Parent) bench.view();
+    }
+
+    @Override
+    public Slip slip() {
+        return slip.paper();
+    }
+
+    @Override
+    public String caution() {
+        return String.join(" ", stop.procedure().card().hazards().stream().map(Hazard::caution).toList());
+    }
+
+    @Override
+    public ObservableValue<String> footnote() {
+        return footnote.getReadOnlyProperty();
+    }
+
+    @Override
+    public Optional<Explained> help() {
+        Card card = stop.procedure().card();
+        return Optional.of(new Explained(card.title(), card.help(), caution()));
+    }
+
+    @Override
+    public Optional<Parent> printed() {
+        return Optional.of(bench());
+    }
+
+    @Override
+    public void begin() {
+        if (shown.isPresent()) {
+            slip.begin();
+            return;
+        }
+        bench.fields().stream()
+                .filter(field -> field.field().getText().isBlank() && field.field().isVisible())
+                .findFirst()
+                .or(() -> bench.fields().stream().findFirst())
+                .<Node>map(ReadingField::field)
+                .or(bench::start)
+                .ifPresent(Node::requestFocus);
+    }
+
+    @Override
+    public void undo() {
+        if (shown.isEmpty() && !draft.undo()) {
+            recording.tell("Nothing to undo.");
+        }
+    }
+
+    @Override
+    public void redo() {
+        if (shown.isEmpty() && !draft.redo()) {
+            recording.tell("Nothing to do again.");
+        }
+    }
+
+    @Override
+    public void take(File file) {
+        if (shown.isPresent()) {
+            again();
+        }
+        Optional<String> refused = bench.take(file);
+        if (refused.isPresent() && (!bench.takesFiles() || Thumbnail.isNamedLikeOne(file.getName()))) {
+            files.take(file.toPath());
+            recording.tell(bench.takesFiles() ? Words.sentence(refused.get() + "; it goes along with the entry") : file.getName() + " goes along with the entry.");
+        } else {
+            refused.ifPresent(reason -> recording.tell(Words.sentence(reason)));
+        }
+    }
+
+    @Override
+    public void paste() {
+        if (shown.isPresent()) {
+            again();
+        }
+        bench.paste();
+    }
+
+    @Override
+    public void copy() {
+        if (now.outcome().isEmpty() || now.readings().isEmpty()) {
+            recording.tell("Nothing to copy yet: " + lower(bench.next()));
+            return;
+        }
+        UnitChoice units = desk.units().get();
+        Exhibit.Table table = stop.table(now.readings().get(), now.outcome().get().finding(), now.filled().asTyped(), units);
+        StringBuilder text = new StringBuilder(String.join("\t", table.heads())).append('\n');
+        table.rows().forEach(row -> text.append(String.join("\t", row)).append('\n'));
+        stop.procedure().evidence(now.outcome().get().finding())
+                .forEach(e -> text.append(e.label()).append('\t').append(e.figure().in(units)).append('\n'));
+        Clip.put(text.toString());
+        recording.tell("Readings and figures are on the clipboard.");
+    }
+
+    @Override
+    public void leave() {
+        left = true;
+        keeper.stop();
+        if (shown.isEmpty() && !draft.isEmpty()) {
+            keeper.keep();
+        }
+        judge.end();
+    }
+
+    private static String lower(String words) {
+        return Character.toLowerCase(words.charAt(0)) + words.substring(1);
+    }
+}

@@ -1,6 +1,0 @@
-/**
- * Which colours, sizes and fonts? They stand in the CSS files beside the program; start at
- * {@link zebrawood.desktop.theme.Look}, which reads them for drawings.
- */
-package zebrawood.desktop.theme;
-

@@ -1,0 +1,65 @@
+package zebrawood.kit.bench;
+
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import zebrawood.core.entry.Body;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.procedure.Procedure;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.kit.figure.Figure;
+import zebrawood.kit.form.FieldList;
+
+/**
+ * A line of the catalogue.
+ *
+ * @param procedure what turns its readings into a finding
+ * @param fields all that is read at it
+ * @param bench on which it is measured
+ * @param exhibit how its findings are shown elsewhere
+ * @param whole what it is a part of, where several stops share one bench: {@code Water}
+ */
+public record Stop<R extends Record, F extends Record>(
+        Procedure<R, F> procedure, FieldList fields, Function<BenchPlace, Bench<R, F>> bench, Exhibit<R, F> exhibit, Optional<String> whole) {
+
+    /** A stop that has a bench of its own. */
+    public Stop(Procedure<R, F> procedure, FieldList fields, Function<BenchPlace, Bench<R, F>> bench, Exhibit<R, F> exhibit) {
+        this(procedure, fields, bench, exhibit, Optional.empty());
+    }
+
+    /** This stop as a part of a bench that it shares. */
+    public Stop<R, F> partOf(String bench) {
+        return new Stop<>(procedure, fields, this.bench, exhibit, Optional.of(bench));
+    }
+
+    /** The drawing of an entry, from what it holds. */
+    public Figure figure(Body.Measured measured, UnitChoice units) {
+        return exhibit.figure(readings(measured), finding(measured), units);
+    }
+
+    /** The table of an entry's readings, from what it holds. */
+    public Exhibit.Table table(Body.Measured measured, UnitChoice units) {
+        return table(readings(measured), finding(measured), measured.asTyped(), units);
+    }
+
+    /** The table of these readings. */
+    public Exhibit.Table table(R readings, F finding, Map<String, String> asTyped, UnitChoice units) {
+        return exhibit.table(readings, finding, asTyped, units)
+                .orElseGet(() -> new Exhibit.Table(Exhibit.Table.READINGS, fields.table(readings, asTyped, units), 1));
+    }
+
+    /** The readings of an entry of this stop. */
+    public R readings(Body.Measured measured) {
+        return procedure.readingsType().cast(measured.readings());
+    }
+
+    /** The finding of an entry of this stop. */
+    public F finding(Body.Measured measured) {
+        return procedure.findingType().cast(measured.finding());
+    }
+
+    /** What an entry measured. */
+    public static Body.Measured measured(Entry entry) {
+        return (Body.Measured) entry.body();
+    }
+}

@@ -1,0 +1,119 @@
+package zebrawood.kit.figure;
+
+import java.util.ArrayList;
+import java.util.List;
+import zebrawood.kit.theme.Lettering;
+import zebrawood.kit.theme.Tone;
+
+/** Draws lines, areas and text in the tones and letterings of the theme. y runs downwards. */
+public abstract class Pen {
+
+    /** Whether areas are hatched instead of tinted, for tinted eyewear. */
+    public abstract boolean hatches();
+
+    public abstract void stroke(Path path, Stroke stroke);
+
+    public abstract void fill(Path path, Tone tone);
+
+    /** Text on a baseline at y. */
+    public abstract void text(double x, double y, String text, Lettering lettering, Tone tone, Anchor anchor);
+
+    public abstract double textWidth(String text, Lettering lettering);
+
+    /** Runs a drawing turned about a point, clockwise. */
+    public abstract void turned(double x, double y, double degrees, Runnable drawing);
+
+    /** Runs a drawing that does not reach beyond a rectangle. */
+    public abstract void clipped(double x, double y, double width, double height, Runnable drawing);
+
+    public final void line(double x1, double y1, double x2, double y2, Stroke stroke) {
+        stroke(new Path().move(x1, y1).line(x2, y2), stroke);
+    }
+
+    public final void circle(double x, double y, double r, Tone tone) {
+        fill(Path.circle(x, y, r), tone);
+    }
+
+    public final void rectangle(double x, double y, double width, double height, Tone fill, Stroke stroke) {
+        Path path = Path.rectangle(x, y, width, height);
+        fill(path, fill);
+        stroke(path, stroke);
+    }
+
+    public final void text(double x, double y, String text, Lettering lettering, Tone tone) {
+        text(x, y, text, lettering, tone, Anchor.START);
+    }
+
+    /** The same on a patch of the ground, for where lines run under it. */
+    public final void patched(double x, double y, String text, Lettering lettering, Tone tone, Anchor anchor) {
+        double wide = textWidth(text, lettering);
+        double from = anchor == Anchor.END ? x - wide : anchor == Anchor.MIDDLE ? x - wide / 2 : x;
+        fill(Path.rectangle(from - 3, y - 13, wide + 6, 18), Tone.GROUND);
+        text(x, y, text, lettering, tone, anchor);
+    }
+
+    /** A text shortened at its end so that it fits into a width. */
+    public final String fitting(String text, double width, Lettering lettering) {
+        String fit = text;
+        while (fit.length() > 4 && textWidth(fit, lettering) > width) {
+            fit = fit.substring(0, fit.length() - 5).strip() + "...";
+        }
+        return fit;
+    }
+
+    /** A text as lines that fit into a width; only a word wider than that is shortened. */
+    public final List<String> wrapped(String text, double width, Lettering lettering) {
+        List<String> lines = new ArrayList<>();
+        String line = "";
+        for (String word : text.split(" ")) {
+            String longer = line.isEmpty() ? word : line + " " + word;
+            if (!line.isEmpty() && textWidth(longer, lettering) > width) {
+                lines.add(line);
+                line = fitting(word, width, lettering);
+            } else {
+                line = longer;
+            }
+        }
+        lines.add(line);
+        return lines;
+    }
+
+    /** A tolerance or what is in focus: a sand band, or hatching where tints cannot be seen. */
+    public final void band(double x, double y, double width, double height) {
+        if (!(width > 0 && height > 0)) {
+            return;
+        }
+        if (hatches()) {
+            clipped(x, y, width, height, () -> {
+                for (double at = x - height; at < x + width; at += 9) {
+                    line(at, y + height, at + height, y, Stroke.of(Tone.QUIET, 0.7));
+                }
+            });
+            stroke(Path.rectangle(x, y, width, height), Stroke.of(Tone.QUIET, 0.7));
+        } else {
+            fill(Path.rectangle(x, y, width, height), Tone.BAND);
+        }
+    }
+
+    /** Three upright strokes, walnut, straw, walnut: where one is. 6 px wide. */
+    public final void stripe(double x, double y, double height) {
+        fill(Path.rectangle(x, y, 2, height), Tone.WALNUT);
+        fill(Path.rectangle(x + 2, y, 1.5, height), Tone.STRAW);
+        fill(Path.rectangle(x + 3.5, y, 2, height), Tone.WALNUT);
+    }
+
+    /** The grain: wavy strokes, every third straw; marks where one is, gates, and the head of a certificate. */
+    public final void grain(double x, double y, double width, double height, double pitch) {
+        clipped(x, y, width, height, () -> {
+            int n = 0;
+            for (double at = x + pitch / 2; at < x + width; at += pitch, n++) {
+                double bend = Math.min(2, pitch / 3);
+                stroke(new Path()
+                                .move(at, y)
+                                .curve(at + bend, y + height * 0.2, at + bend, y + height * 0.35, at, y + height / 2)
+                                .curve(at - bend, y + height * 0.65, at - bend, y + height * 0.8, at, y + height),
+                        Stroke.of(n % 3 == 2 ? Tone.STRAW : Tone.WALNUT, Math.min(1.6, pitch / 3)));
+            }
+        });
+    }
+}

@@ -1,0 +1,185 @@
+package zebrawood.kit.form;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import zebrawood.core.reading.ReadingException;
+import zebrawood.core.units.Amount;
+import zebrawood.core.units.Quantity;
+import zebrawood.core.units.Typed;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.core.units.UnreadableException;
+import zebrawood.json.RecordWriter;
+import zebrawood.json.StrictJson;
+
+/**
+ * Half-done readings: the text in each field as typed, with the units in force when it was typed, so that
+ * switching units never changes what a bare number meant. Remembers how to undo. Has no nodes.
+ */
+public final class Draft {
+
+    private static final int LONGEST_UNDO = 500;
+
+    /** A text as typed, and the units a number without one is in. */
+    public record Text(String text, UnitChoice units) {}
+
+    private record Step(String field, Text before, Text after) {}
+
+    private final Map<String, Text> texts = new LinkedHashMap<>();
+    private final Deque<Step> undone = new ArrayDeque<>();
+    private final Deque<Step> done = new ArrayDeque<>();
+    private final List<Runnable> listeners = new ArrayList<>();
+    private boolean stepOpen;
+
+    /** What stands in a field; empty text where nothing does. */
+    public String text(String field) {
+        Text text = texts.get(field);
+        return text == null ? "" : text.text();
+    }
+
+    /** Text and units of a field. */
+    public Text typed(String field) {
+        return texts.getOrDefault(field, new Text("", UnitChoice.METRIC));
+    }
+
+    /** Types into a field. Keystrokes into the same field are one step for undo until {@link #endStep()}. */
+    public void type(String field, String text, UnitChoice units) {
+        if (text.equals(text(field))) {
+            return;
+        }
+        Text after = new Text(text, units);
+        Text before = texts.get(field);
+        if (stepOpen && !done.isEmpty() && done.peek().field().equals(field)) {
+            before = done.pop().before();
+        }
+        done.push(new Step(field, before, after));
+        if (done.size() > LONGEST_UNDO) {
+            done.removeLast();
+        }
+        undone.clear();
+        stepOpen = true;
+        set(field, after);
+    }
+
+    /** What is typed next is a step of its own, even in the same field. */
+    public void endStep() {
+        stepOpen = false;
+    }
+
+    /** Fills fields at once, without a way to undo it: a restored draft, an old entry. */
+    public void fill(Map<String, Text> filled) {
+        texts.clear();
+        texts.putAll(filled);
+        done.clear();
+        undone.clear();
+        stepOpen = false;
+        tell();
+    }
+
+    public boolean undo() {
+        if (done.isEmpty()) {
+            return false;
+        }
+        Step step = done.pop();
+        undone.push(step);
+        stepOpen = false;
+        set(step.field(), step.before());
+        return true;
+    }
+
+    public boolean redo() {
+        if (undone.isEmpty()) {
+            return false;
+        }
+        Step step = undone.pop();
+        done.push(step);
+        stepOpen = false;
+        set(step.field(), step.after());
+        return true;
+    }
+
+    /** The text that gives this amount again: as it was typed, where that still reads so in some units, else the number. */
+    public static Text retyped(String asTyped, double base, Quantity quantity) {
+        for (UnitChoice units : asTyped == null ? List.<UnitChoice>of() : List.of(UnitChoice.METRIC, new UnitChoice(true, true))) {
+            try {
+                if (Math.abs(Typed.read(asTyped, quantity, units).base() - base) < 1e-9) {
+                    return new Text(asTyped, units);
+                }
+            } catch (UnreadableException notInAnyUnits) {
+                break;
+            }
+        }
+        return new Text(Amount.exact(base), UnitChoice.METRIC);
+    }
+
+    /** Puts words into texts: what was chosen, a name. */
+    public static void put(Map<String, Text> texts, String field, String words) {
+        texts.put(field, new Text(words, UnitChoice.METRIC));
+    }
+
+    /** Puts the text of an amount into texts, under the name of its field, where there is such an amount. */
+    public static void retype(Map<String, Text> texts, String field, Map<String, String> asTyped, OptionalDouble base, Quantity quantity) {
+        base.ifPresent(amount -> texts.put(field, retyped(asTyped.get(field), amount, quantity)));
+    }
+
+    /** Whether nothing is typed anywhere. */
+    public boolean isEmpty() {
+        return texts.values().stream().allMatch(text -> text.text().isBlank());
+    }
+
+    public Map<String, Text> texts() {
+        return Map.copyOf(texts);
+    }
+
+    /** Runs whenever anything changed. */
+    public void onChange(Runnable listener) {
+        listeners.add(listener);
+    }
+
+    private void set(String field, Text text) {
+        if (text == null) {
+            texts.remove(field);
+        } else {
+            texts.put(field, text);
+        }
+        tell();
+    }
+
+    private void tell() {
+        List.copyOf(listeners).forEach(Runnable::run);
+    }
+
+    /** As JSON: field to text and units. */
+    public String toJson() {
+        return new String(RecordWriter.write((json, records) -> {
+            json.writeStartObject();
+            for (Map.Entry<String, Text> entry : texts.entrySet()) {
+                json.writeFieldName(entry.getKey());
+                records.value(entry.getValue());
+            }
+            json.writeEndObject();
+        }), StandardCharsets.UTF_8);
+    }
+
+    /** Back from JSON; what cannot be read is left out. */
+    public static Map<String, Text> fromJson(String content) {
+        Map<String, Text> texts = new LinkedHashMap<>();
+        try {
+            StrictJson.read(content).root().fields().forEachRemaining(field -> {
+                JsonNode units = field.getValue().path("units");
+                texts.put(field.getKey(), new Text(
+                        field.getValue().path("text").asText(),
+                        new UnitChoice(units.path("inches").asBoolean(), units.path("fahrenheit").asBoolean())));
+            });
+        } catch (ReadingException damaged) {
+            return Map.of();
+        }
+        return texts;
+    }
+}

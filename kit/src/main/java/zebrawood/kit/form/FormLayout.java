@@ -1,0 +1,106 @@
+package zebrawood.kit.form;
+
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.Region;
+import zebrawood.kit.view.Words;
+
+/** How a drawn form is laid out: the drawing takes what the cells and rows under it leave. Sizes in px. */
+final class FormLayout {
+
+    private static final double EDGE = 24;
+    private static final double GAP = 12;
+    /** a cell with its label, its field and the line under it */
+    private static final double CELL = 74;
+    private static final double FIELD = 34;
+    private static final double LABEL = 18;
+    private static final double ROW = 38;
+    private static final double MESSAGE = 18;
+    /** wider cells would only part a field from its label */
+    private static final double WIDEST = 210;
+    private static final double NARROWEST = 138;
+    private static final double NARROWEST_OF_MANY = 112;
+    private static final double NARROW = 76;
+    /** more cells than these are set closer, to spare a line */
+    private static final int MANY = 12;
+    /** heading and caption */
+    private static final double TOP = 60;
+    private static final double LOWEST = 420;
+    private static final double LOWEST_DRAWING = 170;
+    private static final double LEAST_DRAWN = 120;
+
+    private final List<DrawnForm.Cell> cells;
+    private final List<Label> heads;
+    private final List<List<Node>> rows;
+    private final double narrowest;
+
+    FormLayout(List<DrawnForm.Cell> cells, List<Label> heads, List<List<Node>> rows, boolean narrow) {
+        this.cells = cells;
+        this.heads = heads;
+        this.rows = rows;
+        narrowest = narrow ? NARROW : rows.isEmpty() && cells.size() <= MANY ? NARROWEST : NARROWEST_OF_MANY;
+    }
+
+    private long shownRows() {
+        return rows.stream().filter(row -> row.get(0).isVisible()).count();
+    }
+
+    /** Never so low that rows cover the drawing: then the page scrolls. */
+    double lowest() {
+        return rows.isEmpty() ? LOWEST : Math.max(LOWEST, TOP + LOWEST_DRAWING + 2 * CELL + 20 + MESSAGE + ROW * shownRows() + 14);
+    }
+
+    /**
+     * @param begin where the drawing begins, under the heading
+     */
+    void layOut(double width, double height, double begin, Region drawing, Label message) {
+        double wide = width - 2 * EDGE;
+        int most = (int) Math.max(2, Math.floor((wide + GAP) / (narrowest + GAP)));
+        // a wide cell counts as two
+        int count = cells.stream().anyMatch(DrawnForm.Cell::wide) ? cells.size() + 1 : cells.size();
+        int columns = Math.min(count, most);
+        int lines = (count + columns - 1) / columns;
+        columns = (count + lines - 1) / lines;
+        double headHeight = headHeight(wide);
+        double under = rows.isEmpty() ? 0 : headHeight + MESSAGE + ROW * shownRows();
+        double top = height - lines * CELL - under - 4;
+        drawing.resizeRelocate(EDGE, begin, wide, Math.max(LEAST_DRAWN, top - begin - 10));
+        layOutCells(top, columns, Math.min(WIDEST, (wide + GAP) / columns));
+        if (!rows.isEmpty()) {
+            layOutRows(top + lines * CELL, wide, headHeight);
+            message.resizeRelocate(EDGE, height - MESSAGE - 2, wide, 16);
+        }
+    }
+
+    private void layOutCells(double top, int columns, double each) {
+        for (int i = 0; i < cells.size(); i++) {
+            double x = EDGE + i % columns * each;
+            double y = top + i / columns * CELL;
+            double wide = cells.get(i).wide() ? (columns - i % columns) * each - GAP : each - GAP;
+            cells.get(i).label().resizeRelocate(x, y, wide, LABEL);
+            Node field = cells.get(i).field();
+            field.resizeRelocate(x, y + LABEL + 1, wide, field instanceof ReadingField ? field.prefHeight(each - GAP) : FIELD);
+        }
+    }
+
+    /** How high the heads over the rows are: over more lines where columns are narrow. */
+    private double headHeight(double wide) {
+        double each = columnWidth(wide);
+        return heads.stream().mapToDouble(head -> Words.tall(head, each - GAP)).max().orElse(0) + 3;
+    }
+
+    private double columnWidth(double wide) {
+        return Math.min(WIDEST, (wide + GAP) / Math.max(1, heads.size()));
+    }
+
+    private void layOutRows(double top, double wide, double headHeight) {
+        double each = columnWidth(wide);
+        for (int column = 0; column < heads.size(); column++) {
+            heads.get(column).resizeRelocate(EDGE + column * each, top, each - GAP, headHeight - 3);
+            for (int row = 0; row < rows.size(); row++) {
+                rows.get(row).get(column).resizeRelocate(EDGE + column * each, top + headHeight + row * ROW, each - GAP, FIELD);
+            }
+        }
+    }
+}

@@ -1,0 +1,34 @@
+package zebrawood.kit.theme;
+
+import java.util.Locale;
+
+/** Sizes and weights of text; the theme says how large they are. */
+public enum Lettering {
+    CAPTION,
+    SMALL,
+    TEXT,
+    TEXT_BOLD,
+    READING,
+    ROW,
+    ROW_BOLD,
+    NAME,
+    LEAD,
+    HEAD,
+    ACT,
+    TITLE,
+    MONO,
+    HASH;
+
+    /** Its size token in the theme's CSS: {@code -size-text-bold}. */
+    public String token() {
+        return "-size-" + name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    public boolean isMono() {
+        return this == MONO || this == HASH;
+    }
+
+    public boolean isBold() {
+        return this == TEXT_BOLD || this == ROW_BOLD || this == NAME || this == LEAD || this == HEAD || this == ACT || this == TITLE;
+    }
+}

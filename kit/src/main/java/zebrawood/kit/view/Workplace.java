@@ -1,0 +1,35 @@
+package zebrawood.kit.view;
+
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.util.concurrent.Callable;
+import java.util.function.Consumer;
+import javafx.beans.value.ObservableValue;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.kit.theme.Look;
+
+/** What a view is given of where it stands: units, look, time, messages, background work. No logbook. */
+public interface Workplace {
+
+    /** The units in which everything is shown now. */
+    ObservableValue<UnitChoice> units();
+
+    /** The colours and strokes in which everything is drawn now. */
+    ObservableValue<Look> look();
+
+    /** The time, as it was handed in. */
+    Instant now();
+
+    /** A moment as the clock on the wall shows it. */
+    LocalDateTime local(Instant at);
+
+    /** One sentence for the person, at the foot of the window. */
+    void tell(String sentence);
+
+    /**
+     * Long work off the interface thread; what it throws is told.
+     *
+     * @param then takes its result, on the interface thread
+     */
+    <T> void apart(Callable<T> work, Consumer<T> then);
+}
