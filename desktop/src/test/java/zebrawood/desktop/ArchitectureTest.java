@@ -38,7 +38,7 @@ class ArchitectureTest {
     @Test
     void everyModuleIsLookedAt() {
         assertThat(ALL.stream().map(type -> type.getPackageName().split("\\.")[1]).distinct())
-                .containsExactlyInAnyOrder("core", "json", "kit", "benches", "logbook", "desktop");
+                .containsExactlyInAnyOrder("core", "json", "kit", "testsupport", "benches", "logbook", "desktop");
     }
 
     @Test

@@ -18,6 +18,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import zebrawood.core.reading.ReadingException;
 import zebrawood.core.reading.RecordShape;
@@ -31,14 +32,32 @@ import zebrawood.core.reading.Refusal;
 public final class Binder {
 
     private final List<Refusal> refusals = new ArrayList<>();
+    /** takes what is not known instead of refusing it, where that is wanted */
+    private final Optional<Consumer<String>> unknown;
 
-    private Binder() {}
+    private Binder(Optional<Consumer<String>> unknown) {
+        this.unknown = unknown;
+    }
 
     /**
      * @throws ReadingException with every refusal, the first one first
      */
     public static <R extends Record> R bind(JsonNode node, Class<R> type) {
-        Binder binder = new Binder();
+        return bind(node, type, Optional.empty());
+    }
+
+    /**
+     * A record of what was stored, perhaps by a newer program: keys that are not known here are left out and told.
+     *
+     * @param unknown takes the path of each key that is not known
+     * @throws ReadingException with every other refusal, the first one first
+     */
+    public static <R extends Record> R bindStored(JsonNode node, Class<R> type, Consumer<String> unknown) {
+        return bind(node, type, Optional.of(unknown));
+    }
+
+    private static <R extends Record> R bind(JsonNode node, Class<R> type, Optional<Consumer<String>> unknown) {
+        Binder binder = new Binder(unknown);
         Object made = binder.value(node, type, Spot.TOP);
         if (!binder.refusals.isEmpty()) {
             throw new ReadingException(binder.refusals.stream().sorted(Comparator.comparingInt(Binder::rank)).toList());
@@ -189,7 +208,8 @@ public final class Binder {
         for (Iterator<String> keys = node.fieldNames(); keys.hasNext(); ) {
             String key = keys.next();
             if (shape.components().stream().noneMatch(component -> component.name().equals(key))) {
-                refuse(path.field(key), "is not known here", Refusal.Kind.UNKNOWN);
+                Spot at = path.field(key);
+                unknown.ifPresentOrElse(taker -> taker.accept(at.toString()), () -> refuse(at, "is not known here", Refusal.Kind.UNKNOWN));
             }
         }
     }

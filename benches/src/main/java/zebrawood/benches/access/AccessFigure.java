@@ -119,7 +119,12 @@ public final class AccessFigure implements Exhibit<AccessReadings, AccessFinding
             AccessFinding.Passage tightest = plan.way().tightest();
             String goes = !current ? "" : tightest.fits() ? ", goes" : ", too tight";
             Tone tone = !current ? Tone.QUIET : tightest.fits() ? Tone.PASS : Tone.FAIL;
-            pen.text(within.left(), 14, pen.fitting(plan.way().name() + goes, within.wide() - 16, Lettering.TEXT_BOLD), Lettering.TEXT_BOLD, tone);
+            Lettering lettering = pen.textWidth(plan.way().name() + goes, Lettering.TEXT_BOLD) <= within.wide() - 16 ? Lettering.TEXT_BOLD : Lettering.CAPTION;
+            double y = 14;
+            for (String line : pen.wrapped(plan.way().name() + goes, within.wide() - 16, lettering)) {
+                pen.text(within.left(), y, line, lettering, tone);
+                y += 13;
+            }
         }
 
         private void way(WayPlan plan, Within within, Way way) {

@@ -76,7 +76,7 @@ public final class ExtractionFigure implements Exhibit<ExtractionReadings, Extra
          *
          * @param name of it, where there are two
          */
-        private record Run(String name, List<Link> chain, double pressurePa, boolean fanAtDischargeEnd, double leastMillis) {
+        private record Run(String name, List<Link> chain, double pressurePa, boolean fanAtDischargeEnd, double leastMps) {
             double widest() {
                 return chain.stream().mapToDouble(link -> link.diameterMm().orElse(0) * Math.min(MOST_BESIDE, link.parallel())).max().orElse(125);
             }
@@ -117,7 +117,7 @@ public final class ExtractionFigure implements Exhibit<ExtractionReadings, Extra
             pen.text(fanAt, middle + 4, "fan", Lettering.CAPTION, atEnd ? Tone.INK : Tone.ADJUST, Anchor.MIDDLE);
             Link most = run.chain().stream().max(Comparator.comparingDouble(Link::lossPa)).orElseThrow();
             for (int i = 0; i < run.chain().size(); i++) {
-                part(run.chain().get(i), edges[i], edges[i + 1], middle, scale, run.chain().get(i) == most, run.leastMillis());
+                part(i + 1, run.chain().get(i), edges[i], edges[i + 1], middle, scale, run.chain().get(i) == most, run.leastMps());
             }
             if (to - middle > WITH_PRESSURE) {
                 pressure(run, most, edges, middle + 74, to);
@@ -178,7 +178,8 @@ public final class ExtractionFigure implements Exhibit<ExtractionReadings, Extra
             return edges;
         }
 
-        private void part(Link link, double from, double to, double middle, double scale, boolean most, double least) {
+        /** @param number in the run, where its name does not fit */
+        private void part(int number, Link link, double from, double to, double middle, double scale, boolean most, double least) {
             double bore = link.diameterMm().orElse(0) * scale;
             boolean slow = link.velocityMs().isPresent() && link.velocityMs().getAsDouble() < least;
             Tone tone = most ? Tone.ADJUST : Tone.INK;
@@ -201,8 +202,8 @@ public final class ExtractionFigure implements Exhibit<ExtractionReadings, Extra
                 }
             }
             double y = middle + 40;
-            for (String line : pen.wrapped(link.name(), to - from - 2, Lettering.CAPTION).stream().limit(2).toList()) {
-                pen.text((from + to) / 2, y, pen.fitting(line, to - from - 2, Lettering.CAPTION), Lettering.CAPTION, Tone.INK, Anchor.MIDDLE);
+            for (String line : pen.lines(link.name(), to - from - 2, Lettering.CAPTION, 2).orElse(List.of(String.valueOf(number)))) {
+                pen.text((from + to) / 2, y, line, Lettering.CAPTION, Tone.INK, Anchor.MIDDLE);
                 y += 13;
             }
             link.velocityMs().ifPresent(ms -> pen.text((from + to) / 2, middle - Math.max(28, bore * beside / 2 + 10), new Amount(Quantity.SPEED, ms, 1).text(units),

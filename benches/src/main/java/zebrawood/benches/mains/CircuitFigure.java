@@ -1,5 +1,6 @@
 package zebrawood.benches.mains;
 
+import java.util.List;
 import java.util.Optional;
 import zebrawood.core.mains.CircuitFinding;
 import zebrawood.core.mains.CircuitReadings;
@@ -85,9 +86,13 @@ public final class CircuitFigure implements Exhibit<CircuitReadings, CircuitFind
                     pen.band(at, top, wide, tall);
                 }
                 pen.stroke(Path.rectangle(at, top, wide, tall), Stroke.of(wrong ? Tone.FAIL : moves ? Tone.ADJUST : Tone.INK, wrong || moves ? 3 : 1.4));
-                String name = pen.fitting(share.name(), wide - 10, Lettering.SMALL);
-                if (pen.textWidth(name, Lettering.SMALL) < wide - 6) {
-                    pen.text(at + wide / 2, top + tall / 2, name, Lettering.SMALL, Tone.INK, Anchor.MIDDLE);
+                Optional<List<String>> name = pen.lines(share.name(), wide - 6, Lettering.SMALL, (int) Math.max(1, (tall - 30) / 14));
+                if (name.isPresent()) {
+                    double y = top + tall / 2 - 14 * (name.get().size() - 1);
+                    for (String line : name.get()) {
+                        pen.text(at + wide / 2, y, line, Lettering.SMALL, Tone.INK, Anchor.MIDDLE);
+                        y += 14;
+                    }
                     String amount = amperes(share.designA()).text(units);
                     if (pen.textWidth(amount, Lettering.CAPTION) < wide - 6) {
                         pen.text(at + wide / 2, top + tall / 2 + 16, amount, Lettering.CAPTION, Tone.QUIET, Anchor.MIDDLE);

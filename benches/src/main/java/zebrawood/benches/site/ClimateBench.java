@@ -18,7 +18,6 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.Pane;
 import zebrawood.core.coolant.SetpointFinding;
 import zebrawood.core.coolant.SetpointReadings;
-import zebrawood.core.entry.Body;
 import zebrawood.core.entry.NewAttachment;
 import zebrawood.core.machine.ClimateLimits;
 import zebrawood.core.site.ClimateFinding;
@@ -31,6 +30,7 @@ import zebrawood.core.units.UnitChoice;
 import zebrawood.kit.bench.Bench;
 import zebrawood.kit.bench.BenchPlace;
 import zebrawood.kit.bench.Showing;
+import zebrawood.kit.bench.Stop;
 import zebrawood.kit.form.Draft;
 import zebrawood.kit.form.Field;
 import zebrawood.kit.form.FieldList;
@@ -98,7 +98,7 @@ public final class ClimateBench implements Bench<ClimateReadings, ClimateFinding
     private record Water(OptionalDouble setC, OptionalDouble followC) {}
 
     private static Optional<Water> water(BenchPlace place) {
-        return place.newest("coolant-setpoint").map(entry -> (Body.Measured) entry.body()).map(measured -> {
+        return place.newest("coolant-setpoint").map(Stop::measured).map(measured -> {
             SetpointReadings readings = (SetpointReadings) measured.readings();
             return new Water(readings.followC().isPresent() ? OptionalDouble.empty() : ((SetpointFinding) measured.finding()).setpointC(), readings.followC());
         });

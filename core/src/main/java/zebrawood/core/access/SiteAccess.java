@@ -95,7 +95,7 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
         Verdict verdict = instructions.isEmpty() ? Verdict.PASS : Verdict.FAIL;
         if (instructions.isEmpty()) {
             instructions.add(Instruction.of("way", Said.of("It goes in.")).byHand(Said.of(
-                    "Tightest is " + finding.tightest().name() + ": {0} to spare. Upright all the way; an estimate, measure again on the day.", mm(finding.tightest().spareMm()))));
+                    "Tightest is " + Said.quoted(finding.tightest().name()) + ": {0} to spare. Upright all the way; an estimate, measure again on the day.", mm(finding.tightest().spareMm()))));
         }
         return new Outcome<>(finding, verdict, instructions);
     }
@@ -145,7 +145,7 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
                 curable = false;
             }
         }
-        finding.other().filter(other -> other.fits() && !order.isEmpty()).ifPresent(other -> into.add(Instruction.of("way", Said.of("Go by " + other.name() + "."))
+        finding.other().filter(other -> other.fits() && !order.isEmpty()).ifPresent(other -> into.add(Instruction.of("way", Said.of("Go by " + Said.quoted(other.name()) + "."))
                 .byHand(Said.of("Tightest there is " + other.tightest() + ": {0} to spare.", mm(other.spareMm())))));
         if (curable) {
             into.addAll(0, tight);
@@ -163,18 +163,18 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
         double high = opening.heightMm() - machine.heightMm() - margin;
         if (leafHelps(opening, machine, margin)) {
             double off = opening.leafOffMm().getAsDouble();
-            return Instruction.of("opening", new Said("Take the door off its hinges at " + opening.name() + ": {0} are missing.", List.of(mm(-wide))))
+            return Instruction.of("opening", new Said("Take the door off its hinges at " + Said.quoted(opening.name()) + ": {0} are missing.", List.of(mm(-wide))))
                     .byHand(new Said("Without its leaf it is {0} wide and leaves {1} beyond the margin.", List.of(mm(off), mm(spare(opening, off, machine) - margin))));
         }
         String short1 = wide < 0 && high < 0 ? "{0} too narrow and {1} too low" : wide < 0 ? "{0} too narrow" : "{1} too low";
-        return Instruction.of("opening", new Said(capital(opening.name()) + " is " + short1 + ".", List.of(mm(-wide), mm(-high))))
+        return Instruction.of("opening", new Said(capital(Said.quoted(opening.name())) + " is " + short1 + ".", List.of(mm(-wide), mm(-high))))
                 .byHand(new Said("The margin of {0} is counted. Look for another way, or ask the maker which covers and feet come off; it stays upright.", List.of(mm(margin))));
     }
 
     private static Instruction corner(AccessReadings.Turn turn, AccessReadings.Machine machine, Passage passage, double margin) {
         boolean narrow = turn.of(machine).way() == Corner.Way.NONE;
         String what = narrow ? (turn.approachWidthMm() <= turn.exitWidthMm() ? "the passage before it" : "the passage after it") : "the machine's length";
-        return Instruction.of("corner", new Said(capital(turn.name()) + " is too tight: {0} are missing in " + what + ".", List.of(mm(margin - passage.spareMm()))))
+        return Instruction.of("corner", new Said(capital(Said.quoted(turn.name())) + " is too tight: {0} are missing in " + what + ".", List.of(mm(margin - passage.spareMm()))))
                 .byHand(Said.of("The margin of {0} is counted. Neither turned round nor sideways does it pass: look for another way, or ask the maker what comes off.", mm(margin)));
     }
 
@@ -213,8 +213,8 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
     @Override
     public List<Evidence> evidence(AccessFinding finding) {
         List<Evidence> evidence = new ArrayList<>(List.of(
-                new Evidence("tightest", Said.of(finding.tightest().name() + ", {0}", mm(finding.tightest().spareMm())))));
-        finding.other().ifPresent(other -> evidence.add(new Evidence("other way", Said.of(other.tightest() + ", {0}", mm(other.spareMm())))));
+                new Evidence("tightest", Said.of(Said.quoted(finding.tightest().name()) + ", {0}", mm(finding.tightest().spareMm())))));
+        finding.other().ifPresent(other -> evidence.add(new Evidence("other way", Said.of(Said.quoted(other.tightest()) + ", {0}", mm(other.spareMm())))));
         finding.walls().stream().min(Comparator.comparingDouble(Clearance::spareMm))
                 .ifPresent(wall -> evidence.add(new Evidence("walls", Said.of(wall.side() + (wall.ok() ? ", {0} over need" : ", {0} missing"), mm(Math.abs(wall.spareMm()))))));
         evidence.add(new Evidence("floor", Said.of("{0}", kPa(finding.pressureKPa()))));

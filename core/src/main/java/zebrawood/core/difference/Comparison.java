@@ -123,7 +123,9 @@ public record Comparison(StateOnRecord earlier, StateOnRecord later, List<Differ
         }
 
         private <R extends Record, F extends Record> List<Trait> traits(Procedure<R, F> procedure, Entry entry) {
-            Body.Measured measured = (Body.Measured) entry.body();
+            if (!(entry.body() instanceof Body.Measured measured) || !measured.isRead()) {
+                return List.of();
+            }
             return procedure.traits(procedure.readingsType().cast(measured.readings()), procedure.findingType().cast(measured.finding()), family);
         }
 

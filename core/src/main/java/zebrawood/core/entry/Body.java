@@ -20,7 +20,8 @@ public sealed interface Body {
 
     /** Whether the laser fired for it. */
     default boolean usedLaser() {
-        return this instanceof Measured measured && measured.fired() || this instanceof GateLine line && line.fired() || this instanceof Worked;
+        return this instanceof Measured measured && measured.fired() || this instanceof GateLine line && line.fired() || this instanceof Worked
+                || this instanceof Foreign foreign && foreign.fired();
     }
 
     /**
@@ -168,6 +169,11 @@ public sealed interface Body {
             return procedure;
         }
 
+        /** Whether this program knows its readings and its finding; otherwise they are {@link Unread}. */
+        public boolean isRead() {
+            return !(readings instanceof Unread) && !(finding instanceof Unread);
+        }
+
         /**
          * The body of an entry for an outcome, with the words in the units in which they were shown.
          *
@@ -195,6 +201,18 @@ public sealed interface Body {
                     shown);
         }
     }
+
+    /**
+     * Something that this program does not know: an entry of a newer one. It is shown as it stands, exported and imported
+     * byte for byte, and judged by nobody here.
+     *
+     * @param kind as the entry names it
+     * @param stop where on the Route it belongs, as the entry says
+     * @param verdict as the entry says, where it says one
+     * @param fired whether the laser fired for it
+     * @param json what it says, as it stands in the entry
+     */
+    record Foreign(String kind, String stop, Optional<String> verdict, boolean fired, String json) implements Body {}
 
     /**
      * The words as they stood on the Slip.

@@ -15,9 +15,10 @@ import java.util.Optional;
  * @param body what it says
  * @param corrects the entry that it replaces, if it is a correction
  * @param attachments files that belong to it, by hash
+ * @param unknown parts of it that this program does not know, by their path: those of a newer program
  */
 public record Entry(
-        Place place, Stamp stamp, Body body, Optional<Correction> corrects, List<Attachment> attachments) {
+        Place place, Stamp stamp, Body body, Optional<Correction> corrects, List<Attachment> attachments, List<String> unknown) {
 
     /**
      * Where an entry stands.
@@ -64,6 +65,17 @@ public record Entry(
 
     public Entry {
         attachments = List.copyOf(attachments);
+        unknown = List.copyOf(unknown);
+    }
+
+    /** An entry that this program made, or knows all of. */
+    public Entry(Place place, Stamp stamp, Body body, Optional<Correction> corrects, List<Attachment> attachments) {
+        this(place, stamp, body, corrects, attachments, List.of());
+    }
+
+    /** Whether this program knows all that it says; what it does not know it must neither judge nor replace. */
+    public boolean isWhollyKnown() {
+        return unknown.isEmpty() && !(body instanceof Body.Foreign) && !(body instanceof Body.Measured measured && !measured.isRead());
     }
 
     public int number() {

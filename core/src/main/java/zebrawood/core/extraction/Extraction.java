@@ -281,9 +281,9 @@ public final class Extraction implements Procedure<ExtractionReadings, Extractio
         List<Evidence> evidence = new ArrayList<>(List.of(
                 new Evidence("draws", Said.of("{0} of {1}", flow(finding.operatingFlowM3h()), flow(finding.requiredFlowM3h()))),
                 new Evidence("against", Said.of("{0}", new Amount(Quantity.PASCAL, finding.operatingPressurePa(), 0))),
-                new Evidence("takes most", Said.of(finding.losses().get(0).name() + ", {0}", new Amount(Quantity.PASCAL, finding.losses().get(0).pa(), 0)))));
+                new Evidence("takes most", Said.of(Said.quoted(finding.losses().get(0).name()) + ", {0}", new Amount(Quantity.PASCAL, finding.losses().get(0).pa(), 0)))));
         finding.velocities().stream().min(Comparator.comparingDouble(ExtractionFinding.Velocity::ms))
-                .ifPresent(slow -> evidence.add(new Evidence("slowest", Said.of(slow.name() + ", {0}", new Amount(Quantity.SPEED, slow.ms(), 1)))));
+                .ifPresent(slow -> evidence.add(new Evidence("slowest", Said.of(Said.quoted(slow.name()) + ", {0}", new Amount(Quantity.SPEED, slow.ms(), 1)))));
         finding.loaded().ifPresent(loaded -> evidence.add(new Evidence("loaded", Said.of("{0}, {1}", flow(loaded.flowM3h()), Amount.percent(loaded.marginPct(), 0)))));
         finding.filterDue().ifPresent(day -> evidence.add(new Evidence("filter", Said.of("loaded on " + day))));
         finding.other().ifPresent(other -> evidence.add(new Evidence("other run", Said.of("{0}, {1}", flow(other.flowM3h()), Amount.percent(other.marginPct(), 0)))));

@@ -165,7 +165,7 @@ public final class SiteCircuit implements Procedure<CircuitReadings, CircuitFind
                 new Evidence("of the breaker", Said.of("{0}", Amount.percent(finding.loadPct(), 0)))));
         finding.dropV().ifPresent(drop -> evidence.add(new Evidence("lost in the cable",
                 Said.of("{0}, {1}", new Amount(Quantity.VOLTAGE, drop, 1), Amount.percent(finding.dropPct().orElseThrow(), 1)))));
-        evidence.add(new Evidence("earth", Said.of(finding.earth().map(who -> "tested, " + who.replace("{", "(").replace("}", ")")).orElse("not on record"))));
+        evidence.add(new Evidence("earth", Said.of(finding.earth().map(who -> "tested, " + Said.quoted(who)).orElse("not on record"))));
         return evidence;
     }
 

@@ -21,7 +21,7 @@ public record Trait(String label, Said figure, OptionalDouble value, double tole
 
     /** Words that are the same or are not. */
     public static Trait word(String label, String word, double matters) {
-        return new Trait(label, Said.of(word), OptionalDouble.empty(), 1, matters);
+        return new Trait(label, Said.verbatim(word), OptionalDouble.empty(), 1, matters);
     }
 
     /** Whether the other one says the same. */

@@ -3,6 +3,7 @@ package zebrawood.core.route;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.Optional;
 import java.util.function.Supplier;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
@@ -45,7 +46,7 @@ public final class CountedReading {
 
     /** Of a reading that is read already. */
     public static CountedReading of(Entry entry) {
-        return new CountedReading(entry.place().hash(), entry.standsAt(), measured(entry).verdict(),
+        return new CountedReading(entry.place().hash(), entry.standsAt(), ((Body.Measured) entry.body()).verdict(),
                 new When(entry.since(), entry.stamp().at(), entry.stamp().zone()), () -> entry);
     }
 
@@ -81,13 +82,9 @@ public final class CountedReading {
         return entry;
     }
 
-    /** What the whole of it says. */
-    public Body.Measured measured() {
-        return measured(entry());
-    }
-
-    private static Body.Measured measured(Entry entry) {
-        return (Body.Measured) entry.body();
+    /** What the whole of it says; empty where a newer program wrote it in a form that this one does not know. */
+    public Optional<Body.Measured> measured() {
+        return entry().body() instanceof Body.Measured measured ? Optional.of(measured) : Optional.empty();
     }
 
     @Override

@@ -119,6 +119,9 @@ public record Gate(List<Line> bars, Optional<String> shutBy, Optional<Instant> s
                     happened.change().bars().stream().filter(bar -> answers.remove(bar) != null)
                             .forEach(bar -> putBack.put(bar, new PutBack(happened.change().words(), entry.stamp().at())));
                 }
+            } else if (entry.body() instanceof Body.Foreign) {
+                // what it says is not known here, and so never taken for harmless
+                shut("an entry of a newer program", entry.stamp().at());
             }
         }
 

@@ -21,10 +21,11 @@ import zebrawood.core.machine.Plate;
  *     least the newest, and the newest that passed
  * @param uses every reading or work for which the laser fired, since the first of the gate lines above
  * @param points open points and how they were closed, corrected ones too, by number
+ * @param unjudged stops that only another program knows and that have entries of this machine
  */
 public record History(
         String machineId, Entry plateEntry, List<Entry> gateAndEvents, Map<String, List<CountedReading>> readings, List<Use> uses,
-        List<Entry> points) {
+        List<Entry> points, List<String> unjudged) {
 
     /** The laser fired: where in the chain, and when. */
     public record Use(int number, Instant at) {}
@@ -36,11 +37,12 @@ public record History(
         readings = Map.copyOf(readings);
         uses = List.copyOf(uses);
         points = List.copyOf(points);
+        unjudged = List.copyOf(unjudged);
     }
 
     /** The same, with one thing more that happened. */
     public History with(Entry happened) {
-        return new History(machineId, plateEntry, Stream.concat(gateAndEvents.stream(), Stream.of(happened)).toList(), readings, uses, points);
+        return new History(machineId, plateEntry, Stream.concat(gateAndEvents.stream(), Stream.of(happened)).toList(), readings, uses, points, unjudged);
     }
 
     /** Points that are still open, the oldest first; each as the newest of its corrections says it. */

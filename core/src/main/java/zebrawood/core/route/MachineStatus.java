@@ -16,6 +16,7 @@ import zebrawood.core.procedure.Phase;
  * @param stops its stops in the order of the work; the gate stands before {@link #stopsBeforeGate()}
  * @param points what is to be done that no stop says, each the entry that opened it
  * @param todo what to do next, most urgent first
+ * @param unjudged stops that only another program knows, by id: what stands on record of them is not judged here
  */
 public record MachineStatus(
         String machineId,
@@ -25,12 +26,14 @@ public record MachineStatus(
         Gate gate,
         List<StopStatus> stops,
         List<Entry> points,
-        List<Todo> todo) {
+        List<Todo> todo,
+        List<String> unjudged) {
 
     public MachineStatus {
         stops = List.copyOf(stops);
         points = List.copyOf(points);
         todo = List.copyOf(todo);
+        unjudged = List.copyOf(unjudged);
     }
 
     /** How many of the stops come before the gate. */

@@ -13,6 +13,7 @@ import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Card;
+import zebrawood.core.procedure.Instruction;
 import zebrawood.core.procedure.Phase;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.procedure.Verdict;
@@ -52,7 +53,7 @@ public final class Route {
         boolean overdue = points.stream().anyMatch(point -> isLate(point, now, zone));
         MachineState state = state(gate, stops, overdue);
         return new MachineStatus(history.machineId(), plate, state, detail(state, gate, stops, now, zone), gate, stops, points,
-                todo(history, gate, stops, now, zone));
+                todo(history, gate, stops, now, zone), history.unjudged());
     }
 
     /** What follows from something that happened, in words: what it would change, were it recorded now. */
@@ -202,12 +203,7 @@ public final class Route {
         Instant since = point.due().map(due -> due.atStartOfDay().toInstant(zone)).orElse(entry.since());
         String words = point.what() + (point.who().isEmpty() ? "" : " (" + point.who() + ")");
         return new Todo(late ? Todo.Urgency.LATE : soon ? Todo.Urgency.DUE_SOON : Todo.Urgency.POINT, history.machineId(), history.plate().name(),
-                "point", OptionalInt.of(entry.number()), "Open point", late || soon ? StopState.DUE : StopState.OPEN, plain(words), 0, since, when);
-    }
-
-    /** Words as somebody wrote them, whatever stands in them. */
-    private static Said plain(String words) {
-        return Said.of(words.isBlank() ? "-" : words);
+                "point", OptionalInt.of(entry.number()), "Open point", late || soon ? StopState.DUE : StopState.OPEN, Said.verbatim(words), 0, since, when);
     }
 
     private static Optional<Todo> finding(StopStatus stop, History history) {
@@ -219,9 +215,17 @@ public final class Route {
         };
         return urgency.map(how -> {
             CountedReading last = stop.reading().orElseThrow();
-            return todo(how, history, stop, last.measured().instructions().get(0).action(), last.recorded(),
+            return todo(how, history, stop, action(last), last.recorded(),
                     Days.brief(last.day()) + ", " + last.entry().stamp().by());
         });
+    }
+
+    /** What a reading says to do first; in the words of its day where this program does not know its instructions. */
+    private static Said action(CountedReading reading) {
+        return reading.measured()
+                .flatMap(measured -> measured.instructions().stream().findFirst().map(Instruction::action)
+                        .or(() -> measured.shown().sentences().stream().findFirst().map(Said::verbatim)))
+                .orElse(Said.of("Recorded by a newer Zebrawood: its entry in the Logbook says what to do."));
     }
 
     private static Optional<Todo> due(StopStatus stop, History history, Instant now, ZoneOffset zone) {

@@ -2,6 +2,7 @@ package zebrawood.core.route;
 
 import java.time.LocalDate;
 import java.util.Optional;
+import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Card;
 import zebrawood.core.procedure.Procedure;
@@ -34,10 +35,11 @@ public record StopStatus(
 
     /** What a colleague would ask for. */
     public Optional<Said> keyFigure() {
-        return reading.map(counted -> figure(procedure, counted));
+        return reading.flatMap(CountedReading::measured).map(measured -> figure(procedure, measured));
     }
 
-    private static <F extends Record> Said figure(Procedure<?, F> procedure, CountedReading counted) {
-        return procedure.keyFigure(procedure.findingType().cast(counted.measured().finding()));
+    /** As it was shown that day where this program does not know the finding. */
+    private static <F extends Record> Said figure(Procedure<?, F> procedure, Body.Measured measured) {
+        return measured.isRead() ? procedure.keyFigure(procedure.findingType().cast(measured.finding())) : Said.verbatim(measured.shown().keyFigure());
     }
 }

@@ -150,6 +150,6 @@ final class Lived {
                 .filter(e -> e.corrects().isEmpty() && e.body() instanceof Body.Measured m && m.fired())
                 .map(e -> new History.Use(e.number(), e.stamp().at()))
                 .toList();
-        return new History("heron", entries.get(0), gate, readings, uses, entries.stream().filter(e -> e.body().stop().equals("point")).toList());
+        return new History("heron", entries.get(0), gate, readings, uses, entries.stream().filter(e -> e.body().stop().equals("point")).toList(), List.of());
     }
 }

@@ -139,11 +139,15 @@ public final class Certificate {
                 .orElse("Checked: " + subject.machine().stops().size() + " stops and the first light gate.");
         double y = sheets.y();
         Tone tone = Shapes.tone(state.shape());
-        sheets.pen().stroke(Path.rectangle(PageFlow.LEFT, y, PageFlow.WIDTH, 62), Stroke.of(tone, 1.5));
-        Shapes.state(sheets.pen(), state.shape(), PageFlow.LEFT + 28, y + 31, 1.5);
+        List<String> lines = sheets.pen().wrapped(under, PageFlow.WIDTH - 70, Lettering.SMALL);
+        double tall = 46 + 16 * lines.size();
+        sheets.pen().stroke(Path.rectangle(PageFlow.LEFT, y, PageFlow.WIDTH, tall), Stroke.of(tone, 1.5));
+        Shapes.state(sheets.pen(), state.shape(), PageFlow.LEFT + 28, y + tall / 2, 1.5);
         sheets.text(PageFlow.LEFT + 56, y + 28, title, Lettering.HEAD, Tone.INK, Anchor.START);
-        sheets.text(PageFlow.LEFT + 56, y + 47, sheets.fitting(under, PageFlow.WIDTH - 70, Lettering.SMALL), Lettering.SMALL, Tone.INK, Anchor.START);
-        sheets.at(y + 92);
+        for (int i = 0; i < lines.size(); i++) {
+            sheets.text(PageFlow.LEFT + 56, y + 47 + 16 * i, lines.get(i), Lettering.SMALL, Tone.INK, Anchor.START);
+        }
+        sheets.at(y + tall + 30);
     }
 
     /** Something open; what is only due within the week does not count against the machine. */
@@ -157,9 +161,8 @@ public final class Certificate {
             points.add(new Point(todo.stopTitle() + ": " + todo.action().in(subject.units()), todo.when(), counts));
             // a failed stop's further instructions are other ways to the same end
             if (todo.urgency() == Todo.Urgency.ADJUST || todo.urgency() == Todo.Urgency.UNCLEAR) {
-                Body.Measured measured = subject.machine().stop(todo.stop()).reading().orElseThrow().measured();
-                measured.instructions().stream().skip(1)
-                        .forEach(more -> points.add(new Point(todo.stopTitle() + ": " + more.action().in(subject.units()), todo.when(), true)));
+                subject.machine().stop(todo.stop()).reading().flatMap(CountedReading::measured).ifPresent(measured -> measured.instructions().stream().skip(1)
+                        .forEach(more -> points.add(new Point(todo.stopTitle() + ": " + more.action().in(subject.units()), todo.when(), true))));
             }
         }
         return points;
@@ -182,7 +185,7 @@ public final class Certificate {
     }
 
     private void stop(StopStatus stop) {
-        Optional<Body.Measured> measured = stop.reading().map(CountedReading::measured);
+        Optional<Body.Measured> measured = stop.reading().flatMap(CountedReading::measured);
         String found = measured.map(m -> String.join("; ", m.shown().evidence().stream().limit(3).map(p -> p.label() + " " + p.figure()).toList()))
                 .orElse("not measured yet");
         String judged = measured.map(m -> m.shown().judgedBy()).orElse("");
@@ -205,14 +208,14 @@ public final class Certificate {
     private List<Plot> plots() {
         List<Plot> plots = new ArrayList<>();
         for (StopStatus stop : subject.machine().stops()) {
-            stop.last().ifPresent(entry -> {
-                Body.Measured measured = (Body.Measured) entry.body();
+            if (stop.last().isPresent() && stop.last().get().body() instanceof Body.Measured measured && measured.isRead()) {
+                Entry entry = stop.last().get();
                 Stop<?, ?> found = Catalogue.findStop(measured.procedure()).orElseThrow();
                 Figure figure = found.figure(measured, subject.units());
                 if (figure != Figure.EMPTY) {
                     plots.add(new Plot(entry, found.exhibit().title() + ", " + SHORT.format(entry.stamp().local()), figure));
                 }
-            });
+            }
         }
         return plots;
     }
@@ -243,6 +246,9 @@ public final class Certificate {
         }
         if (number == 1) {
             sheets.paragraph("None.");
+        }
+        if (!subject.machine().unjudged().isEmpty()) {
+            sheets.paragraph("Not judged here, as only another program knows it; it stands in the logbook: " + String.join(", ", subject.machine().unjudged()) + ".");
         }
         sheets.space(14);
     }
@@ -284,16 +290,19 @@ public final class Certificate {
         List<Plot> all = plots();
         List<Entry> early = all.stream().limit(Math.max(0, all.size() - 2)).map(Plot::entry).toList();
         for (StopStatus stop : subject.machine().stops()) {
-            if (stop.last().isEmpty()) {
+            if (stop.last().isEmpty() || !(stop.last().get().body() instanceof Body.Measured measured)) {
                 continue;
             }
             Entry entry = stop.last().get();
-            Body.Measured measured = (Body.Measured) entry.body();
-            Exhibit.Table table = Catalogue.findStop(measured.procedure()).orElseThrow().table(measured, measured.shown().units());
             sheets.need(70);
             sheets.paragraph(stop.card().title() + ", no. " + entry.number() + ", " + SHORT.format(entry.stamp().local()) + ", " + entry.stamp().by()
                     + ". " + String.join(" ", measured.shown().sentences()));
-            sheets.table(table.heads(), table.rows());
+            if (measured.isRead()) {
+                Exhibit.Table table = Catalogue.findStop(measured.procedure()).orElseThrow().table(measured, measured.shown().units());
+                sheets.table(table.heads(), table.rows());
+            } else {
+                sheets.paragraph("Recorded by Zebrawood " + entry.stamp().program() + ", which knows more of it than this program: its readings stand in the logbook.");
+            }
             for (Plot plot : early.contains(entry) ? plots() : List.<Plot>of()) {
                 if (plot.entry().equals(entry)) {
                     sheets.need(260);

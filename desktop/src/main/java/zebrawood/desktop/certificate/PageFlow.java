@@ -28,6 +28,15 @@ final class PageFlow {
     private static final double FOOT = 48;
     private static final float POINTS_PER_PX = 0.75f;
     private static final double LINE = 17;
+    /** px between cells, and between two columns of rows */
+    private static final double GAP = 6;
+    private static final double BETWEEN = 28;
+    /** wider, a figure would stand too far from its label */
+    private static final double THREE = 560;
+    /** more rows than these stand in two columns */
+    private static final int LONG = 14;
+    private static final double[] HALVES = {0.5, 0.5};
+    private static final double[] THIRDS = {0.34, 0.24, 0.42};
 
     private final PDDocument document;
     private final PDRectangle size;
@@ -174,48 +183,84 @@ final class PageFlow {
         y += 6;
     }
 
-    /** A table, in two columns of rows side by side where it is long. */
+    /** A row of a table, its cells as lines that fit into their columns. */
+    private record Wrapped(List<List<String>> cells) {
+        double height() {
+            return cells.stream().mapToInt(List::size).max().orElse(1) * LINE;
+        }
+    }
+
+    /** Where a table stands: how wide it is, and which share of that each column has. */
+    private record Columns(double width, double[] shares) {
+        double room(int column) {
+            return width * shares[column] - GAP;
+        }
+    }
+
+    /** A table, in two columns of rows side by side where it is long; a cell goes on in a second line where it needs one. */
     void table(List<String> heads, List<List<String>> rows) throws IOException {
-        boolean two = rows.size() > 14 && heads.size() == 3;
-        double width = two ? (WIDTH - 28) / 2 : heads.size() == 2 ? WIDTH : 460;
-        int perColumn = two ? (rows.size() + 1) / 2 : rows.size();
-        int done = 0;
-        while (done < perColumn) {
+        boolean two = rows.size() > LONG && heads.size() == 3;
+        Columns columns = new Columns(two ? (WIDTH - BETWEEN) / 2 : heads.size() == 2 ? WIDTH : THREE, heads.size() == 2 ? HALVES : THIRDS);
+        List<Wrapped> left = rows.stream().map(row -> wrapped(row, columns)).toList();
+        while (!left.isEmpty()) {
             need(3 * LINE);
-            int fit = (int) Math.max(1, Math.min(perColumn - done, (bottom() - y - 4) / LINE - 1));
+            double room = bottom() - y - LINE - 8;
+            double whole = left.stream().mapToDouble(Wrapped::height).sum();
+            int first = fitting(left, two ? Math.min(room, whole / 2 + LINE) : room);
+            int second = two ? fitting(left.subList(first, left.size()), room) : 0;
             double top = y;
-            column(heads, rows.subList(done, done + fit), LEFT, width);
-            if (two) {
-                int from = perColumn + done;
+            column(heads, left.subList(0, first), LEFT, columns);
+            double lowest = y;
+            if (second > 0) {
                 y = top;
-                column(heads, rows.subList(Math.min(from, rows.size()), Math.min(from + fit, rows.size())), LEFT + width + 28, width);
-                y = top + (fit + 1) * LINE + 7;
+                column(heads, left.subList(first, first + second), LEFT + columns.width() + BETWEEN, columns);
             }
-            done += fit;
-            if (done < perColumn) {
+            y = Math.max(y, lowest) + 4;
+            left = left.subList(first + second, left.size());
+            if (!left.isEmpty()) {
                 start();
             }
         }
     }
 
-    private void column(List<String> heads, List<List<String>> rows, double x, double width) {
-        double[] shares = heads.size() == 2 ? new double[] {0.5, 0.5} : new double[] {0.44, 0.32, 0.24};
-        cells(heads, x, width, shares, true);
-        pen.line(x, y - 1, x + width, y - 1, Stroke.of(Tone.INK, 0.8));
-        y += 3;
-        rows.forEach(row -> cells(row, x, width, shares, false));
+    private Wrapped wrapped(List<String> row, Columns columns) {
+        List<List<String>> cells = new ArrayList<>();
+        for (int i = 0; i < row.size(); i++) {
+            cells.add(pen.wrapped(row.get(i), columns.room(i), Lettering.SMALL));
+        }
+        return new Wrapped(cells);
     }
 
-    private void cells(List<String> cells, double x, double width, double[] shares, boolean head) {
-        double right = x;
-        for (int i = 0; i < cells.size(); i++) {
-            double room = width * shares[i];
-            right += room;
-            Tone tone = head ? Tone.QUIET : i == 1 ? Tone.READING : Tone.INK;
-            String fit = pen.fitting(cells.get(i), room - 6, Lettering.SMALL);
-            text(i == 0 ? x : right, y + 10, fit, Lettering.SMALL, tone, i == 0 ? Anchor.START : Anchor.END);
+    /** How many rows fit under each other, at least one. */
+    private static int fitting(List<Wrapped> rows, double room) {
+        int fit = 0;
+        double used = 0;
+        while (fit < rows.size() && (fit == 0 || used + rows.get(fit).height() <= room)) {
+            used += rows.get(fit).height();
+            fit++;
         }
-        y += LINE;
+        return fit;
+    }
+
+    private void column(List<String> heads, List<Wrapped> rows, double x, Columns columns) {
+        cells(new Wrapped(heads.stream().map(List::of).toList()), x, columns, true);
+        pen.line(x, y - 1, x + columns.width(), y - 1, Stroke.of(Tone.INK, 0.8));
+        y += 3;
+        rows.forEach(row -> cells(row, x, columns, false));
+    }
+
+    private void cells(Wrapped row, double x, Columns columns, boolean head) {
+        double right = x;
+        for (int i = 0; i < row.cells().size(); i++) {
+            right += columns.width() * columns.shares()[i];
+            Tone tone = head ? Tone.QUIET : i == 1 ? Tone.READING : Tone.INK;
+            double at = y + 10;
+            for (String line : row.cells().get(i)) {
+                text(i == 0 ? x : right, at, line, Lettering.SMALL, tone, i == 0 ? Anchor.START : Anchor.END);
+                at += LINE;
+            }
+        }
+        y += row.height();
     }
 
     void figure(Figure figure, double x, double top, double width, double height) throws IOException {
@@ -224,10 +269,6 @@ final class PageFlow {
         page.transform(Matrix.getTranslateInstance((float) x, (float) top));
         figure.draw(pen, width, height);
         page.restoreGraphicsState();
-    }
-
-    String fitting(String text, double width, Lettering lettering) {
-        return pen.fitting(text, width, lettering);
     }
 
     private static String get(List<String> lines, int i) {

@@ -58,6 +58,7 @@ public final class Desk implements Workplace, AutoCloseable {
     private final ReadOnlyObjectWrapper<List<MachineStatus>> machines = new ReadOnlyObjectWrapper<>(List.of());
     private final ReadOnlyObjectWrapper<Logbook.Head> head = new ReadOnlyObjectWrapper<>(new Logbook.Head(0, ""));
     private boolean taken;
+    private int unseen;
 
     /** Time and program of a sitting. */
     public record Sitting(Supplier<Instant> clock, ZoneId zone, String program) {}
@@ -137,6 +138,11 @@ public final class Desk implements Workplace, AutoCloseable {
         return head.getReadOnlyProperty();
     }
 
+    /** How many machines of kinds that only a newer program knows stand in the logbook besides. */
+    public int unseen() {
+        return unseen;
+    }
+
     public Optional<MachineStatus> machine(String id) {
         return machines.get().stream().filter(machine -> machine.machineId().equals(id)).findFirst();
     }
@@ -171,8 +177,12 @@ public final class Desk implements Workplace, AutoCloseable {
         faults.say(sentence);
     }
 
-    /** How all machines stand, and where the logbook ended then. */
-    public record Reading(List<MachineStatus> machines, Logbook.Head head) {}
+    /**
+     * How all machines stand, and where the logbook ended then.
+     *
+     * @param unseen how many more machines there are of kinds that only a newer program knows
+     */
+    public record Reading(List<MachineStatus> machines, Logbook.Head head, int unseen) {}
 
     /** Begins to read how all machines stand, on the logbook's thread. */
     public CompletableFuture<Reading> reading() {
@@ -184,6 +194,7 @@ public final class Desk implements Workplace, AutoCloseable {
         taken = true;
         machines.set(reading.machines());
         head.set(reading.head());
+        unseen = reading.unseen();
     }
 
     /** Reads anew how all machines stand, then runs {@code then} on the interface thread. */
@@ -195,7 +206,8 @@ public final class Desk implements Workplace, AutoCloseable {
     }
 
     private Reading read() {
-        return new Reading(statuses(), logbook().head());
+        List<MachineStatus> statuses = statuses();
+        return new Reading(statuses, logbook().head(), logbook().machines().size() - statuses.size());
     }
 
     private List<MachineStatus> statuses() {

@@ -23,7 +23,7 @@ import javafx.scene.layout.VBox;
 import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
-import zebrawood.core.procedure.Instruction;
+import zebrawood.core.entry.Unread;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.machine.PlateField;
 import zebrawood.kit.bench.Exhibit;
@@ -40,6 +40,9 @@ final class EntryPaper extends BorderPane {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
+
+    /** characters of an entry that is not known here: more is not read on a screen */
+    private static final int LONGEST_RAW = 4_000;
 
     private final Desk desk;
     private final String machine;
@@ -95,12 +98,15 @@ final class EntryPaper extends BorderPane {
             notes.add("Judged by the limits of that day: " + measured.shown().judgedBy() + ".");
         }
         notes.add("Program " + entry.stamp().program() + ".");
+        if (!entry.unknown().isEmpty()) {
+            notes.add("That program put in what this one does not know: " + String.join(", ", entry.unknown()) + ".");
+        }
         return Words.wrapped(String.join(" ", notes), "quiet");
     }
 
     private Node content() {
         if (entry.body() instanceof Body.Measured measured) {
-            return Catalogue.findStop(measured.procedure()).<Node>map(stop -> measured(stop, measured)).orElseGet(Region::new);
+            return Catalogue.findStop(measured.procedure()).filter(stop -> measured.isRead()).<Node>map(stop -> measured(stop, measured)).orElseGet(() -> unread(measured));
         } else if (entry.body() instanceof Body.GateLine line) {
             VBox box = new VBox(10, Words.wrapped(line.title(), "act"),
                     Words.wrapped(line.lifted() ? "Seen to be so." : "Seen not to be so; the bar stays in hand.", "by-hand"));
@@ -122,6 +128,10 @@ final class EntryPaper extends BorderPane {
         } else if (entry.body() instanceof Body.PointClosed closed) {
             return new VBox(10, Words.wrapped(closed.how(), "act"), Words.wrapped("Closes no. " + closed.opened() + ": " + closed.what() + ".", "by-hand"));
         }
+        if (entry.body() instanceof Body.Foreign foreign) {
+            return new VBox(10, Words.wrapped("This program does not know such an entry.", "act"),
+                    Words.wrapped("It is kept, counted, exported and imported as it is. Update the program to read it; here is what it says.", "by-hand"), raw(foreign.json()));
+        }
         Body.PlateSet plate = (Body.PlateSet) entry.body();
         List<Body.Pair> pairs = new ArrayList<>();
         for (Map.Entry<String, String> typed : new TreeMap<>(plate.asTyped()).entrySet()) {
@@ -140,13 +150,30 @@ final class EntryPaper extends BorderPane {
         return words.isBlank() ? "none" : words;
     }
 
+    /** A reading whose procedure, or parts of it, only another program knows: the words of its day and the readings as they stand. */
+    private static Node unread(Body.Measured measured) {
+        VBox words = new VBox(10);
+        measured.shown().sentences().forEach(sentence -> words.getChildren().add(Words.wrapped(sentence, words.getChildren().isEmpty() ? "title" : "by-hand")));
+        words.getChildren().add(narrowed(measured.shown().evidence()));
+        words.getChildren().add(Words.wrapped("Only another program knows this stop. Its readings, as they stand in the entry:", "quiet"));
+        words.getChildren().add(raw(measured.readings() instanceof Unread unread ? unread.json() : ""));
+        return words;
+    }
+
+    private static Node raw(String json) {
+        return Words.wrapped(json.length() > LONGEST_RAW ? json.substring(0, LONGEST_RAW) + " and more; Copy takes all of it" : json, "mono");
+    }
+
     private Node measured(Stop<?, ?> stop, Body.Measured measured) {
-        Instruction first = measured.instructions().get(0);
-        VBox words = new VBox(10, Words.wrapped(first.action().in(measured.shown().units()), "title"));
-        String whole = measured.shown().sentences().get(0);
-        String rest = whole.substring(Math.min(whole.length(), first.action().in(measured.shown().units()).length())).strip();
-        if (!rest.isEmpty()) {
-            words.getChildren().add(Words.wrapped(rest));
+        VBox words = new VBox(10);
+        if (!measured.instructions().isEmpty()) {
+            String action = measured.instructions().get(0).action().in(measured.shown().units());
+            words.getChildren().add(Words.wrapped(action, "title"));
+            String whole = measured.shown().sentences().get(0);
+            String rest = whole.substring(Math.min(whole.length(), action.length())).strip();
+            if (!rest.isEmpty()) {
+                words.getChildren().add(Words.wrapped(rest));
+            }
         }
         measured.shown().sentences().stream().skip(1).forEach(sentence -> words.getChildren().add(Words.wrapped(sentence)));
         words.getChildren().add(Slip.evidence(measured.shown().evidence()));
@@ -193,10 +220,10 @@ final class EntryPaper extends BorderPane {
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox row = new HBox(14, hash, gap, link("Copy", "entry-copy", this::copy), link("Print", "entry-print", () -> Printing.print(this)));
-        if (entry.body() instanceof Body.Worked || entry.body() instanceof Body.Measured) {
+        if (entry.body() instanceof Body.Worked || entry.body() instanceof Body.Measured measured && measured.isRead()) {
             row.getChildren().add(link("What was different?", "entry-difference", around.acts().difference()));
         }
-        boolean correctable = !(entry.body() instanceof Body.PlateSet) && !(entry.body() instanceof Body.PointClosed)
+        boolean correctable = entry.isWhollyKnown() && !(entry.body() instanceof Body.PlateSet) && !(entry.body() instanceof Body.PointClosed)
                 && !(entry.body() instanceof Body.GateLine line && !line.lifted());
         if (correctable && around.correctedBy().isEmpty()) {
             row.getChildren().add(link("Correct it", "entry-correct", around.acts().correct()));
@@ -214,11 +241,16 @@ final class EntryPaper extends BorderPane {
             text.append(measured.verdict()).append('\n');
             measured.shown().sentences().forEach(sentence -> text.append(sentence).append('\n'));
             measured.shown().evidence().forEach(pair -> text.append(pair.label()).append('\t').append(pair.figure()).append('\n'));
-            Catalogue.findStop(measured.procedure()).ifPresent(stop -> {
+            if (measured.readings() instanceof Unread unread) {
+                text.append(unread.json()).append('\n');
+            }
+            Catalogue.findStop(measured.procedure()).filter(stop -> measured.isRead()).ifPresent(stop -> {
                 Exhibit.Table table = stop.table(measured, measured.shown().units());
                 text.append(String.join("\t", table.heads())).append('\n');
                 table.rows().forEach(row -> text.append(String.join("\t", row)).append('\n'));
             });
+        } else if (entry.body() instanceof Body.Foreign foreign) {
+            text.append(foreign.json()).append('\n');
         } else {
             text.append(EntryWords.detail(entry)).append('\n');
         }

@@ -20,6 +20,9 @@ final class EntryWords {
         } else if (entry.body() instanceof Body.GateLine line) {
             return line.lifted() ? StopState.PASSED : StopState.FAILED;
         }
+        if (entry.body() instanceof Body.Foreign) {
+            return StopState.UNCLEAR;
+        }
         return entry.body() instanceof Body.PointOpened ? StopState.OPEN : entry.body() instanceof Body.PointClosed ? StopState.PASSED : StopState.NOTE;
     }
 
@@ -36,6 +39,8 @@ final class EntryWords {
             return "OPEN";
         } else if (entry.body() instanceof Body.PointClosed) {
             return "CLOSED";
+        } else if (entry.body() instanceof Body.Foreign foreign) {
+            return foreign.verdict().orElse("NOT KNOWN HERE");
         }
         return entry.body() instanceof Body.Happened ? "EVENT" : "PLATE";
     }
@@ -57,6 +62,8 @@ final class EntryWords {
             return point.what();
         } else if (entry.body() instanceof Body.PointClosed closed) {
             return closed.what() + ": " + closed.how();
+        } else if (entry.body() instanceof Body.Foreign) {
+            return "an entry of Zebrawood " + entry.stamp().program() + ", not known here";
         }
         return "the plate as it is from then on";
     }

@@ -18,6 +18,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import zebrawood.benches.Catalogue;
+import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.route.MachineStatus;
@@ -251,7 +252,8 @@ public final class RoutePage extends HBox implements FramedPage {
 
     /** The newest reading that counts of another stop of this machine. */
     private Optional<Entry> newest(String other) {
-        return machine().stops().stream().filter(status -> status.card().id().equals(other)).flatMap(status -> status.last().stream()).findFirst();
+        return machine().stops().stream().filter(status -> status.card().id().equals(other)).flatMap(status -> status.last().stream())
+                .filter(entry -> entry.body() instanceof Body.Measured measured && measured.isRead()).findFirst();
     }
 
     private void put(StopView shown) {

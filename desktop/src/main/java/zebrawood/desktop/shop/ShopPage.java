@@ -126,7 +126,8 @@ public final class ShopPage extends HBox implements FramedPage {
     @Override
     public Heading heading() {
         int count = desk.machines().get().size();
-        return new Heading(shopName, !desk.isRead() ? "" : count == 1 ? "1 machine" : count + " machines", "");
+        String unseen = desk.unseen() == 0 ? "" : ", and " + desk.unseen() + " that only a newer Zebrawood knows";
+        return new Heading(shopName, !desk.isRead() ? "" : (count == 1 ? "1 machine" : count + " machines") + unseen, "");
     }
 
     @Override

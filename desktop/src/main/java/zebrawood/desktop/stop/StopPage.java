@@ -33,6 +33,7 @@ import zebrawood.kit.bench.Exhibit;
 import zebrawood.kit.bench.Showing;
 import zebrawood.kit.bench.Stop;
 import zebrawood.kit.form.Draft;
+import zebrawood.kit.form.Filled;
 import zebrawood.kit.form.ReadingField;
 import zebrawood.kit.form.Worksheet;
 import zebrawood.kit.view.Clip;
@@ -175,7 +176,12 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
         Worksheet sheet = Worksheet.of(draft);
         bench.assemble(sheet);
         if (shown.isEmpty()) {
-            judge.judge(sheet.filled(), this::publish);
+            Filled filled = sheet.filled();
+            judge.judge(filled, this::publish);
+            if (judge.isPending() && (now == null || !now.measuring())) {
+                // one can type before the first judgement is there
+                publish(Showing.unjudged(filled));
+            }
             return;
         }
         judge.overtake();

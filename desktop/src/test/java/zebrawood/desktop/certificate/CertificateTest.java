@@ -66,7 +66,7 @@ class CertificateTest {
         DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
         try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
             String kestrel = logbook.findMachine("Kestrel").orElseThrow().id();
-            Body.Measured last = logbook.history(kestrel).of("controller-settings").get(0).measured();
+            Body.Measured last = logbook.history(kestrel).of("controller-settings").get(0).measured().orElseThrow();
             SettingsReadings read = (SettingsReadings) last.readings();
             StringBuilder more = new StringBuilder(read.settingsText());
             for (int n = 1000; n < 1220; n++) {

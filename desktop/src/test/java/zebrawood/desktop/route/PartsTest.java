@@ -26,7 +26,7 @@ class PartsTest {
 
     private static Parts water(StopState filling, StopState heat, StopState setpoint) {
         List<StopStatus> stops = List.of(stop("site-climate", StopState.PASSED), stop("coolant-mix", filling), stop("coolant-heat", heat), stop("coolant-setpoint", setpoint));
-        MachineStatus machine = new MachineStatus("wren", null, null, "", null, stops, List.of(), List.of());
+        MachineStatus machine = new MachineStatus("wren", null, null, "", null, stops, List.of(), List.of(), List.of());
         return Parts.of(machine, stops.get(2));
     }
 
@@ -40,7 +40,7 @@ class PartsTest {
         assertThat(water.has("site-climate")).isFalse();
 
         List<StopStatus> alone = Catalogue.stops().stream().map(each -> stop(each.procedure().card().id(), StopState.OPEN)).toList();
-        MachineStatus machine = new MachineStatus("wren", null, null, "", null, alone, List.of(), List.of());
+        MachineStatus machine = new MachineStatus("wren", null, null, "", null, alone, List.of(), List.of(), List.of());
         List<String> rows = new ArrayList<>();
         for (StopStatus each : alone) {
             Parts parts = Parts.of(machine, each);

@@ -10,6 +10,16 @@ public final class TypesAndWaits {
     private TypesAndWaits() {}
 
     public static void main(String[] arguments) throws InterruptedException {
+        try {
+            run(arguments);
+        } catch (RuntimeException | AssertionError failed) {
+            // the toolkit would keep it alive, and who waits for it waiting
+            failed.printStackTrace(System.out);
+            System.exit(1);
+        }
+    }
+
+    private static void run(String[] arguments) throws InterruptedException {
         Seat seat = new Seat(Path.of(arguments[0]));
         String id = seat.desk.logbook().findMachine("Wren").orElseThrow().id();
         watchForDrops(seat, id);

@@ -31,6 +31,11 @@ public record Showing<R extends Record, F extends Record>(
         return new Showing<>(bound.record(), evaluation.found(), after, true, fault);
     }
 
+    /** Readings being taken that are not judged yet. */
+    public static <R extends Record, F extends Record> Showing<R, F> unjudged(Filled filled) {
+        return new Showing<>(Optional.empty(), Optional.empty(), filled, true, Optional.empty());
+    }
+
     /** An entry, as it was found that day. */
     public static <R extends Record, F extends Record> Showing<R, F> recorded(R readings, Outcome<F> outcome, Filled filled) {
         return new Showing<>(Optional.of(readings), Optional.of(outcome), filled, false, Optional.empty());

@@ -2,6 +2,8 @@ package zebrawood.kit.figure;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
 import zebrawood.kit.theme.Lettering;
 import zebrawood.kit.theme.Tone;
 
@@ -61,7 +63,7 @@ public abstract class Pen {
         return fit;
     }
 
-    /** A text as lines that fit into a width; only a word wider than that is shortened. */
+    /** A text as lines that fit into a width; nothing of it is lost: a word wider than that goes on in the next line. */
     public final List<String> wrapped(String text, double width, Lettering lettering) {
         List<String> lines = new ArrayList<>();
         String line = "";
@@ -69,13 +71,33 @@ public abstract class Pen {
             String longer = line.isEmpty() ? word : line + " " + word;
             if (!line.isEmpty() && textWidth(longer, lettering) > width) {
                 lines.add(line);
-                line = fitting(word, width, lettering);
-            } else {
-                line = longer;
+                longer = word;
             }
+            while (longer.length() > 1 && textWidth(longer, lettering) > width) {
+                int fits = fits(longer, width, lettering);
+                lines.add(longer.substring(0, fits));
+                longer = longer.substring(fits);
+            }
+            line = longer;
         }
         lines.add(line);
         return lines;
+    }
+
+    /** How many characters of a word fit into a width, at least one. */
+    private int fits(String word, double width, Lettering lettering) {
+        int fits = word.offsetByCodePoints(0, 1);
+        while (fits < word.length() && textWidth(word.substring(0, word.offsetByCodePoints(fits, 1)), lettering) <= width) {
+            fits = word.offsetByCodePoints(fits, 1);
+        }
+        return fits;
+    }
+
+    /** A text as at most so many lines that fit into a width without breaking a word; empty where it does not fit. */
+    public final Optional<List<String>> lines(String text, double width, Lettering lettering, int most) {
+        List<String> lines = wrapped(text, width, lettering);
+        boolean whole = Stream.of(text.split(" ")).allMatch(word -> textWidth(word, lettering) <= width);
+        return whole && lines.size() <= most ? Optional.of(lines) : Optional.empty();
     }
 
     /** A tolerance or what is in focus: a sand band, or hatching where tints cannot be seen. */

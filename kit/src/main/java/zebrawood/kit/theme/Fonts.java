@@ -49,7 +49,7 @@ public final class Fonts {
 
     /** A shipped font's file. */
     public static InputStream file(String name) {
-        return Fonts.class.getResourceAsStream("/zebrawood/desktop/font/" + name + ".ttf");
+        return Fonts.class.getResourceAsStream("/zebrawood/kit/font/" + name + ".ttf");
     }
 
     static Font font(Lettering lettering, Scripts.Script script, double size) {

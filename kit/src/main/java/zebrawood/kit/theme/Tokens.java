@@ -18,8 +18,8 @@ final class Tokens {
     private final Map<String, String> values = new HashMap<>();
 
     Tokens(Ground ground) {
-        read("/zebrawood/desktop/theme/sizes.css");
-        read("/zebrawood/desktop/theme/" + ground.name().toLowerCase(Locale.ROOT) + ".css");
+        read("/zebrawood/kit/theme/sizes.css");
+        read("/zebrawood/kit/theme/" + ground.name().toLowerCase(Locale.ROOT) + ".css");
     }
 
     String get(String token) {

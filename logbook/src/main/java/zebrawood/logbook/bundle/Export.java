@@ -150,7 +150,8 @@ public final class Export {
 
     private List<String> entryRow(StoredEntry stored) {
         Entry entry = logbook.read(stored);
-        String verdict = entry.body() instanceof Body.Measured measured ? measured.verdict().name() : "";
+        String verdict = entry.body() instanceof Body.Measured measured ? measured.verdict().name()
+                : entry.body() instanceof Body.Foreign foreign ? foreign.verdict().orElse("") : "";
         return List.of(String.valueOf(stored.position()), names.getOrDefault(entry.place().machineId(), entry.place().machineId()),
                 String.valueOf(entry.number()), entry.stamp().at().toString(), entry.stamp().zone().getId(), entry.stamp().by(), entry.body().stop(), verdict,
                 entry.corrects().map(c -> c.number() + ": " + c.why()).orElse(""), words(entry.body()), stored.hash());
@@ -173,7 +174,7 @@ public final class Export {
         } else if (body instanceof Body.PointClosed closed) {
             return "closed no. " + closed.opened() + ": " + closed.how();
         }
-        return ((Body.PlateSet) body).plate().line();
+        return body instanceof Body.PlateSet plate ? plate.plate().line() : ((Body.Foreign) body).json();
     }
 
     /** Counts and hashes what goes through; closing it closes nothing. */

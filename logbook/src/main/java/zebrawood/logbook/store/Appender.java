@@ -165,6 +165,7 @@ final class Appender implements AutoCloseable {
         Tail tail = tail(machineId);
         int number = tail.number() + 1;
         if (body instanceof Body.PlateSet plate) {
+            refuseOverNewerPlate(machineId);
             nameMachine(machineId, plate);
         } else if (number == 1) {
             throw new LogbookException("a machine begins with its plate");
@@ -174,6 +175,22 @@ final class Appender implements AutoCloseable {
         Entry entry = new Entry(new Entry.Place(machineId, number, hash), stamp, body, corrects, attachments);
         insert(entry, chainOn(machineId, number, hash), tail.hash(), bytes);
         return entry;
+    }
+
+    /** A plate with parts that only a newer program knows would lose them, were another one put over it here. */
+    private void refuseOverNewerPlate(String machineId) throws SQLException {
+        try (PreparedStatement newest = connection.prepareStatement("select hash, bytes from entry where machine_id = ? and kind = 'plate' order by number desc limit 1")) {
+            newest.setString(1, machineId);
+            try (ResultSet row = newest.executeQuery()) {
+                if (row.next()) {
+                    Entry entry = codec.read(row.getBytes(2), row.getString(1));
+                    if (!entry.isWhollyKnown()) {
+                        throw new LogbookException("nothing was recorded: the plate was recorded by the newer Zebrawood " + entry.stamp().program()
+                                + " and says what this one does not know; change it there, or update this program");
+                    }
+                }
+            }
+        }
     }
 
     private void nameMachine(String machineId, Body.PlateSet plate) throws SQLException {
@@ -279,7 +296,7 @@ final class Appender implements AutoCloseable {
         }
         entry.setString(6, EntryBytes.kind(written.body()));
         entry.setString(7, written.body().stop());
-        entry.setString(8, EntryBytes.verdict(written.body()).map(Enum::name).orElse(null));
+        entry.setString(8, EntryBytes.verdict(written.body()).orElse(null));
         entry.setInt(9, written.body().usedLaser() ? 1 : 0);
         entry.setString(10, written.stamp().by());
         entry.setString(11, written.stamp().at().toString());

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.charset.StandardCharsets;
 import java.time.DateTimeException;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,6 +14,7 @@ import java.util.stream.Collectors;
 import java.util.stream.StreamSupport;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
+import zebrawood.core.entry.Unread;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Instruction;
 import zebrawood.core.procedure.Procedure;
@@ -65,7 +67,9 @@ final class EntryBytes {
     }
 
     static String kind(Body body) {
-        if (body instanceof Body.PlateSet) {
+        if (body instanceof Body.Foreign foreign) {
+            return foreign.kind();
+        } else if (body instanceof Body.PlateSet) {
             return "plate";
         } else if (body instanceof Body.GateLine) {
             return "gate-line";
@@ -80,16 +84,22 @@ final class EntryBytes {
         return body instanceof Body.Happened ? "event" : "reading";
     }
 
-    static Optional<Verdict> verdict(Body body) {
-        return body instanceof Body.Measured measured ? Optional.of(measured.verdict()) : Optional.empty();
+    /** The verdict by its name, where an entry says one: also one that this program does not know. */
+    static Optional<String> verdict(Body body) {
+        return body instanceof Body.Measured measured ? Optional.of(measured.verdict().name())
+                : body instanceof Body.Foreign foreign ? foreign.verdict() : Optional.empty();
     }
 
-    /** @throws LogbookException where this version of the program cannot read it */
+    /**
+     * Reads an entry. What a newer program put into it, or a procedure that this one does not have, is taken as it stands.
+     *
+     * @throws LogbookException where the bytes are no entry
+     */
     Entry read(byte[] bytes, String hash) {
         try {
             return read(tree(bytes), hash);
-        } catch (ReadingException unreadable) {
-            throw new LogbookException("an entry cannot be read by this version of the program: " + unreadable.getMessage(), unreadable);
+        } catch (ReadingException | DateTimeException unreadable) {
+            throw new LogbookException("an entry cannot be read: " + unreadable.getMessage(), unreadable);
         }
     }
 
@@ -99,13 +109,33 @@ final class EntryBytes {
                 ZoneOffset.of(json.path("zone").asText()),
                 json.path("by").asText(),
                 json.path("program").asText());
-        Optional<Entry.Correction> corrects = Optional.ofNullable(json.get("corrects")).map(c -> Binder.bind(c, Entry.Correction.class));
+        List<String> unknown = new ArrayList<>();
+        Optional<Entry.Correction> corrects = Optional.ofNullable(json.get("corrects")).map(c -> Binder.bindStored(c, Entry.Correction.class, unknown::add));
+        Body body = body(json, unknown);
         return new Entry(
                 new Entry.Place(json.path("machine").asText(), json.path("number").asInt(), hash),
                 stamp,
-                body(json.path("kind").asText(), json.path("body")),
+                body,
                 corrects,
-                list(json.path("attachments"), Entry.Attachment.class));
+                list(json.path("attachments"), Entry.Attachment.class, unknown),
+                unknown);
+    }
+
+    /** What it says; where this program cannot read that, what it says as it stands. */
+    private Body body(JsonNode json, List<String> unknown) {
+        String kind = json.path("kind").asText();
+        JsonNode body = json.path("body");
+        try {
+            Optional<Body> known = known(kind, body, unknown);
+            if (known.isPresent()) {
+                return known.get();
+            }
+        } catch (IllegalArgumentException | NullPointerException ofAnotherMake) {
+            // a part that is missing, of another form, or a word that is not known here
+            unknown.clear();
+        }
+        return new Body.Foreign(kind, json.path("stop").asText(), Optional.ofNullable(body.get("verdict")).map(JsonNode::asText),
+                body.path("fired").asBoolean() || kind.equals("work"), body.toString());
     }
 
     /**
@@ -132,36 +162,48 @@ final class EntryBytes {
         return StrictJson.read(new String(bytes, StandardCharsets.UTF_8)).root();
     }
 
-    private Body body(String kind, JsonNode body) {
-        return switch (kind) {
-            case "plate" -> new Body.PlateSet(Binder.bind(body.path("plate"), Plate.class), texts(body.path("asTyped")));
-            case "gate-line" -> Binder.bind(body, Body.GateLine.class);
-            case "event" -> Binder.bind(body, Body.Happened.class);
-            case "work" -> new Body.Worked(Binder.bind(body.path("result"), WorkResult.class), texts(body.path("asTyped")),
-                    Binder.bind(body.path("along"), TakenAlong.class));
-            case "point" -> Binder.bind(body, Body.PointOpened.class);
-            case "point-closed" -> Binder.bind(body, Body.PointClosed.class);
-            case "reading" -> measured(body);
-            default -> throw new LogbookException("an entry of the unknown kind \"" + kind + "\" stands in the logbook");
-        };
+    private Optional<Body> known(String kind, JsonNode body, List<String> unknown) {
+        return Optional.ofNullable(switch (kind) {
+            case "plate" -> new Body.PlateSet(Binder.bindStored(body.path("plate"), Plate.class, unknown::add), texts(body.path("asTyped")));
+            case "gate-line" -> Binder.bindStored(body, Body.GateLine.class, unknown::add);
+            case "event" -> Binder.bindStored(body, Body.Happened.class, unknown::add);
+            case "work" -> new Body.Worked(Binder.bindStored(body.path("result"), WorkResult.class, unknown::add), texts(body.path("asTyped")),
+                    Binder.bindStored(body.path("along"), TakenAlong.class, unknown::add));
+            case "point" -> Binder.bindStored(body, Body.PointOpened.class, unknown::add);
+            case "point-closed" -> Binder.bindStored(body, Body.PointClosed.class, unknown::add);
+            case "reading" -> measured(body, unknown);
+            default -> null;
+        });
     }
 
-    private Body.Measured measured(JsonNode body) {
+    private Body.Measured measured(JsonNode body, List<String> unknown) {
         String id = body.path("procedure").asText();
         Procedure<?, ?> procedure = procedures.get(id);
-        if (procedure == null) {
-            throw new LogbookException("this version of the program does not know the procedure \"" + id + "\"");
-        }
+        Optional<Judged> judged = procedure == null ? Optional.empty() : judged(procedure, body, unknown);
         return new Body.Measured(
                 id,
                 body.path("version").asInt(),
                 body.path("fired").asBoolean(),
-                Binder.bind(body.path("readings"), procedure.readingsType()),
+                judged.map(Judged::readings).orElseGet(() -> new Unread(body.path("readings").toString())),
                 texts(body.path("asTyped")),
-                Binder.bind(body.path("finding"), procedure.findingType()),
+                judged.map(Judged::finding).orElseGet(() -> new Unread(body.path("finding").toString())),
                 Verdict.valueOf(body.path("verdict").asText()),
-                list(body.path("instructions"), Instruction.class),
-                Binder.bind(body.path("shown"), Body.Shown.class));
+                judged.map(Judged::instructions).orElse(List.of()),
+                Binder.bindStored(body.path("shown"), Body.Shown.class, unknown::add));
+    }
+
+    /** What a procedure that is known here found. */
+    private record Judged(Record readings, Record finding, List<Instruction> instructions) {}
+
+    private static Optional<Judged> judged(Procedure<?, ?> procedure, JsonNode body, List<String> unknown) {
+        try {
+            return Optional.of(new Judged(
+                    Binder.bindStored(body.path("readings"), procedure.readingsType(), unknown::add),
+                    Binder.bindStored(body.path("finding"), procedure.findingType(), unknown::add),
+                    list(body.path("instructions"), Instruction.class, unknown)));
+        } catch (IllegalArgumentException | NullPointerException ofAnotherMake) {
+            return Optional.empty();
+        }
     }
 
     private static Map<String, String> texts(JsonNode node) {
@@ -170,7 +212,7 @@ final class EntryBytes {
         return texts;
     }
 
-    private static <T extends Record> List<T> list(JsonNode node, Class<T> type) {
-        return StreamSupport.stream(node.spliterator(), false).map(item -> Binder.bind(item, type)).toList();
+    private static <T extends Record> List<T> list(JsonNode node, Class<T> type, List<String> unknown) {
+        return StreamSupport.stream(node.spliterator(), false).map(item -> Binder.bindStored(item, type, unknown::add)).toList();
     }
 }

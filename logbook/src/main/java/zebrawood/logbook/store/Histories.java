@@ -28,42 +28,52 @@ import zebrawood.json.Times;
  */
 final class Histories {
 
+    private static final Set<String> KINDS = Set.of("plate", "gate-line", "event", "work", "point", "point-closed", "reading");
+    private static final Set<String> NO_PROCEDURES = Set.of("plate", "first-light", "event", "work", "point");
     private static final int EVENTS = 12;
     private static final int EVENTS_BEFORE = 60;
     private static final int STEP = 12;
 
     private final Entries entries;
     private final Collection<String> procedures;
+    private final Set<String> stops;
     private final Map<String, History> kept = new HashMap<>();
     private long seen;
 
     Histories(Entries entries, Collection<String> procedures) {
         this.entries = entries;
         this.procedures = procedures;
+        stops = new HashSet<>(procedures);
+        stops.addAll(NO_PROCEDURES);
     }
 
-    /** Of all these machines. */
+    /** Of all these machines, but for those of a kind that only a newer program knows. */
     synchronized List<History> all(Rows rows, List<String> machineIds) throws SQLException {
         forgetChanged(rows);
         List<History> all = new ArrayList<>();
         for (String id : machineIds) {
-            all.add(kept(rows, id));
+            kept(rows, id).ifPresent(all::add);
         }
         return all;
     }
 
     synchronized History of(Rows rows, String machineId) throws SQLException {
         forgetChanged(rows);
-        return kept(rows, machineId);
+        return kept(rows, machineId).orElseThrow(() -> new LogbookException(
+                "this machine was recorded by a newer Zebrawood, and this one does not know its kind; update the program to see it"));
     }
 
-    private History kept(Rows rows, String machineId) throws SQLException {
+    private Optional<History> kept(Rows rows, String machineId) throws SQLException {
         History history = kept.get(machineId);
         if (history == null) {
-            history = read(rows, machineId);
+            Optional<Entry> plate = plate(rows, machineId, Integer.MAX_VALUE);
+            if (plate.isEmpty()) {
+                return Optional.empty();
+            }
+            history = read(rows, machineId, plate.get());
             kept.put(machineId, history);
         }
-        return history;
+        return Optional.of(history);
     }
 
     /** Drops what is kept of machines that have entries after the newest one seen. */
@@ -80,8 +90,7 @@ final class Histories {
         changed.forEach(kept::remove);
     }
 
-    private History read(Rows rows, String machineId) throws SQLException {
-        Entry plate = entries.of(rows, "where machine_id = ? and kind = 'plate' order by number desc limit 1", machineId).get(0);
+    private History read(Rows rows, String machineId, Entry plate) throws SQLException {
         Map<String, List<CountedReading>> readings = readings(rows, machineId);
         int oldestReading = readings.values().stream().mapToInt(counting -> counting.get(0).standsAt()).min().orElse(Integer.MAX_VALUE);
         Map<Integer, Entry> gateAndEvents = new HashMap<>();
@@ -90,10 +99,14 @@ final class Histories {
                 .forEach(event -> gateAndEvents.put(event.number(), event));
         entries.of(rows, "where machine_id = ? and kind = 'event' order by number desc limit " + EVENTS, machineId)
                 .forEach(event -> gateAndEvents.put(event.number(), event));
+        for (String kind : unknown(rows, "kind", machineId, KINDS)) {
+            // the newest of them is enough: what was seen after it is known to be so
+            before(rows, machineId, kind, Integer.MAX_VALUE).stream().findFirst().ifPresent(foreign -> gateAndEvents.put(foreign.number(), foreign));
+        }
         List<History.Use> uses = uses(rows, machineId, begin, ((Body.PlateSet) plate.body()).plate().daysOutOfUse());
         // the plus lets the database look the kinds up rather than walk through all of the machine's numbers
         List<Entry> points = entries.of(rows, "where machine_id = ? and kind in ('point', 'point-closed') order by +number", machineId);
-        return new History(machineId, plate, List.copyOf(gateAndEvents.values()), readings, uses, points);
+        return new History(machineId, plate, List.copyOf(gateAndEvents.values()), readings, uses, points, unknown(rows, "stop", machineId, stops));
     }
 
     /**
@@ -119,6 +132,25 @@ final class Histories {
     private static Optional<History.Use> use(Rows rows, String which, String machineId, String time, int since) throws SQLException {
         return rows.first("select number, recorded_at from entry where machine_id = ? and fired = 1 and corrects is null and " + which,
                 row -> new History.Use(row.getInt(1), Times.instant(row.getString(2))), machineId, time, since);
+    }
+
+    /** The newest plate up to an entry that this program can read; empty where there is none. */
+    private Optional<Entry> plate(Rows rows, String machineId, int until) throws SQLException {
+        String plates = "where machine_id = ? and kind = 'plate' and number <= ? order by number desc";
+        Optional<Entry> newest = entries.of(rows, plates + " limit 1", machineId, until).stream().filter(Histories::isPlate).findFirst();
+        return newest.isPresent() ? newest : entries.of(rows, plates, machineId, until).stream().filter(Histories::isPlate).findFirst();
+    }
+
+    private static boolean isPlate(Entry entry) {
+        return entry.body() instanceof Body.PlateSet;
+    }
+
+    /** What stands in a column of a machine's entries and is not known here; by steps along the index, not by a walk through the entries. */
+    private static List<String> unknown(Rows rows, String column, String machineId, Collection<String> known) throws SQLException {
+        List<String> there = rows.list("with recursive each(word) as (select min(" + column + ") from entry where machine_id = ?1"
+                + " union all select (select min(" + column + ") from entry where machine_id = ?1 and " + column + " > each.word) from each where each.word is not null)"
+                + " select word from each where word is not null", row -> row.getString(1), machineId);
+        return there.stream().filter(word -> !known.contains(word)).toList();
     }
 
     /** Of each stop the newest reading that counts, and the newest that passed where that is another one. */
@@ -174,7 +206,7 @@ final class Histories {
     /** What stood on record when an entry was made. */
     StateOnRecord moment(Rows rows, Entry at) throws SQLException {
         String id = at.place().machineId();
-        Entry plate = entries.of(rows, "where machine_id = ? and kind = 'plate' and number <= ? order by number desc limit 1", id, at.standsAt()).get(0);
+        Entry plate = plate(rows, id, at.standsAt()).orElseThrow(() -> new LogbookException("the plate of that day was recorded by a newer Zebrawood; update the program to compare"));
         Map<String, Entry> newest = new HashMap<>();
         for (String stop : procedures) {
             entries.of(rows, "where machine_id = ? and stop = ? and stands_at <= ? order by stands_at desc, number desc limit 1", id, stop, at.standsAt())

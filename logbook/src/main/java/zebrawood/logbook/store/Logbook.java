@@ -241,6 +241,10 @@ public final class Logbook implements AutoCloseable {
         if (!old.body().stop().equals(body.stop())) {
             throw new LogbookException("entry " + correcting.number() + " is of another stop; a correction stays at its stop");
         }
+        if (!old.isWhollyKnown()) {
+            throw new LogbookException("nothing was recorded: entry " + correcting.number() + " was recorded by the newer Zebrawood " + old.stamp().program()
+                    + " and says what this one does not know; correct it there, or update this program");
+        }
         return new Entry.Correction(correcting.number(), old.standsAt(), old.since(), correcting.why());
     }
 
@@ -269,9 +273,11 @@ public final class Logbook implements AutoCloseable {
         return read(rows -> histories.all(rows, ids));
     }
 
-    /** The newest readings of a stop that count, the newest first. */
+    /** The newest readings of a stop that count and that this program can read, the newest first. */
     public List<Entry> readings(String machineId, String stop, int most) {
-        return read(rows -> entries.counting(rows, machineId, stop, most));
+        return read(rows -> entries.counting(rows, machineId, stop, most)).stream()
+                .filter(entry -> !(entry.body() instanceof Body.Foreign) && !(entry.body() instanceof Body.Measured measured && !measured.isRead()))
+                .toList();
     }
 
     /** The newest entry of a stop that is no reading, such as {@code work}, if there is one. */

@@ -125,7 +125,7 @@ class HistoriesTest {
                 .filter(entry -> entry.corrects().isEmpty() && (entry.body() instanceof Body.Worked || entry.body() instanceof Body.Measured measured && measured.fired()))
                 .map(entry -> new History.Use(entry.number(), entry.stamp().at()))
                 .toList();
-        return new History(id, all.get(0), gate, readings, uses, all.stream().filter(entry -> entry.body().stop().equals("point")).toList());
+        return new History(id, all.get(0), gate, readings, uses, all.stream().filter(entry -> entry.body().stop().equals("point")).toList(), List.of());
     }
 
     @Test
