@@ -2,13 +2,10 @@ package zebrawood.benches.controller;
 
 import java.io.File;
 import java.io.IOException;
-import java.nio.ByteBuffer;
-import java.nio.charset.CharacterCodingException;
-import java.nio.charset.Charset;
-import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.util.Locale;
+import zebrawood.json.table.Encoding;
 
 /** A file that should hold settings text: read in whatever encoding it has, or refused in a sentence. */
 final class SettingsFile {
@@ -54,7 +51,7 @@ final class SettingsFile {
         if (isPicture(bytes)) {
             throw new NotSettings(name + " is a picture; save the settings as text");
         }
-        String text = decoded(bytes);
+        String text = Encoding.decode(bytes);
         if (text.indexOf('\0') >= 0) {
             throw new NotSettings(name + " holds NUL bytes: it is no text. Save the settings as plain text");
         }
@@ -65,47 +62,5 @@ final class SettingsFile {
         String head = new String(bytes, 0, Math.min(12, bytes.length), StandardCharsets.ISO_8859_1);
         return head.startsWith("\u0089PNG") || head.startsWith("\u00FF\u00D8\u00FF") || head.startsWith("GIF8")
                 || head.startsWith("BM") && bytes.length > 54 || head.startsWith("RIFF") || head.startsWith("II*\0") || head.startsWith("MM\0*");
-    }
-
-    /** By its byte order mark; else UTF-16 where every other byte is NUL; else UTF-8; else one byte a character. */
-    private static String decoded(byte[] bytes) {
-        if (starts(bytes, 0xFF, 0xFE)) {
-            return new String(bytes, 2, bytes.length - 2, StandardCharsets.UTF_16LE);
-        } else if (starts(bytes, 0xFE, 0xFF)) {
-            return new String(bytes, 2, bytes.length - 2, StandardCharsets.UTF_16BE);
-        } else if (starts(bytes, 0xEF, 0xBB, 0xBF)) {
-            return new String(bytes, 3, bytes.length - 3, StandardCharsets.UTF_8);
-        } else if (nulShare(bytes, 1) > 0.8 && nulShare(bytes, 0) < 0.2) {
-            return new String(bytes, StandardCharsets.UTF_16LE);
-        } else if (nulShare(bytes, 0) > 0.8 && nulShare(bytes, 1) < 0.2) {
-            return new String(bytes, StandardCharsets.UTF_16BE);
-        }
-        try {
-            return strict(bytes, StandardCharsets.UTF_8);
-        } catch (CharacterCodingException notUtf8) {
-            return new String(bytes, StandardCharsets.ISO_8859_1);
-        }
-    }
-
-    private static String strict(byte[] bytes, Charset charset) throws CharacterCodingException {
-        return charset.newDecoder().onMalformedInput(CodingErrorAction.REPORT).decode(ByteBuffer.wrap(bytes)).toString();
-    }
-
-    private static double nulShare(byte[] bytes, int from) {
-        int nul = 0;
-        int all = 0;
-        for (int i = from; i < bytes.length; i += 2, all++) {
-            nul += bytes[i] == 0 ? 1 : 0;
-        }
-        return all == 0 ? 0 : nul / (double) all;
-    }
-
-    private static boolean starts(byte[] bytes, int... head) {
-        for (int i = 0; i < head.length; i++) {
-            if (bytes.length <= i || (bytes[i] & 0xFF) != head[i]) {
-                return false;
-            }
-        }
-        return true;
     }
 }

@@ -12,6 +12,10 @@ import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
 import zebrawood.core.site.ClimateLog;
 import zebrawood.core.site.ClimateYear;
+import zebrawood.core.units.Quantity;
+import zebrawood.core.units.Typed;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.core.units.UnreadableException;
 import zebrawood.json.table.DataFile;
 
 /**
@@ -24,6 +28,8 @@ public final class ClimateFile {
     private static final int MOST_PREAMBLE = 60;
     private static final int MOST_TOLD = 200_000;
     private static final double HOT_C = 45;
+    /** characters behind a number that may be a logger's unit */
+    private static final int LONGEST_UNIT = 4;
     private static final List<String> TIME = List.of("time", "date", "zeit", "datum", "fecha", "hora", "heure", "data", "stamp");
     private static final List<String> HUMIDITY = List.of("humid", "feucht", "humed", "umid", "rh", "r.h", "r.f", "%");
     private static final List<String> TEMPERATURE = List.of("temp", "°c", "°f", "celsius", "fahrenheit", "℃", "℉");
@@ -161,10 +167,9 @@ public final class ClimateFile {
         if (at.isEmpty()) {
             return Optional.of("no time");
         }
-        double read = number(cells.get(columns.temperature()));
-        double celsius = columns.fahrenheit() ? (read - 32) / 1.8 : read;
-        double humidity = number(cells.get(columns.humidity()));
-        if (Double.isNaN(read)) {
+        double celsius = number(cells.get(columns.temperature()), Quantity.TEMPERATURE, new UnitChoice(false, columns.fahrenheit()));
+        double humidity = number(cells.get(columns.humidity()), Quantity.SHARE, UnitChoice.METRIC);
+        if (Double.isNaN(celsius)) {
             return Optional.of("no temperature");
         } else if (Double.isNaN(humidity)) {
             return Optional.of("no humidity");
@@ -219,18 +224,23 @@ public final class ClimateFile {
         return List.of("date", "datum", "fecha", "data", "day", "tag").stream().anyMatch(lower::contains) && !lower.contains("time") && !lower.contains("zeit") && !lower.contains("hora");
     }
 
-    /** A number with a decimal point or comma, and perhaps its unit behind it. */
-    private static double number(String cell) {
+    /**
+     * A number as one types it, in the unit of its column, or with its own behind it; NaN where it is none, or could be
+     * read in two ways.
+     */
+    private static double number(String cell, Quantity quantity, UnitChoice units) {
         int end = cell.length();
         while (end > 0 && !Character.isDigit(cell.charAt(end - 1)) && cell.charAt(end - 1) != '.') {
             end--;
         }
-        if (end == 0 || cell.length() - end > 4) {
+        if (end == 0) {
             return Double.NaN;
         }
+        String unit = cell.substring(end).strip();
         try {
-            return Double.parseDouble(cell.indexOf(',') >= 0 ? cell.substring(0, end).replace(',', '.') : cell.substring(0, end));
-        } catch (NumberFormatException words) {
+            // a logger's own words behind a number, such as %rH, say no more than the head does
+            return Typed.read(unit.isEmpty() || quantity.hasUnit(unit) ? cell : unit.length() <= LONGEST_UNIT ? cell.substring(0, end) : "", quantity, units).base();
+        } catch (UnreadableException words) {
             return Double.NaN;
         }
     }

@@ -69,6 +69,25 @@ class CurveFileTest {
     }
 
     @Test
+    void aColumnIsReadInTheUnitOfItsOwnHead() throws IOException {
+        assertThat(read("Fan rated 200 l/s at 2.4 kPa\nflow m3/h,pressure Pa\n0,640\n200,590\n690,0\n", StandardCharsets.UTF_8)).isEmpty();
+        assertThat(fan).as("a title is no head").containsExactly(new FanPoint(0, 640), new FanPoint(200, 590), new FanPoint(690, 0));
+        assertThat(read("pressure [kPa];flow [l/s]\n0,64;0\n0;100\n", StandardCharsets.UTF_8)).isEmpty();
+        assertThat(fan).as("columns are told apart by their units").containsExactly(new FanPoint(0, 640), new FanPoint(360, 0));
+        assertThat(read("m3/h,Pa\n0,64 mmH2O\n690,0 Pa\n", StandardCharsets.UTF_8)).isEmpty();
+        assertThat(fan.get(0).pressurePa()).as("a number's own unit goes before the head's").isCloseTo(627.6256, within(1e-4));
+    }
+
+    @Test
+    void whatCouldBeReadInTwoWaysIsRefusedInWords() throws IOException {
+        assertThat(read("flow m3/h,pressure Pa (mmH2O)\n0,640\n690,0\n", StandardCharsets.UTF_8).orElseThrow()).contains("two units, Pa and mmH2O");
+        assertThat(read("m3/h;Pa\n0;1,200\n690;0\n", StandardCharsets.UTF_8).orElseThrow()).contains("line 2", "1,200", "two ways");
+        assertThat(read("m3/h;Pa\n0;640 furlong\n690;0\n", StandardCharsets.UTF_8).orElseThrow()).contains("line 2", "no unit here");
+        assertThat(fan).isEmpty();
+        assertThat(filter).isEmpty();
+    }
+
+    @Test
     void whatIsNoTableIsToldAndChangesNothing() throws IOException {
         assertThat(read("", StandardCharsets.UTF_8).orElseThrow()).contains("two columns are needed");
         assertThat(read("x".repeat(3_000_000), StandardCharsets.UTF_8).orElseThrow()).contains("two columns are needed");

@@ -3,6 +3,7 @@ package zebrawood.core.units;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.LinkedHashMap;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -93,6 +94,12 @@ public enum Quantity {
             return Optional.of(number.subtract(FREEZING_K));
         }
         return Optional.ofNullable(factors.get(unit)).map(factor -> number.multiply(BigDecimal.valueOf(factor)));
+    }
+
+    /** Whether this is a unit of this kind, as one may type it. */
+    public boolean hasUnit(String unit) {
+        String typed = unit.strip().toLowerCase(Locale.ROOT).replace(" ", "");
+        return factors.containsKey(typed) || this == TEMPERATURE && (typed.equals("f") || typed.equals("°f") || typed.equals("k"));
     }
 
     /** Some units that may be typed, for a message. */

@@ -37,6 +37,9 @@ public record Typed(String text, double base) {
         if (line.length() > 60) {
             throw new UnreadableException("too long for a number");
         }
+        if (isPlain(line)) {
+            return new Typed(text, inBase(new BigDecimal(line), "", quantity, choice));
+        }
         Matcher fraction = FRACTION.matcher(line);
         if (fraction.matches()) {
             return new Typed(text, fraction(fraction, quantity, choice));
@@ -46,6 +49,23 @@ public record Typed(String text, double base) {
             throw new UnreadableException("type a number, such as " + (quantity == Quantity.LENGTH ? "3.2 or 1/8in" : "21.5"));
         }
         return new Typed(text, inBase(plainNumber(number.group(1).strip(), number.group(2)), number.group(3), quantity, choice));
+    }
+
+    /** Digits with a point at the most: most of what is typed and all that loggers write, read without looking for more. */
+    private static boolean isPlain(String line) {
+        boolean point = false;
+        int digits = 0;
+        for (int i = line.charAt(0) == '-' ? 1 : 0; i < line.length(); i++) {
+            char c = line.charAt(i);
+            if (c == '.' && !point && digits > 0) {
+                point = true;
+            } else if (c >= '0' && c <= '9') {
+                digits++;
+            } else {
+                return false;
+            }
+        }
+        return digits > 0 && line.charAt(line.length() - 1) != '.';
     }
 
     private static double fraction(Matcher parts, Quantity quantity, UnitChoice choice) throws UnreadableException {

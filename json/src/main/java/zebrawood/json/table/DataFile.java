@@ -11,10 +11,7 @@ import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.io.Reader;
 import java.io.SequenceInputStream;
-import java.nio.ByteBuffer;
-import java.nio.charset.CharacterCodingException;
 import java.nio.charset.Charset;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -55,7 +52,7 @@ public final class DataFile {
     public static Shape read(Path file, Lines lines) throws IOException {
         try (InputStream in = Files.newInputStream(file)) {
             byte[] begin = in.readNBytes(LOOKED_AT);
-            Charset charset = charset(begin);
+            Charset charset = Encoding.guess(begin);
             char separator = separator(new String(begin, charset));
             ObjectReader quoted = QUOTED.with(CsvSchema.emptySchema().withColumnSeparator(separator));
             LineReader reader = new LineReader(new InputStreamReader(new SequenceInputStream(new ByteArrayInputStream(begin), in), charset));
@@ -146,33 +143,6 @@ public final class DataFile {
         }
         cells.add(line.substring(from).strip());
         return cells;
-    }
-
-    private static Charset charset(byte[] begin) {
-        if (begin.length >= 2 && (begin[0] & 0xff) == 0xff && (begin[1] & 0xff) == 0xfe) {
-            return StandardCharsets.UTF_16LE;
-        } else if (begin.length >= 2 && (begin[0] & 0xff) == 0xfe && (begin[1] & 0xff) == 0xff) {
-            return StandardCharsets.UTF_16BE;
-        }
-        int[] zeros = new int[2];
-        for (int i = 0; i < begin.length; i++) {
-            zeros[i % 2] += begin[i] == 0 ? 1 : 0;
-        }
-        if (Math.max(zeros[0], zeros[1]) > begin.length / 5) {
-            return zeros[1] > zeros[0] ? StandardCharsets.UTF_16LE : StandardCharsets.UTF_16BE;
-        }
-        // a character may be cut in two at the end of what is looked at
-        for (int cut = 0; cut < 4 && cut <= begin.length; cut++) {
-            try {
-                StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(begin, 0, begin.length - cut));
-                return StandardCharsets.UTF_8;
-            } catch (CharacterCodingException other) {
-                if (begin.length < LOOKED_AT) {
-                    break;
-                }
-            }
-        }
-        return Charset.forName("windows-1252");
     }
 
     /** The one that stands in most lines: a semicolon or a tab before a comma, which may be a decimal one. */

@@ -78,8 +78,10 @@ final class Appender implements AutoCloseable {
             if (read.number() != tail.number() + 1 || !previous.equals(tail.hash())) {
                 throw new LogbookException(where + " does not follow the entry before it");
             }
-            if (read.body() instanceof Body.PlateSet plate) {
-                nameMachine(read.place().machineId(), plate);
+            // by the bytes, as the plate may be one that only a newer program knows
+            Optional<String> name = Optional.ofNullable(EntryHead.of(stored.bytes()).plateName());
+            if (name.isPresent()) {
+                nameMachine(read.place().machineId(), name.get());
             }
             long position = chainOn(read.place().machineId(), read.number(), stored.hash());
             if (position != stored.position()) {
@@ -166,7 +168,7 @@ final class Appender implements AutoCloseable {
         int number = tail.number() + 1;
         if (body instanceof Body.PlateSet plate) {
             refuseOverNewerPlate(machineId);
-            nameMachine(machineId, plate);
+            nameMachine(machineId, plate.plate().name());
         } else if (number == 1) {
             throw new LogbookException("a machine begins with its plate");
         }
@@ -193,15 +195,15 @@ final class Appender implements AutoCloseable {
         }
     }
 
-    private void nameMachine(String machineId, Body.PlateSet plate) throws SQLException {
+    private void nameMachine(String machineId, String name) throws SQLException {
         machine.setString(1, machineId);
-        machine.setString(2, plate.plate().name());
-        machine.setString(3, folded(plate.plate().name()));
+        machine.setString(2, name);
+        machine.setString(3, folded(name));
         try {
             machine.executeUpdate();
         } catch (SQLException e) {
             if (String.valueOf(e.getMessage()).contains("name_folded")) {
-                throw new LogbookException("a machine named " + plate.plate().name() + " is in the shop already; give this one another name", e);
+                throw new LogbookException("a machine named " + name + " is in the shop already; give this one another name", e);
             }
             throw e;
         }
