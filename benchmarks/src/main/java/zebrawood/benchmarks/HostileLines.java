@@ -34,7 +34,7 @@ final class HostileLines {
         Counting answers = new Counting();
         long[] most = {0};
         long start = System.nanoTime();
-        long refused = new Solver(Catalogue.procedures()).solve(new Streaming(lines, source, most), answers);
+        long refused = new Solver(Catalogue.procedures(), Throwable::printStackTrace).solve(new Streaming(lines, source, most), answers);
         double seconds = (System.nanoTime() - start) / 1e9;
         System.out.printf(Locale.ROOT, "%s: %d lines, %d answers, %d refused, %.1f s, %.0f a second; least memory in use after a collection up to %.0f MB%n",
                 name, lines, answers.lines, refused, seconds, lines / seconds, most[0] / 1e6);

@@ -57,7 +57,7 @@ final class RecordWorksheets implements Callable<Integer> {
             }
             try (InputStream in = file.equals("-") ? System.in : Files.newInputStream(Path.of(file));
                     OutputStream out = new FileOutputStream(FileDescriptor.out)) {
-                return new Recorder(Catalogue.procedures(), logbook, found.get().id(), this::stamp).record(in, out) == 0 ? Exit.DONE : Exit.REFUSED;
+                return new Recorder(Catalogue.procedures(), logbook, found.get().id(), this::stamp, Throwable::printStackTrace).record(in, out) == 0 ? Exit.DONE : Exit.REFUSED;
             }
         }
     }

@@ -25,7 +25,7 @@ final class Solve implements Callable<Integer> {
     public Integer call() throws IOException {
         try (InputStream in = file.equals("-") ? System.in : Files.newInputStream(Path.of(file));
                 OutputStream out = new BufferedOutputStream(new FileOutputStream(FileDescriptor.out), 1 << 16)) {
-            return new Solver(Catalogue.procedures()).solve(in, out) == 0 ? Exit.DONE : Exit.REFUSED;
+            return new Solver(Catalogue.procedures(), Throwable::printStackTrace).solve(in, out) == 0 ? Exit.DONE : Exit.REFUSED;
         }
     }
 }

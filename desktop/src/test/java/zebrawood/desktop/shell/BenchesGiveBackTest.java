@@ -84,7 +84,7 @@ class BenchesGiveBackTest {
                 if (stop.procedure().card().id().equals(BY_RAMP)) {
                     continue;
                 }
-                Path cases = Path.of("..", "logbook", "src", "test", "resources", "worked-cases", stop.procedure().card().id() + ".json");
+                Path cases = Path.of("src", "test", "resources", "worked-cases", stop.procedure().card().id() + ".json");
                 for (JsonNode worked : Files.exists(cases) ? new ObjectMapper().readTree(cases.toFile()) : List.<JsonNode>of()) {
                     if (!worked.at("/expect/error").isMissingNode()) {
                         continue;

@@ -6,6 +6,7 @@ import java.io.OutputStream;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
@@ -30,8 +31,11 @@ public final class Recorder {
     private final Route route;
     private final Solver solver;
 
-    /** @param stamp who records, and when: asked for each entry */
-    public Recorder(List<Procedure<?, ?>> procedures, Logbook logbook, String machineId, Supplier<Entry.Stamp> stamp) {
+    /**
+     * @param stamp who records, and when: asked for each entry
+     * @param faults takes what a procedure threw that it should not have
+     */
+    public Recorder(List<Procedure<?, ?>> procedures, Logbook logbook, String machineId, Supplier<Entry.Stamp> stamp, Consumer<Throwable> faults) {
         this.logbook = logbook;
         this.machineId = machineId;
         this.stamp = stamp;
@@ -41,7 +45,7 @@ public final class Recorder {
             public <R extends Record, F extends Record> Entry.Place keep(Procedure<R, F> procedure, R readings, Outcome<F> outcome) {
                 return record(procedure, readings, outcome);
             }
-        }));
+        }), faults);
     }
 
     /**

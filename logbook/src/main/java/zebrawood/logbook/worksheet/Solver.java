@@ -10,9 +10,11 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import zebrawood.core.entry.Entry;
+import zebrawood.core.procedure.Evaluation;
 import zebrawood.core.procedure.Instruction;
 import zebrawood.core.procedure.Outcome;
 import zebrawood.core.procedure.Procedure;
@@ -31,8 +33,12 @@ import zebrawood.logbook.store.LogbookException;
  */
 public final class Solver {
 
+    /** What is answered where this program, not the worksheet, is at fault. */
+    static final String FAULT = "this program has a fault here: these readings cannot be judged. What went wrong stands on standard error; please report it";
+
     private final Map<String, Procedure<?, ?>> procedures;
     private final Optional<Keeper> keeper;
+    private final Consumer<Throwable> faults;
 
     /** Keeps what was found before it is answered. */
     interface Keeper {
@@ -46,12 +52,17 @@ public final class Solver {
     /** What came of one line: the bytes of the answer, without line end, and whether it was refused. */
     public record Answer(byte[] json, boolean refused) {}
 
-    public Solver(List<Procedure<?, ?>> procedures) {
-        this(procedures, Optional.empty());
+    /**
+     * @param procedures that can be solved
+     * @param faults takes what a procedure threw that it should not have
+     */
+    public Solver(List<Procedure<?, ?>> procedures, Consumer<Throwable> faults) {
+        this(procedures, Optional.empty(), faults);
     }
 
-    Solver(List<Procedure<?, ?>> procedures, Optional<Keeper> keeper) {
+    Solver(List<Procedure<?, ?>> procedures, Optional<Keeper> keeper, Consumer<Throwable> faults) {
         this.keeper = keeper;
+        this.faults = faults;
         this.procedures = procedures.stream().collect(Collectors.toMap(p -> p.card().id(), Function.identity()));
     }
 
@@ -124,20 +135,17 @@ public final class Solver {
         return refused(id, refusals);
     }
 
-    /** A number so extreme that a finding overflows is refused like any other; the rest of the file goes on. */
+    /** Whatever the procedure does, the line is answered and the rest of the file goes on. */
     private <R extends Record, F extends Record> Answer evaluated(Procedure<R, F> procedure, String id, R readings) {
-        Outcome<F> outcome;
-        Answer answer;
-        try {
-            outcome = procedure.evaluate(readings);
-            answer = solved(id, outcome, Optional.empty());
-        } catch (ReadingException refused) {
-            throw refused;
-        } catch (IllegalArgumentException | ArithmeticException overflow) {
-            return refused(Optional.of(id), List.of(new Refusal("readings",
-                    "these numbers are too large or too small to compute with", Refusal.Kind.TIED)));
+        Evaluation<F> evaluation = Evaluation.of(procedure, readings);
+        if (evaluation instanceof Evaluation.Refused<F> refused) {
+            throw refused.why();
+        } else if (evaluation instanceof Evaluation.Faulty<F> faulty) {
+            faults.accept(faulty.fault());
+            return refused(Optional.of(id), List.of(new Refusal("$", FAULT, Refusal.Kind.TIED)));
         }
-        return keeper.isEmpty() ? answer : kept(keeper.get(), procedure, readings, outcome);
+        Outcome<F> outcome = evaluation.found().orElseThrow();
+        return keeper.isEmpty() ? solved(id, outcome, Optional.empty()) : kept(keeper.get(), procedure, readings, outcome);
     }
 
     private static <R extends Record, F extends Record> Answer kept(Keeper keeper, Procedure<R, F> procedure, R readings, Outcome<F> outcome) {

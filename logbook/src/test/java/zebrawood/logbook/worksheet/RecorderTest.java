@@ -29,7 +29,7 @@ class RecorderTest {
 
     private static List<String> record(Logbook logbook, String worksheets) throws IOException {
         ByteArrayOutputStream answers = new ByteArrayOutputStream();
-        new Recorder(Shop.PROCEDURES, logbook, "plover", () -> Shop.day(1)).record(new ByteArrayInputStream(worksheets.getBytes(StandardCharsets.UTF_8)), answers);
+        new Recorder(Shop.PROCEDURES, logbook, "plover", () -> Shop.day(1), RecorderTest::fail).record(new ByteArrayInputStream(worksheets.getBytes(StandardCharsets.UTF_8)), answers);
         return answers.toString(StandardCharsets.UTF_8).lines().toList();
     }
 
@@ -42,7 +42,7 @@ class RecorderTest {
             assertThat(answers.get(0)).endsWith(",\"entry\":{\"number\":2,\"hash\":\"" + entry.place().hash() + "\"}}");
             assertThat(answers.get(1)).contains("\"error\"").doesNotContain("entry");
             assertThat(StrictJson.read(answers.get(2)).root().path("entry").path("number").asInt()).isEqualTo(3);
-            String solved = new String(new Solver(Shop.PROCEDURES).answer(CLIMATE.strip()).json(), StandardCharsets.UTF_8);
+            String solved = new String(new Solver(Shop.PROCEDURES, RecorderTest::fail).answer(CLIMATE.strip()).json(), StandardCharsets.UTF_8);
             assertThat(answers.get(0)).startsWith(solved.substring(0, solved.length() - 1));
             assertThat(entry.stamp().by()).isEqualTo("RV");
             assertThat(logbook.verify(List.of()).holds()).isTrue();
@@ -61,5 +61,9 @@ class RecorderTest {
             }
             assertThat(record(logbook, RAMP)).singleElement().satisfies(answer -> assertThat(answer).contains("\"entry\""));
         }
+    }
+
+    private static void fail(Throwable fault) {
+        throw new AssertionError(fault);
     }
 }

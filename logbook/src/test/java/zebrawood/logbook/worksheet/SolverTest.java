@@ -14,14 +14,24 @@ import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
 import zebrawood.core.controller.ControllerSettings;
 import zebrawood.core.focus.FocusRamp;
+import zebrawood.core.machine.Plate;
+import zebrawood.core.procedure.Card;
+import zebrawood.core.procedure.Evidence;
+import zebrawood.core.procedure.Outcome;
+import zebrawood.core.procedure.Procedure;
+import zebrawood.core.site.ClimateFinding;
+import zebrawood.core.site.ClimateReadings;
 import zebrawood.core.site.SiteClimate;
+import zebrawood.core.units.Said;
 
 class SolverTest {
 
     private static final String GOOD = "{\"procedure\":\"site-climate\",\"readings\":{\"airTemperatureC\":21.4,\"relativeHumidityPct\":46,"
             + "\"limits\":{\"minTemperatureC\":14,\"maxTemperatureC\":29,\"minHumidityPct\":22,\"maxHumidityPct\":66}}}";
 
-    private final Solver solver = new Solver(List.of(new SiteClimate(), new ControllerSettings(), new FocusRamp()));
+    private final Solver solver = new Solver(List.of(new SiteClimate(), new ControllerSettings(), new FocusRamp()), fault -> {
+        throw new AssertionError(fault);
+    });
 
     private List<JsonNode> solve(byte[] lines) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
@@ -123,5 +133,85 @@ class SolverTest {
         assertThat(answers.get(0).path("error").path("field").asText()).isEqualTo("$");
         assertThat(answers.get(1).path("error").path("message").asText()).contains("8 MB");
         assertThat(answers.get(2).path("verdict").asText()).isEqualTo("PASS");
+    }
+
+    /** A made-up procedure that falls over where the air is at 13 degrees. */
+    private static final class Faulty extends Wrapped {
+        @Override
+        public Outcome<ClimateFinding> evaluate(ClimateReadings readings) {
+            if (readings.airTemperatureC() == 13) {
+                throw new IllegalArgumentException("nobody thought of 13");
+            }
+            return super.evaluate(readings);
+        }
+    }
+
+    @Test
+    void aFaultOfTheProgramIsAnsweredAsOneAndTheRestGoesOn() throws IOException {
+        List<Throwable> faults = new ArrayList<>();
+        ByteArrayOutputStream answers = new ByteArrayOutputStream();
+        String sick = GOOD.replaceFirst("\"airTemperatureC\":[0-9.]+", "\"airTemperatureC\":13");
+        long refused = new Solver(List.of(new Faulty()), faults::add).solve(new ByteArrayInputStream((sick + "\n" + GOOD).getBytes(StandardCharsets.UTF_8)), answers);
+
+        JsonNode[] lines = answers.toString(StandardCharsets.UTF_8).lines().map(SolverTest::parsed).toArray(JsonNode[]::new);
+        assertThat(lines).hasSize(2);
+        assertThat(lines[0].at("/error/field").asText()).isEqualTo("$");
+        assertThat(lines[0].at("/error/message").asText()).contains("this program has a fault").doesNotContain("too large", "Exception");
+        assertThat(lines[1].get("verdict").asText()).isEqualTo("PASS");
+        assertThat(refused).isEqualTo(1);
+        assertThat(faults).singleElement().satisfies(fault -> assertThat(fault).hasMessage("nobody thought of 13"));
+    }
+
+    private static JsonNode parsed(String line) {
+        try {
+            return new ObjectMapper().readTree(line);
+        } catch (IOException e) {
+            throw new AssertionError(line, e);
+        }
+    }
+
+    /** The climate procedure, to be overridden. */
+    private static class Wrapped implements Procedure<ClimateReadings, ClimateFinding> {
+        private final SiteClimate climate = new SiteClimate();
+
+        @Override
+        public Card card() {
+            return climate.card();
+        }
+
+        @Override
+        public Class<ClimateReadings> readingsType() {
+            return climate.readingsType();
+        }
+
+        @Override
+        public Class<ClimateFinding> findingType() {
+            return climate.findingType();
+        }
+
+        @Override
+        public boolean appliesTo(Plate plate) {
+            return climate.appliesTo(plate);
+        }
+
+        @Override
+        public Outcome<ClimateFinding> evaluate(ClimateReadings readings) {
+            return climate.evaluate(readings);
+        }
+
+        @Override
+        public Said keyFigure(ClimateFinding finding) {
+            return climate.keyFigure(finding);
+        }
+
+        @Override
+        public List<Evidence> evidence(ClimateFinding finding) {
+            return climate.evidence(finding);
+        }
+
+        @Override
+        public Said judgedBy(ClimateFinding finding) {
+            return climate.judgedBy(finding);
+        }
     }
 }

@@ -1,4 +1,4 @@
-package zebrawood.logbook.worksheet;
+package zebrawood.desktop.worksheet;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -12,17 +12,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
-import zebrawood.core.access.SiteAccess;
-import zebrawood.core.coolant.CoolantHeat;
-import zebrawood.core.coolant.CoolantMix;
-import zebrawood.core.coolant.CoolantSetpoint;
-import zebrawood.core.extraction.Extraction;
-import zebrawood.core.focus.FocusRamp;
-import zebrawood.core.gas.AssistGas;
-import zebrawood.core.mains.SiteCircuit;
-import zebrawood.core.site.SiteClimate;
+import org.junit.jupiter.params.provider.MethodSource;
+import zebrawood.benches.Catalogue;
+import zebrawood.logbook.worksheet.Solver;
 
 /** Worked cases with one thing in them made impossible, one after the other: each is answered or refused in words, none breaks anything. */
 class HostileReadingsTest {
@@ -32,21 +26,24 @@ class HostileReadingsTest {
     private static final int MOST_CASES = 4;
     private static final Set<String> VERDICTS = Set.of("PASS", "ADJUST", "FAIL", "UNCLEAR", "NOTE");
 
-    private final Solver solver = new Solver(List.of(new SiteClimate(), new FocusRamp(), new AssistGas(), new CoolantSetpoint(), new CoolantHeat(), new CoolantMix(),
-            new SiteCircuit(), new SiteAccess(), new Extraction()));
+    private final List<Throwable> faults = new ArrayList<>();
+    private final Solver solver = new Solver(Catalogue.procedures(), faults::add);
 
     private int answered;
     private int refused;
 
+    static Stream<String> procedures() {
+        return Catalogue.procedures().stream().map(procedure -> procedure.card().id());
+    }
+
     @ParameterizedTest
-    @ValueSource(strings = {"site-climate", "focus-ramp", "assist-gas", "coolant-setpoint", "coolant-heat", "coolant-mix", "site-circuit", "site-access", "exhaust-duct"})
+    @MethodSource("procedures")
     void whateverStandsInAReadingItIsAnsweredOrRefusedInWords(String procedure) throws IOException {
         JsonNode cases;
         try (InputStream file = HostileReadingsTest.class.getResourceAsStream("/worked-cases/" + procedure + ".json")) {
             cases = JSON.readTree(file);
         }
-        for (int number = 0; number < MOST_CASES; number++) {
-            JsonNode worked = cases.get(number);
+        for (JsonNode worked : solvable(cases)) {
             for (String hostile : HOSTILE) {
                 int places = places(worked.get("readings").deepCopy()).size();
                 for (int place = 0; place < places; place++) {
@@ -56,8 +53,21 @@ class HostileReadingsTest {
                 }
             }
         }
+        assertThat(faults).as("extreme numbers are refused, they bring no procedure down").isEmpty();
         assertThat(refused).as("most of that cannot be").isGreaterThan(120);
         assertThat(answered).as("some of it can, as where a value is left out").isGreaterThan(20);
+    }
+
+    /** The first few that are answered as they stand. */
+    private static List<JsonNode> solvable(JsonNode cases) {
+        List<JsonNode> solvable = new ArrayList<>();
+        cases.forEach(worked -> {
+            if (!worked.get("expect").has("error") && solvable.size() < MOST_CASES) {
+                solvable.add(worked);
+            }
+        });
+        assertThat(solvable).isNotEmpty();
+        return solvable;
     }
 
     /** Every place in the readings at which something can be put in place of what stands there. */

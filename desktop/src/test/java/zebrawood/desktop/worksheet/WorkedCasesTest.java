@@ -1,4 +1,4 @@
-package zebrawood.logbook.worksheet;
+package zebrawood.desktop.worksheet;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -7,30 +7,28 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
-import zebrawood.core.access.SiteAccess;
-import zebrawood.core.controller.ControllerSettings;
-import zebrawood.core.coolant.CoolantHeat;
-import zebrawood.core.coolant.CoolantMix;
-import zebrawood.core.coolant.CoolantSetpoint;
-import zebrawood.core.extraction.Extraction;
-import zebrawood.core.focus.FocusRamp;
-import zebrawood.core.gas.AssistGas;
-import zebrawood.core.mains.SiteCircuit;
-import zebrawood.core.site.SiteClimate;
+import org.junit.jupiter.params.provider.MethodSource;
+import zebrawood.benches.Catalogue;
+import zebrawood.logbook.worksheet.Solver;
 
 /** Cases worked by an independent program in another language. */
 class WorkedCasesTest {
 
     private static final ObjectMapper JSON = new ObjectMapper();
 
-    private final Solver solver = new Solver(List.of(new SiteClimate(), new ControllerSettings(), new FocusRamp(),
-            new AssistGas(), new CoolantSetpoint(), new CoolantHeat(), new CoolantMix(), new SiteCircuit(), new SiteAccess(), new Extraction()));
+    private final List<Throwable> faults = new ArrayList<>();
+    private final Solver solver = new Solver(Catalogue.procedures(), faults::add);
+
+    static Stream<String> procedures() {
+        return Catalogue.procedures().stream().map(procedure -> procedure.card().id());
+    }
 
     @ParameterizedTest
-    @ValueSource(strings = {"site-climate", "controller-settings", "focus-ramp", "assist-gas", "coolant-setpoint", "coolant-heat", "coolant-mix", "site-circuit", "site-access", "exhaust-duct"})
+    @MethodSource("procedures")
     void everyWorkedCaseComesOutAsItWasWorked(String procedure) throws IOException {
         JsonNode cases;
         try (InputStream file = WorkedCasesTest.class.getResourceAsStream("/worked-cases/" + procedure + ".json")) {
@@ -49,6 +47,7 @@ class WorkedCasesTest {
                 compare(name, expect.get("finding"), answer.get("finding"));
             }
         }
+        assertThat(faults).isEmpty();
     }
 
     private static void compare(String where, JsonNode expected, JsonNode found) {
