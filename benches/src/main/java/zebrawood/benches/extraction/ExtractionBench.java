@@ -103,6 +103,11 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
         return form().chosen(RUN + "[" + row + "].kind");
     }
 
+    /** What is not asked for here, but kept where an entry has it: it follows its duct by its name, in whatever row that stands. */
+    private static String hidden(String what, String name) {
+        return what + " of " + name;
+    }
+
     private void part(Worksheet sheet, int row, String kind, Map<String, Integer> counts) {
         String field = RUN + "[" + row + "].";
         String list = kind.equals(FITTING) ? "fittings" : kind.equals(FILTER) ? "filters" : "segments";
@@ -113,12 +118,13 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
         } else {
             sheet.words(field + "name", at + "name");
         }
+        String name = place().draft().text(field + "name").strip();
         switch (list) {
             case "segments" -> {
                 sheet.amount(field + "bore", at + "diameterMm", Quantity.LENGTH);
                 sheet.amount(field + "a", at + "lengthM", Quantity.PLAIN);
-                sheet.amount(field + ROUGH, at + "roughnessMm", Quantity.PLAIN);
-                if (kind.equals(HOSE) && sheet.amount(field + TIMES, at + "frictionMultiplier", Quantity.PLAIN).isEmpty()) {
+                sheet.amount(hidden(ROUGH, name), at + "roughnessMm", Quantity.PLAIN);
+                if (kind.equals(HOSE) && sheet.amount(hidden(TIMES, name), at + "frictionMultiplier", Quantity.PLAIN).isEmpty()) {
                     sheet.number(at + "frictionMultiplier", HOSE_FRICTION);
                 }
             }
@@ -301,8 +307,8 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
                 String field = begin(texts, row++, segment.frictionMultiplier().orElse(1) > 1 ? HOSE : DUCT, segment.name());
                 texts.put(field + "bore", Draft.retyped(asTyped.get(at + "diameterMm"), segment.diameterMm(), Quantity.LENGTH));
                 texts.put(field + "a", Draft.retyped(asTyped.get(at + "lengthM"), segment.lengthM(), Quantity.PLAIN));
-                segment.roughnessMm().ifPresent(mm -> Draft.put(texts, field + ROUGH, Amount.exact(mm)));
-                segment.frictionMultiplier().ifPresent(times -> Draft.put(texts, field + TIMES, Amount.exact(times)));
+                segment.roughnessMm().ifPresent(mm -> Draft.put(texts, hidden(ROUGH, segment.name()), Amount.exact(mm)));
+                segment.frictionMultiplier().ifPresent(times -> Draft.put(texts, hidden(TIMES, segment.name()), Amount.exact(times)));
                 beside(texts, field, segment.parallel());
             }
         }

@@ -33,8 +33,10 @@ public final class Backups {
 
     private static final DateTimeFormatter NAME = DateTimeFormatter.ofPattern("'logbook-'uuuuMMdd'T'HHmmss'Z'", Locale.ROOT).withZone(ZoneOffset.UTC);
     private static final String FLAWED = "-flawed";
+    /** the newest are kept whatever their age: somebody may have been away for a year */
     private static final int NEWEST = 3;
     private static final Duration DAY = Duration.ofHours(24);
+    private static final Duration AFTER_A_FLAW = Duration.ofHours(6);
 
     private final Path logbook;
     private final Path folder;
@@ -80,10 +82,12 @@ public final class Backups {
         }
     }
 
-    /** Makes one where the newest is a day old or there is none; the old ones are thinned. */
+    /**
+     * Makes one where the newest whole one is a day old or there is none; the old ones are thinned. A flawed one does not
+     * count as the day's: another is tried after some hours, as the flaw may have been mended.
+     */
     public Optional<Backup> daily(Instant now) {
-        Optional<Backup> newest = list().stream().findFirst();
-        boolean recent = newest.filter(backup -> backup.at().isAfter(now.minus(DAY))).isPresent();
+        boolean recent = list().stream().anyMatch(backup -> backup.at().isAfter(now.minus(backup.whole() ? DAY : AFTER_A_FLAW)));
         if (recent || !Files.exists(logbook)) {
             return Optional.empty();
         }
@@ -132,10 +136,18 @@ public final class Backups {
         }
     }
 
-    /** Deletes those that nobody would miss. */
+    /** Deletes those that nobody would miss. Whole ones and flawed ones are thinned apart: no whole one goes for a flawed one. */
     void thin(Instant now) {
-        Set<String> filled = new HashSet<>();
         List<Backup> all = list();
+        List<Backup> whole = all.stream().filter(Backup::whole).toList();
+        List<Backup> flawed = all.stream().filter(backup -> !backup.whole()).toList();
+        whole.stream().filter(backup -> !kept(whole, now).contains(backup)).forEach(backup -> deleteQuietly(backup.file()));
+        flawed.stream().skip(NEWEST).forEach(backup -> deleteQuietly(backup.file()));
+    }
+
+    /** Of these, the newest first: the newest few, then one a day for a week, one a week for a month, one a month for a year. */
+    private static List<Backup> kept(List<Backup> all, Instant now) {
+        Set<String> filled = new HashSet<>();
         List<Backup> kept = new ArrayList<>();
         for (Backup backup : all) {
             long days = ChronoUnit.DAYS.between(backup.at(), now);
@@ -147,7 +159,7 @@ public final class Backups {
                 kept.add(backup);
             }
         }
-        all.stream().filter(backup -> !kept.contains(backup)).forEach(backup -> deleteQuietly(backup.file()));
+        return kept;
     }
 
     private static void deleteQuietly(Path file) {

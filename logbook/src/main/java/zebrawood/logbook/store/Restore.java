@@ -42,8 +42,9 @@ public final class Restore {
      * @param entries how many entries it holds
      * @param back how many more can still be read from the damaged file
      * @param lacking how many entries are known to be lost; empty where the damaged file does not even tell
+     * @param flawed how many newer copies are flawed
      */
-    public record Offer(Backups.Backup backup, long entries, int back, Optional<Long> lacking) {
+    public record Offer(Backups.Backup backup, long entries, int back, Optional<Long> lacking, long flawed) {
 
         /** What it brings and what it lacks, in words. */
         public String inWords(ZoneOffset zone) {
@@ -52,7 +53,8 @@ public final class Restore {
             String lost = lacking.isEmpty() ? " What was recorded after it may be lost: the damaged file does not tell how much that is."
                     : lacking.get() == 0 ? " Nothing that is known of is lost."
                     : " " + lacking.get() + (lacking.get() == 1 ? " entry" : " entries") + " recorded after it cannot be read any more and are lost.";
-            return "The newest whole backup was made on " + made + " and holds " + entries + " entries." + more + lost;
+            String passedOver = flawed == 0 ? "" : flawed == 1 ? " A newer copy is flawed and is left alone." : " " + flawed + " newer copies are flawed and are left alone.";
+            return "The newest whole backup was made on " + made + " and holds " + entries + " entries." + passedOver + more + lost;
         }
     }
 
@@ -66,20 +68,25 @@ public final class Restore {
 
     /** What can be had back from the newest whole backup; empty where there is none. */
     public Optional<Offer> offer() {
+        long flawed = 0;
         for (Backups.Backup backup : new Backups(folder).list()) {
             if (!backup.whole()) {
+                flawed++;
                 continue;
             }
             try (Connection copy = Database.readOnly(backup.file()).getConnection()) {
                 Verification found = Verification.of(copy, List.of(), checked -> { });
-                if (found.holds()) {
+                if (!found.holds()) {
+                    flawed++;
+                } else {
                     Optional<Long> reached = reached();
                     List<StoredEntry> more = readable(folder.resolve(Database.NAME), found.entries());
                     int back = more.size();
                     return Optional.of(new Offer(backup, found.entries(), back,
-                            reached.map(newest -> Math.max(0, newest - found.entries() - back))));
+                            reached.map(newest -> Math.max(0, newest - found.entries() - back)), flawed));
                 }
             } catch (SQLException damagedToo) {
+                flawed++;
                 continue;
             }
         }

@@ -40,7 +40,7 @@ class BackupTest {
     }
 
     @Test
-    void oneADayIsMadeWhileTheLogbookIsOpenAndOldOnesAreThinned() {
+    void oneADayIsMadeOfALogbookThatIsOpenAndOldOnesAreThinned() {
         fill(3);
         Backups backups = new Backups(folder);
         try (Logbook logbook = Shop.open(folder)) {
@@ -52,7 +52,47 @@ class BackupTest {
         }
         List<Instant> kept = backups.list().stream().map(Backups.Backup::at).toList();
         assertThat(kept).hasSizeBetween(12, 24).isSortedAccordingTo((one, other) -> other.compareTo(one));
-        assertThat(kept.get(0)).isEqualTo(NOON.plus(Duration.ofDays(400 - 400 % 9 - 5 + 0)).truncatedTo(java.time.temporal.ChronoUnit.DAYS).plus(Duration.ofHours(12)));
+        assertThat(kept.get(0)).as("the newest of all").isEqualTo(NOON.plus(Duration.ofDays(391)));
+    }
+
+    private void spoil() throws SQLException {
+        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("logbook.db")); Statement statement = connection.createStatement()) {
+            statement.execute("drop trigger entry_never_changed");
+            statement.execute("update entry set initials = 'XX' where number = 2");
+        }
+    }
+
+    @Test
+    void noWholeCopyGoesForAFlawedOneHoweverManyFlawedDaysThereAre() throws SQLException {
+        fill(3);
+        Backups backups = new Backups(folder);
+        for (int day = 0; day < 12; day++) {
+            backups.daily(NOON.plus(Duration.ofDays(day)));
+        }
+        List<Backups.Backup> whole = backups.list();
+        spoil();
+        for (int day = 12; day < 60; day++) {
+            assertThat(backups.daily(NOON.plus(Duration.ofDays(day)))).as("a flawed copy is made all the same").hasValueSatisfying(made -> assertThat(made.whole()).isFalse());
+        }
+        assertThat(backups.list().stream().filter(backup -> !backup.whole())).as("only the newest few of those").hasSize(3);
+        assertThat(backups.list().stream().filter(Backups.Backup::whole)).as("thinned by their age alone").hasSizeGreaterThanOrEqualTo(3).contains(whole.get(0));
+        Restore.Offer offer = new Restore(folder, Shop.PROCEDURES).offer().orElseThrow();
+        assertThat(offer.backup()).isEqualTo(whole.get(0));
+        assertThat(offer.inWords(ZoneOffset.UTC)).contains("3 newer copies are flawed and are left alone");
+    }
+
+    @Test
+    void aFlawedCopyIsNotTheDaysAndIsTriedAgain() throws SQLException {
+        fill(3);
+        spoil();
+        Backups backups = new Backups(folder);
+        assertThat(backups.daily(NOON)).isPresent();
+        assertThat(backups.daily(NOON.plusSeconds(3600))).as("not each half hour").isEmpty();
+        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("logbook.db")); Statement statement = connection.createStatement()) {
+            statement.execute("update entry set initials = 'RV' where number = 2");
+            statement.execute("create trigger entry_never_changed before update on entry begin select raise(abort, 'entries are never changed'); end");
+        }
+        assertThat(backups.daily(NOON.plus(Duration.ofHours(7)))).as("mended the same day").hasValueSatisfying(made -> assertThat(made.whole()).isTrue());
     }
 
     @Test
@@ -73,10 +113,7 @@ class BackupTest {
     @Test
     void aFlawedLogbookIsCopiedAsItIsButNeverPutBack() throws SQLException {
         fill(3);
-        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("logbook.db")); Statement statement = connection.createStatement()) {
-            statement.execute("drop trigger entry_never_changed");
-            statement.execute("update entry set initials = 'XX' where number = 2");
-        }
+        spoil();
         Backups backups = new Backups(folder);
         assertThat(backups.make(NOON).whole()).isFalse();
         assertThat(backups.list()).hasSize(1);
@@ -134,14 +171,29 @@ class BackupTest {
         }
     }
 
+    /** As on a full disk: the database may take no more pages than it has. */
     @Test
     void aFullDiskIsToldAndNothingIsLost() throws SQLException {
         fill(2);
-        try (Logbook logbook = Shop.open(folder); Connection other = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("logbook.db"))) {
-            assertThat(Database.inWords(new org.sqlite.SQLiteException("full", org.sqlite.SQLiteErrorCode.SQLITE_FULL))).contains("the disk is full");
-            assertThat(Database.inWords(new org.sqlite.SQLiteException("busy", org.sqlite.SQLiteErrorCode.SQLITE_BUSY))).contains("another program");
-            assertThat(Database.isDamage(new org.sqlite.SQLiteException("x", org.sqlite.SQLiteErrorCode.SQLITE_CORRUPT))).isTrue();
-            assertThat(logbook.head().entries()).isEqualTo(3);
+        try (Connection connection = Database.source(folder.resolve("logbook.db")).getConnection();
+                Statement statement = connection.createStatement();
+                Appender appender = new Appender(connection, new EntryBytes(Shop.PROCEDURES))) {
+            statement.execute("pragma max_page_count = 1");
+            assertThatThrownBy(() -> appender.append("plover", new Body.Happened(Change.KNOCKED, "trolley"), Optional.empty(),
+                    List.of(new NewAttachment("film.mp4", new byte[3_000_000])), Shop.day(4)))
+                    .isInstanceOf(SQLException.class).satisfies(full -> assertThat(Database.inWords(full)).contains("the disk is full"));
+            statement.execute("pragma max_page_count = 1000000");
+            assertThat(appender.append("plover", Shop.climate(46), Optional.empty(), List.of(), Shop.day(5)).number()).as("with room again one records on").isEqualTo(4);
         }
+        try (Logbook logbook = Shop.open(folder)) {
+            assertThat(logbook.head().entries()).as("what was recorded before is there, and nothing half").isEqualTo(4);
+            assertThat(logbook.verify(List.of()).holds()).isTrue();
+        }
+    }
+
+    @Test
+    void whatTheDatabaseSaysIsToldInWords() {
+        assertThat(Database.inWords(new org.sqlite.SQLiteException("busy", org.sqlite.SQLiteErrorCode.SQLITE_BUSY))).contains("another program");
+        assertThat(Database.isDamage(new org.sqlite.SQLiteException("x", org.sqlite.SQLiteErrorCode.SQLITE_CORRUPT))).isTrue();
     }
 }
