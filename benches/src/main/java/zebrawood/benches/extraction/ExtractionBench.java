@@ -58,7 +58,7 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
             Field.truth("startSignal", "start signal", "untried", "works", "fails").anew(),
             Field.amount(GAUGE, "filter gauge", Quantity.PASCAL).empty("none").own(),
             Field.amount("minTransportMs", "dust needs", Quantity.SPEED).usually(new Amount(Quantity.SPEED, 10, 0)),
-            Field.pairs(FAN, "fan: m³/h, Pa; or drop CSV", new Kind.Pairs("flowM3h", Quantity.AIR_FLOW, "pressurePa", Quantity.PASCAL, USAGE))
+            Field.pairs(FAN, "fan curve, m³/h and Pa", new Kind.Pairs("flowM3h", Quantity.AIR_FLOW, "pressurePa", Quantity.PASCAL, USAGE))
                     .empty("0 640; 200 590; 400 455"))
             .ownRows(RUN, MOST, false,
                     Field.oneOf("kind", "what", List.of(new Choice(DUCT, "duct"), new Choice(HOSE, "hose"), new Choice(FITTING, "bend"), new Choice(FILTER, "filter"))),

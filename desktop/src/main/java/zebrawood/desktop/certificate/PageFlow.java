@@ -31,12 +31,10 @@ final class PageFlow {
     /** px between cells, and between two columns of rows */
     private static final double GAP = 6;
     private static final double BETWEEN = 28;
-    /** wider, a figure would stand too far from its label */
-    private static final double THREE = 560;
     /** more rows than these stand in two columns */
     private static final int LONG = 14;
     private static final double[] HALVES = {0.5, 0.5};
-    private static final double[] THIRDS = {0.34, 0.24, 0.42};
+    private static final double[] THIRDS = {0.28, 0.24, 0.48};
 
     private final PDDocument document;
     private final PDRectangle size;
@@ -200,7 +198,7 @@ final class PageFlow {
     /** A table, in two columns of rows side by side where it is long; a cell goes on in a second line where it needs one. */
     void table(List<String> heads, List<List<String>> rows) throws IOException {
         boolean two = rows.size() > LONG && heads.size() == 3;
-        Columns columns = new Columns(two ? (WIDTH - BETWEEN) / 2 : heads.size() == 2 ? WIDTH : THREE, heads.size() == 2 ? HALVES : THIRDS);
+        Columns columns = new Columns(two ? (WIDTH - BETWEEN) / 2 : WIDTH, heads.size() == 2 ? HALVES : THIRDS);
         List<Wrapped> left = rows.stream().map(row -> wrapped(row, columns)).toList();
         while (!left.isEmpty()) {
             need(3 * LINE);

@@ -2,8 +2,11 @@ package zebrawood.desktop.certificate;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -22,8 +25,10 @@ import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
+import zebrawood.core.procedure.Procedure;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.demo.DemoShop;
+import zebrawood.json.Binder;
 import zebrawood.kit.view.Paper;
 import zebrawood.logbook.store.Logbook;
 
@@ -39,7 +44,7 @@ class CertificateTest {
         ByteArrayOutputStream pdf = new ByteArrayOutputStream();
         Certificate.write(Certificate.Subject.of("Fernhollow Instrument Works", logbook, machineId, MOMENT), pdf);
         try (PDDocument document = Loader.loadPDF(pdf.toByteArray())) {
-            assertThat(document.getNumberOfPages()).isBetween(1, 8);
+            assertThat(document.getNumberOfPages()).isBetween(1, 10);
             assertThat(document.getPage(0).getMediaBox().getWidth()).isBetween(594f, 597f);
             return new PDFTextStripper().getText(document);
         }
@@ -98,5 +103,44 @@ class CertificateTest {
             }
             assertThat(text(logbook, "m0")).contains("Крапивник");
         }
+    }
+
+    /** Whatever the demo and the worked cases have to say is said to its end. */
+    @Test
+    void noWordIsCutOnAnyCertificate() throws IOException {
+        DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
+        try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
+            for (Logbook.MachineName machine : logbook.machines()) {
+                assertThat(text(logbook, machine.id())).as(machine.name()).doesNotContain("...", "\u2026");
+            }
+            int tried = 0;
+            for (String name : new String[] {"Wren", "Bittern"}) {
+                String id = logbook.findMachine(name).orElseThrow().id();
+                Plate plate = logbook.history(id).plate();
+                for (int which = 0; which < 14; which++) {
+                    for (Procedure<?, ?> procedure : Catalogue.procedures()) {
+                        if (procedure.appliesTo(plate)) {
+                            tried += appended(logbook, id, procedure, which) ? 1 : 0;
+                        }
+                    }
+                    assertThat(text(logbook, id)).as(name + ", worked cases no. " + which).doesNotContain("...", "\u2026");
+                }
+            }
+            assertThat(tried).isGreaterThan(70);
+        }
+    }
+
+    /** Records a worked case on a machine; whether there is one of that number that can be solved. */
+    private static <R extends Record, F extends Record> boolean appended(Logbook logbook, String id, Procedure<R, F> procedure, int which) throws IOException {
+        JsonNode cases;
+        try (InputStream file = CertificateTest.class.getResourceAsStream("/worked-cases/" + procedure.card().id() + ".json")) {
+            cases = new ObjectMapper().readTree(file);
+        }
+        if (which >= cases.size() || cases.get(which).get("expect").has("error")) {
+            return false;
+        }
+        R readings = Binder.bind(cases.get(which).get("readings"), procedure.readingsType());
+        logbook.append(id, Body.Measured.of(procedure, readings, Map.of(), procedure.evaluate(readings), UnitChoice.METRIC), new Entry.Stamp(MOMENT.at(), MOMENT.zone(), "RV", "test"));
+        return true;
     }
 }

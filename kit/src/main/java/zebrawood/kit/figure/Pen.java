@@ -3,6 +3,7 @@ package zebrawood.kit.figure;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import zebrawood.kit.theme.Lettering;
 import zebrawood.kit.theme.Tone;
@@ -54,6 +55,9 @@ public abstract class Pen {
         text(x, y, text, lettering, tone, anchor);
     }
 
+    /** after the hyphen of a word a line may end, as at a blank */
+    private static final Pattern HYPHEN = Pattern.compile("(?<=\\p{L}-)(?=\\p{L})");
+
     /** A text shortened at its end so that it fits into a width. */
     public final String fitting(String text, double width, Lettering lettering) {
         String fit = text;
@@ -68,17 +72,21 @@ public abstract class Pen {
         List<String> lines = new ArrayList<>();
         String line = "";
         for (String word : text.split(" ")) {
-            String longer = line.isEmpty() ? word : line + " " + word;
-            if (!line.isEmpty() && textWidth(longer, lettering) > width) {
-                lines.add(line);
-                longer = word;
+            String between = line.isEmpty() ? "" : " ";
+            for (String piece : HYPHEN.split(word)) {
+                String longer = line + between + piece;
+                if (!line.isEmpty() && textWidth(longer, lettering) > width) {
+                    lines.add(line);
+                    longer = piece;
+                }
+                while (longer.length() > 1 && textWidth(longer, lettering) > width) {
+                    int fits = fits(longer, width, lettering);
+                    lines.add(longer.substring(0, fits));
+                    longer = longer.substring(fits);
+                }
+                line = longer;
+                between = "";
             }
-            while (longer.length() > 1 && textWidth(longer, lettering) > width) {
-                int fits = fits(longer, width, lettering);
-                lines.add(longer.substring(0, fits));
-                longer = longer.substring(fits);
-            }
-            line = longer;
         }
         lines.add(line);
         return lines;
@@ -96,7 +104,7 @@ public abstract class Pen {
     /** A text as at most so many lines that fit into a width without breaking a word; empty where it does not fit. */
     public final Optional<List<String>> lines(String text, double width, Lettering lettering, int most) {
         List<String> lines = wrapped(text, width, lettering);
-        boolean whole = Stream.of(text.split(" ")).allMatch(word -> textWidth(word, lettering) <= width);
+        boolean whole = Stream.of(text.split(" ")).flatMap(HYPHEN::splitAsStream).allMatch(word -> textWidth(word, lettering) <= width);
         return whole && lines.size() <= most ? Optional.of(lines) : Optional.empty();
     }
 
