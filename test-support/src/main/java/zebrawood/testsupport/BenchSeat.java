@@ -113,6 +113,7 @@ public final class BenchSeat<R extends Record, F extends Record> extends Hands<B
             Stage made = new Stage();
             made.setScene(scene);
             bench.fields().forEach(field -> field.tie(draft, place.units));
+            ReadingField.enterGoesThrough(bench.fields());
             draft.onChange(this::judge);
             place.units.addListener((value, before, chosen) -> judge());
             judge();
@@ -127,9 +128,7 @@ public final class BenchSeat<R extends Record, F extends Record> extends Hands<B
         Worksheet sheet = Worksheet.of(draft);
         bench.assemble(sheet);
         now = Showing.judged(stop.procedure(), sheet.filled());
-        for (ReadingField field : bench.fields()) {
-            field.tell(Optional.ofNullable(now.problems().get(field.name())), now.filled().understood(field.name()), draft.typed(field.name()), place.units.get());
-        }
+        bench.fields().forEach(field -> field.tell(now.filled(), draft, place.units.get()));
         bench.show(now);
     }
 

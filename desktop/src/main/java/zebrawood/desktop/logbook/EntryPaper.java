@@ -245,9 +245,7 @@ final class EntryPaper extends BorderPane {
                 text.append(unread.json()).append('\n');
             }
             Catalogue.findStop(measured.procedure()).filter(stop -> measured.isRead()).ifPresent(stop -> {
-                Exhibit.Table table = stop.table(measured, measured.shown().units());
-                text.append(String.join("\t", table.heads())).append('\n');
-                table.rows().forEach(row -> text.append(String.join("\t", row)).append('\n'));
+                text.append(stop.table(measured, measured.shown().units()).text());
             });
         } else if (entry.body() instanceof Body.Foreign foreign) {
             text.append(foreign.json()).append('\n');

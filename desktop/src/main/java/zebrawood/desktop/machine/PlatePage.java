@@ -180,8 +180,7 @@ public final class PlatePage extends HBox implements FramedPage {
         sheet = bound.filled();
         recording.hush();
         UnitChoice units = desk.units().get();
-        amounts.forEach(field -> field.tell(Optional.ofNullable(sheet.problems().get(field.name())),
-                sheet.understood(field.name()), draft.typed(field.name()), units));
+        amounts.forEach(field -> field.tell(sheet, draft, units));
         problems.forEach((path, label) -> {
             String why = sheet.problems().get(path);
             label.setText(why == null ? "" : Words.sentence(why));

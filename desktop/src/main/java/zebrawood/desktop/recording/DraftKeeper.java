@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
 import javafx.util.Duration;
+import zebrawood.core.entry.Entry;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.kit.form.Draft;
 import zebrawood.logbook.store.Logbook;
@@ -36,6 +37,11 @@ public final class DraftKeeper {
         this.draft = draft;
         this.told = told;
         pause.setOnFinished(event -> keep());
+    }
+
+    /** Under which name the half-typed correction of an entry is kept. */
+    public static String nameOf(Entry corrected) {
+        return corrected.body().stop() + "-" + corrected.number();
     }
 
     /** Something was typed. */

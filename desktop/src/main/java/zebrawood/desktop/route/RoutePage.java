@@ -29,6 +29,7 @@ import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
 import zebrawood.desktop.page.FramedPage;
 import zebrawood.desktop.page.StopView;
+import zebrawood.desktop.recording.DraftKeeper;
 import zebrawood.desktop.safety.GatePage;
 import zebrawood.desktop.stop.StopPage;
 import zebrawood.kit.bench.BenchPlace;
@@ -211,7 +212,7 @@ public final class RoutePage extends HBox implements FramedPage {
             return;
         }
         desk.later(
-                () -> new Opened(desk.logbook().readings(machineId, wanted, EARLIER), desk.logbook().findDraft(machineId, correcting.map(StopPage::draftOf).orElse(wanted))),
+                () -> new Opened(desk.logbook().readings(machineId, wanted, EARLIER), desk.logbook().findDraft(machineId, correcting.map(DraftKeeper::nameOf).orElse(wanted))),
                 opened -> opened(found, wanted, opened, correcting));
     }
 

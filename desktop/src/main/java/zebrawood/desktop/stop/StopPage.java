@@ -13,8 +13,6 @@ import javafx.beans.value.ObservableValue;
 import javafx.beans.value.WeakChangeListener;
 import javafx.scene.Node;
 import javafx.scene.Parent;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.entry.NewAttachment;
@@ -29,7 +27,6 @@ import zebrawood.desktop.recording.DraftKeeper;
 import zebrawood.desktop.recording.Recording;
 import zebrawood.kit.bench.Bench;
 import zebrawood.kit.bench.BenchPlace;
-import zebrawood.kit.bench.Exhibit;
 import zebrawood.kit.bench.Showing;
 import zebrawood.kit.bench.Stop;
 import zebrawood.kit.form.Draft;
@@ -96,10 +93,8 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
         keeper = keeper(Optional.empty());
         draft.onChange(this::typed);
         desk.units().addListener(new WeakChangeListener<>(onUnits));
-        for (ReadingField field : bench.fields()) {
-            field.tie(draft, desk.units());
-            field.field().addEventFilter(KeyEvent.KEY_PRESSED, this::enterGoesOn);
-        }
+        bench.fields().forEach(field -> field.tie(draft, desk.units()));
+        ReadingField.enterGoesThrough(bench.fields());
     }
 
     /** Opens with what was half done, else with the newest entry, else empty. */
@@ -121,13 +116,8 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
         measure(kept.map(half -> Draft.fromJson(half.content())).orElseGet(() -> texts(entry, true)));
     }
 
-    /** Under which name the half-typed correction of an entry is kept. */
-    public static String draftOf(Entry entry) {
-        return entry.body().stop() + "-" + entry.number();
-    }
-
     private DraftKeeper keeper(Optional<Entry> correcting) {
-        return new DraftKeeper(desk, machineId, correcting.map(StopPage::draftOf).orElse(stop.procedure().card().id()), draft, footnote::set);
+        return new DraftKeeper(desk, machineId, correcting.map(DraftKeeper::nameOf).orElse(stop.procedure().card().id()), draft, footnote::set);
     }
 
     private Map<String, Draft.Text> texts(Entry entry, boolean whole) {
@@ -192,13 +182,7 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
 
     private void publish(Showing<R, F> showing) {
         now = showing;
-        for (ReadingField field : bench.fields()) {
-            field.tell(
-                    Optional.ofNullable(showing.problems().get(field.name())),
-                    showing.filled().understood(field.name()),
-                    draft.typed(field.name()),
-                    desk.units().get());
-        }
+        bench.fields().forEach(field -> field.tell(showing.filled(), draft, desk.units().get()));
         showing.fault().ifPresent(desk::unexpected);
         bench.show(showing);
         showSlip();
@@ -240,7 +224,7 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
         } else if (judge.isPending()) {
             recording.tell("Still computing; a moment, then record.");
         } else if (now.outcome().isEmpty() || now.readings().isEmpty()) {
-            recording.tell("Nothing is recorded yet: " + lower(bench.next()));
+            recording.tell("Nothing is recorded yet: " + Words.within(bench.next()));
         } else {
             Body.Measured body = Body.Measured.of(
                     stop.procedure(), now.readings().get(), now.filled().asTyped(), now.outcome().get(), desk.units().get());
@@ -257,20 +241,6 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
         show(entry);
         recording.tell("Recorded as no. " + entry.number() + ".");
         changed.run();
-    }
-
-    private void enterGoesOn(KeyEvent event) {
-        if (event.getCode() != KeyCode.ENTER || event.isControlDown()) {
-            return;
-        }
-        List<ReadingField> fields = bench.fields().stream().filter(field -> field.field().isVisible() && !field.field().isDisabled()).toList();
-        for (int i = 0; i < fields.size() - 1; i++) {
-            if (fields.get(i).field() == event.getSource()) {
-                fields.get(i + 1).field().requestFocus();
-                event.consume();
-                return;
-            }
-        }
     }
 
     @Override
@@ -358,14 +328,13 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
     @Override
     public void copy() {
         if (now.outcome().isEmpty() || now.readings().isEmpty()) {
-            recording.tell("Nothing to copy yet: " + lower(bench.next()));
+            recording.tell("Nothing to copy yet: " + Words.within(bench.next()));
             return;
         }
         UnitChoice units = desk.units().get();
-        Exhibit.Table table = stop.table(now.readings().get(), now.outcome().get().finding(), now.filled().asTyped(), units);
-        StringBuilder text = new StringBuilder(String.join("\t", table.heads())).append('\n');
-        table.rows().forEach(row -> text.append(String.join("\t", row)).append('\n'));
-        stop.procedure().evidence(now.outcome().get().finding())
+        F finding = now.outcome().get().finding();
+        StringBuilder text = new StringBuilder(stop.table(now.readings().get(), finding, now.filled().asTyped(), units).text());
+        stop.procedure().evidence(finding)
                 .forEach(e -> text.append(e.label()).append('\t').append(e.figure().in(units)).append('\n'));
         Clip.put(text.toString());
         recording.tell("Readings and figures are on the clipboard.");
@@ -379,9 +348,5 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
             keeper.keep();
         }
         judge.end();
-    }
-
-    private static String lower(String words) {
-        return Character.toLowerCase(words.charAt(0)) + words.substring(1);
     }
 }

@@ -91,7 +91,7 @@ public final class WorkPage extends HBox implements FramedPage {
         this.slip = new Slip(desk.look());
         this.drawing = new DrawingSurface(desk.look()).withMenu();
         this.files = new AttachBox(desk);
-        this.keeper = new DraftKeeper(desk, machineId, correcting.map(entry -> STOP + "-" + entry.number()).orElse(STOP), draft, said -> { });
+        this.keeper = new DraftKeeper(desk, machineId, correcting.map(DraftKeeper::nameOf).orElse(STOP), draft, said -> { });
         recording = new Recording(desk, this::ready, this::recorded, this::showSlip);
         recording.correct(correcting);
         drawing.setMinHeight(168);
@@ -128,7 +128,7 @@ public final class WorkPage extends HBox implements FramedPage {
     private record Found(Optional<Entry> last, TakenAlong along, Optional<Logbook.Draft> kept) {}
 
     private void load() {
-        String stop = correcting.map(entry -> STOP + "-" + entry.number()).orElse(STOP);
+        String stop = correcting.map(DraftKeeper::nameOf).orElse(STOP);
         desk.later(() -> new Found(desk.logbook().findNewest(machineId, STOP), desk.takenAlong(machineId), desk.logbook().findDraft(machineId, stop)), found -> {
             last = found.last();
             along = Optional.of(found.along());
@@ -258,7 +258,7 @@ public final class WorkPage extends HBox implements FramedPage {
         result = bound.record();
         sheet = bound.filled();
         UnitChoice units = desk.units().get();
-        amounts.forEach(field -> field.tell(Optional.ofNullable(sheet.problems().get(field.name())), sheet.understood(field.name()), draft.typed(field.name()), units));
+        amounts.forEach(field -> field.tell(sheet, draft, units));
         under.forEach((path, label) -> {
             String was = repeated.containsKey(path) ? repeated.get(path).text() : "";
             boolean other = last.isPresent() && correcting.isEmpty() && !path.startsWith("outcome.") && !was.equals(draft.text(path));

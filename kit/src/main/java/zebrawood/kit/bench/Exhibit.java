@@ -3,6 +3,8 @@ package zebrawood.kit.bench;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.kit.figure.Figure;
 
@@ -37,6 +39,11 @@ public interface Exhibit<R extends Record, F extends Record> {
      */
     record Table(List<String> heads, List<List<String>> rows, int read) {
         static final List<String> READINGS = List.of("reading", "as typed", "understood");
+
+        /** As lines with tabs between the cells, for the clipboard. */
+        public String text() {
+            return Stream.concat(Stream.of(heads), rows.stream()).map(cells -> String.join("\t", cells) + "\n").collect(Collectors.joining());
+        }
     }
 
     /**

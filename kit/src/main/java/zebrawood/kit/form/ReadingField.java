@@ -1,9 +1,12 @@
 package zebrawood.kit.form;
 
+import java.util.List;
 import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.VBox;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
@@ -83,6 +86,28 @@ public final class ReadingField extends VBox {
                 field.end();
             }
         });
+    }
+
+    /** Lets Enter go from each of these fields to the next that is shown. */
+    public static void enterGoesThrough(List<ReadingField> fields) {
+        for (ReadingField each : fields) {
+            each.field.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+                if (event.getCode() == KeyCode.ENTER && !event.isControlDown()) {
+                    fields.stream().dropWhile(other -> other != each).skip(1)
+                            .filter(other -> other.field.isVisible() && !other.field.isDisabled())
+                            .findFirst()
+                            .ifPresent(next -> {
+                                next.field.requestFocus();
+                                event.consume();
+                            });
+                }
+            });
+        }
+    }
+
+    /** Says what a worksheet understood of it where that is not plain, or what is wrong. */
+    public void tell(Filled filled, Draft draft, UnitChoice units) {
+        tell(Optional.ofNullable(filled.problems().get(name)), filled.understood(name), draft.typed(name), units);
     }
 
     /** Says what was understood where that is not plain, or what is wrong. */

@@ -49,6 +49,11 @@ public final class Words {
         return words.isEmpty() ? "" : Character.toUpperCase(words.charAt(0)) + words.substring(1) + (words.endsWith(".") ? "" : ".");
     }
 
+    /** As it stands within a sentence: begun with a small letter. */
+    public static String within(String sentence) {
+        return sentence.isEmpty() ? "" : Character.toLowerCase(sentence.charAt(0)) + sentence.substring(1);
+    }
+
     /** A number stays with its unit when a line is broken. */
     public static String together(String text) {
         if (text.chars().noneMatch(c -> c >= '0' && c <= '9' || c == '\u00b1')) {

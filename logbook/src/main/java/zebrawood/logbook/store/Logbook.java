@@ -6,11 +6,9 @@ import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -33,9 +31,6 @@ import zebrawood.json.Times;
  */
 public final class Logbook implements AutoCloseable {
 
-    /** left beside a file that was found damaged while it was open */
-    static final String FOUND_DAMAGED = "found-damaged.txt";
-
     private final Path folder;
     private final List<Procedure<?, ?>> procedures;
     private final EntryBytes codec;
@@ -43,9 +38,9 @@ public final class Logbook implements AutoCloseable {
     private final Histories histories;
     private final SQLiteDataSource source;
     private final Rows reading;
+    private final Tape tape;
+    private final Writing writing;
     private final Optional<String> whyReadOnly;
-    private Appender appender;
-    private SearchIndex search;
 
     /** A machine's id and its name of today. */
     public record MachineName(String id, String name) {}
@@ -64,15 +59,17 @@ public final class Logbook implements AutoCloseable {
         }
     }
 
-    private Logbook(Path folder, List<Procedure<?, ?>> procedures, SQLiteDataSource source, Connection reading, Optional<String> whyReadOnly) {
+    private Logbook(Path folder, List<Procedure<?, ?>> procedures, Opening.Opened opened) {
         this.folder = folder;
         this.procedures = List.copyOf(procedures);
         this.codec = new EntryBytes(procedures);
         this.entries = new Entries(codec);
         this.histories = new Histories(entries, procedures.stream().map(procedure -> procedure.card().id()).toList());
-        this.source = source;
-        this.reading = new Rows(reading);
-        this.whyReadOnly = whyReadOnly;
+        this.source = opened.source();
+        this.reading = new Rows(opened.reading());
+        this.whyReadOnly = opened.whyReadOnly();
+        this.tape = new Tape(folder, whyReadOnly.isEmpty(), procedures, entries);
+        this.writing = new Writing(source, codec, whyReadOnly);
         head();
     }
 
@@ -84,67 +81,13 @@ public final class Logbook implements AutoCloseable {
      * @throws LogbookException with one sentence where it cannot be opened otherwise
      */
     public static Logbook open(Path folder, List<Procedure<?, ?>> procedures) {
-        Path file = folder.resolve(Database.NAME);
+        Opening.Opened opened = Opening.of(folder);
         try {
-            boolean writable = mayWrite(folder, file);
-            Optional<String> damage = Files.exists(folder.resolve(FOUND_DAMAGED)) ? Optional.of("parts of its file could not be read last time") : Database.damage(file);
-            if (damage.isPresent()) {
-                throw new DamagedLogbookException("the logbook in " + folder + " is damaged: " + damage.get(), null);
-            }
-            SQLiteDataSource source = writable ? Database.source(file) : Database.readOnly(file);
-            Connection connection = source.getConnection();
-            try {
-                return opened(folder, procedures, source, connection, writable);
-            } catch (SQLException | RuntimeException e) {
-                connection.close();
-                throw e;
-            }
-        } catch (IOException e) {
-            throw new LogbookException("the folder " + folder + " cannot be made or written to; choose another one with --data", e);
-        } catch (SQLException e) {
-            throw unopened(folder, e);
-        } catch (LogbookException e) {
-            throw e;
+            return new Logbook(folder, procedures, opened);
         } catch (RuntimeException e) {
-            throw unopened(folder, e);
+            opened.close();
+            throw Opening.unopened(folder, e);
         }
-    }
-
-    private static Logbook opened(Path folder, List<Procedure<?, ?>> procedures, SQLiteDataSource source, Connection connection, boolean writable)
-            throws SQLException {
-        int version = Schema.version(connection);
-        if (version > Schema.NEWEST) {
-            connection.close();
-            SQLiteDataSource untouched = Database.readOnly(folder.resolve(Database.NAME));
-            return new Logbook(folder, procedures, untouched, untouched.getConnection(), Optional.of("it was written by a newer Zebrawood (schema "
-                    + version + ", this one knows " + Schema.NEWEST + "); update the program to record"));
-        } else if (!writable && version == Schema.NEWEST) {
-            return new Logbook(folder, procedures, source, connection, Optional.of("its folder may not be written to"));
-        } else if (!writable) {
-            throw new LogbookException("the folder " + folder + " may not be written to and holds no logbook of this version; choose another one with --data");
-        }
-        if (version < Schema.NEWEST) {
-            if (version > 0) {
-                new Backups(folder).make(Instant.now());
-            }
-            Schema.migrate(source);
-        }
-        return new Logbook(folder, procedures, source, connection, Optional.empty());
-    }
-
-    private static boolean mayWrite(Path folder, Path file) throws IOException {
-        if (Files.isDirectory(folder) && Files.exists(file)) {
-            return Files.isWritable(folder) && Files.isWritable(file);
-        }
-        Files.createDirectories(folder);
-        return Files.isWritable(folder);
-    }
-
-    private static LogbookException unopened(Path folder, Exception e) {
-        if (Database.isDamage(e)) {
-            return new DamagedLogbookException("the logbook in " + folder + " is damaged and cannot be opened", e);
-        }
-        return new LogbookException("the logbook in " + folder + " cannot be opened: " + Database.inWords(e), e);
     }
 
     /** Why nothing can be recorded here, where it cannot; as the end of a sentence. */
@@ -167,27 +110,15 @@ public final class Logbook implements AutoCloseable {
      * @param correcting the entry of the same stop that it replaces
      * @throws LogbookException with one sentence where it cannot be recorded; then nothing was
      */
-    public Entry append(
-            String machineId, Body body, Optional<Correcting> correcting, List<NewAttachment> attachments, Entry.Stamp stamp) {
-        Appender writing = writing();
-        return recording(() -> {
-            Optional<Entry.Correction> corrects = Optional.empty();
-            if (correcting.isPresent()) {
-                corrects = Optional.of(correction(writing, machineId, body, correcting.get()));
-            }
-            Entry entry = writing.append(machineId, body, corrects, attachments, stamp);
-            entries.keep(entry);
-            return entry;
-        });
+    public Entry append(String machineId, Body body, Optional<Correcting> correcting, List<NewAttachment> attachments, Entry.Stamp stamp) {
+        Entry entry = writing.append(machineId, body, correcting, attachments, stamp);
+        entries.keep(entry);
+        return entry;
     }
 
     /** Many entries as one: all of them are safe when this returns, or none. */
     public void together(Runnable appending) {
-        Appender writing = writing();
-        recording(() -> {
-            writing.together(appending);
-            return folder;
-        });
+        writing.together(appending);
     }
 
     /**
@@ -197,55 +128,7 @@ public final class Logbook implements AutoCloseable {
      * @throws LogbookException where it is not the next entry of its machine and of the shop, or not whole
      */
     public void takeBack(StoredEntry stored, Function<Entry.Attachment, NewAttachment.Content> files) {
-        Appender writing = writing();
-        recording(() -> {
-            writing.takeBack(stored, files);
-            return folder;
-        });
-    }
-
-    private interface Recording<T> {
-        T run() throws SQLException;
-    }
-
-    private static <T> T recording(Recording<T> work) {
-        try {
-            return work.run();
-        } catch (SQLException e) {
-            throw unrecorded(e);
-        }
-    }
-
-    private static LogbookException unrecorded(SQLException e) {
-        return new LogbookException("nothing was recorded: " + Database.inWords(e) + ". What you typed is kept", e);
-    }
-
-    /** The connection that appends, opened when something is appended for the first time. */
-    private synchronized Appender writing() {
-        if (whyReadOnly.isPresent()) {
-            throw new LogbookException("nothing was recorded: this logbook is open for reading only, as " + whyReadOnly.get());
-        }
-        if (appender == null) {
-            try {
-                appender = new Appender(source.getConnection(), codec);
-            } catch (SQLException e) {
-                throw unrecorded(e);
-            }
-        }
-        return appender;
-    }
-
-    private static Entry.Correction correction(Appender writing, String machineId, Body body, Correcting correcting) throws SQLException {
-        Entry old = writing.find(machineId, correcting.number())
-                .orElseThrow(() -> new LogbookException("there is no entry " + correcting.number() + " of this machine to correct"));
-        if (!old.body().stop().equals(body.stop())) {
-            throw new LogbookException("entry " + correcting.number() + " is of another stop; a correction stays at its stop");
-        }
-        if (!old.isWhollyKnown()) {
-            throw new LogbookException("nothing was recorded: entry " + correcting.number() + " was recorded by the newer Zebrawood " + old.stamp().program()
-                    + " and says what this one does not know; correct it there, or update this program");
-        }
-        return new Entry.Correction(correcting.number(), old.standsAt(), old.since(), correcting.why());
+        writing.takeBack(stored, files);
     }
 
     /** All machines, in the order in which they were added. */
@@ -309,57 +192,12 @@ public final class Logbook implements AutoCloseable {
 
     /** A page of the tape, the newest first: entries before a position in the shop chain. */
     public List<TapeLine> tape(TapeFilter filter, long before, int most) {
-        StringBuilder where = new StringBuilder("where position < ?");
-        List<Object> bound = new ArrayList<>(List.of(before));
-        filter.machineId().ifPresent(id -> add(where, bound, "machine_id = ?", id));
-        // of one machine, stop and verdict are looked for within its own index, not each by an index of its own
-        String within = filter.machineId().isPresent() ? "+" : "";
-        filter.stop().ifPresent(stop -> add(where, bound, within + "stop = ?", stop));
-        filter.verdict().ifPresent(verdict -> add(where, bound, within + "verdict = ?", verdict.name()));
-        return read(rows -> {
-            if (filter.words().isEmpty()) {
-                return lines(rows, where + " order by position desc limit " + most, bound);
-            }
-            List<TapeLine> found = new ArrayList<>();
-            for (long from = before; found.size() < most; ) {
-                List<Long> positions = search(rows).find(filter.words().get(), from, 2 * most);
-                if (positions.isEmpty()) {
-                    break;
-                }
-                String among = positions.stream().map(String::valueOf).reduce((one, other) -> one + "," + other).orElseThrow();
-                found.addAll(lines(rows, where + " and position in (" + among + ") order by position desc", bound));
-                from = positions.get(positions.size() - 1);
-            }
-            return found.subList(0, Math.min(most, found.size()));
-        });
-    }
-
-    private List<TapeLine> lines(Rows rows, String end, List<Object> bound) throws SQLException {
-        return rows.list("select position, hash, bytes, exists (select 1 from entry later where later.machine_id = entry.machine_id and later.corrects = entry.number)"
-                + " from entry " + end, row -> new TapeLine(row.getLong(1), entries.read(row.getString(2), row.getBytes(3)), row.getBoolean(4)), bound.toArray());
-    }
-
-    private static void add(StringBuilder where, List<Object> bound, String condition, Object value) {
-        where.append(" and ").append(condition);
-        bound.add(value);
-    }
-
-    private SearchIndex search(Rows rows) {
-        if (search == null) {
-            search = SearchIndex.open(folder, whyReadOnly.isEmpty(), procedures);
-        }
-        search.catchUp(rows.connection(), Long.MAX_VALUE);
-        return search;
+        return read(rows -> tape.page(rows, filter, before, most));
     }
 
     /** Reads some entries that are not in the search index yet into it, so that a search need not wait; how many. */
     public long prepareSearch(long most) {
-        return read(rows -> {
-            if (search == null) {
-                search = SearchIndex.open(folder, whyReadOnly.isEmpty(), procedures);
-            }
-            return search.catchUp(rows.connection(), most);
-        });
+        return read(rows -> tape.prepareSearch(rows, most));
     }
 
     /** How many entries there are of one machine, or in all. */
@@ -414,7 +252,7 @@ public final class Logbook implements AutoCloseable {
 
     /** Keeps half-done readings in place of the earlier ones. */
     public void keepDraft(String machineId, String stop, Draft draft) {
-        writing();
+        writing.mayRecord();
         read(rows -> rows.change("insert into draft (machine_id, stop, saved_at, content) values (?, ?, ?, ?)"
                 + " on conflict (machine_id, stop) do update set saved_at = excluded.saved_at, content = excluded.content",
                 machineId, stop, draft.savedAt().toString(), draft.content()));
@@ -470,7 +308,7 @@ public final class Logbook implements AutoCloseable {
             return new LogbookException("the logbook cannot be read: " + Database.inWords(e), e);
         }
         try {
-            Files.writeString(folder.resolve(FOUND_DAMAGED), "The logbook's file was found damaged: " + e.getMessage() + "\n");
+            Files.writeString(folder.resolve(Opening.FOUND_DAMAGED), "The logbook's file was found damaged: " + e.getMessage() + "\n");
         } catch (IOException unmarked) {
             e.addSuppressed(unmarked);
         }
@@ -482,13 +320,9 @@ public final class Logbook implements AutoCloseable {
         try {
             synchronized (reading) {
                 reading.close();
-                if (search != null) {
-                    search.close();
-                }
+                tape.close();
             }
-            if (appender != null) {
-                appender.close();
-            }
+            writing.close();
         } catch (SQLException e) {
             throw new LogbookException("the logbook could not be closed", e);
         }

@@ -147,7 +147,7 @@ public final class Restore {
                 }
             }
             Files.move(fresh, folder.resolve(Database.NAME), StandardCopyOption.ATOMIC_MOVE);
-            Files.deleteIfExists(folder.resolve(Logbook.FOUND_DAMAGED));
+            Files.deleteIfExists(folder.resolve(Opening.FOUND_DAMAGED));
         } catch (IOException e) {
             throw new LogbookException("the backup could not be put back: is there room on the disk, and may " + folder + " be written to?", e);
         }
