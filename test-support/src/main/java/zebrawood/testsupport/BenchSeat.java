@@ -171,6 +171,20 @@ public final class BenchSeat<R extends Record, F extends Record> extends Hands<B
                 .map((Instruction first) -> first.sentence(place.units.get())).orElseGet(bench::next));
     }
 
+    /** The bench itself. */
+    public Bench<R, F> bench() {
+        return bench;
+    }
+
+    /** Puts a text into the draft where no field on the page shows it. */
+    public BenchSeat<R, F> draft(String field, String text) {
+        onScreen(() -> {
+            draft.type(field, text, place.units.get());
+            return null;
+        });
+        return this;
+    }
+
     /** What is wrong with a field; empty where nothing is. */
     public String problem(String field) {
         return onScreen(() -> now.problems().getOrDefault(field, ""));

@@ -244,11 +244,13 @@ public abstract class Hands<S extends Hands<S>> {
         return Nodes.find(scene().getRoot(), id).orElse(null);
     }
 
-    /** The words of a label, button or field; empty where it is not there. */
+    /** The words of a label, button or field, or what is chosen in a list; empty where it is not there. */
     public String words(String id) {
         return onScreen(() -> {
             Node node = find(id);
-            String text = node instanceof Labeled label ? label.getText() : node instanceof TextInputControl field ? field.getText() : "";
+            String text = node instanceof Labeled label ? label.getText()
+                    : node instanceof TextInputControl field ? field.getText()
+                    : node instanceof ComboBox<?> list ? String.valueOf(list.getValue()) : "";
             return text.replace('\u00a0', ' ');
         });
     }

@@ -30,7 +30,7 @@ public final class MixBench extends FormBench<MixReadings, MixFinding> {
             Field.oneOf("glycol", "against freezing", HeatBench.choices(Glycol.NONE)),
             Field.amount("firstFillMl", "first fill, measured", Quantity.MEASURE).empty("or the hose"),
             Field.amount("hose.boreMm", "hose bore", Quantity.LENGTH).together(),
-            Field.metres("hose.lengthM", "hose length").together(),
+            Field.amount("hose.lengthM", "hose length", Quantity.DISTANCE).together(),
             Field.oneOf("water", "which water", List.of(new Choice("", "not said"), new Choice("distilled", "distilled"),
                     new Choice("deionised", "deionised"), new Choice("makers", "the maker's"), new Choice("tap", "tap water"))),
             Field.oneOf("additive", "in it besides", List.of(new Choice("", "not said"), new Choice("pure", "nothing"),

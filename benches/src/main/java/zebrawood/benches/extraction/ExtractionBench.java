@@ -67,7 +67,7 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
                     Field.amount("a", "m; loss; m³/h", Quantity.PLAIN),
                     Field.amount("b", "side by side; Pa", Quantity.PLAIN),
                     Field.amount("c", "when loaded", Quantity.PASCAL))
-            .listed("", "segments", "name", Field.amount("diameterMm", "bore", Quantity.LENGTH), Field.metres("lengthM", "long"),
+            .listed("", "segments", "name", Field.amount("diameterMm", "bore", Quantity.LENGTH), Field.amount("lengthM", "long", Quantity.DISTANCE),
                     Field.amount("parallel", "side by side", Quantity.PLAIN))
             .listed("", "fittings", "name", Field.amount("lossCoefficient", "loss", Quantity.PLAIN))
             .listed("", "filters", "name", Field.amount("ratedDropPa", "clean", Quantity.PASCAL), Field.amount("loadedDropPa", "loaded", Quantity.PASCAL))

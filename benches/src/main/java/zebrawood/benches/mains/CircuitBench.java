@@ -22,7 +22,7 @@ public final class CircuitBench extends FormBench<CircuitReadings, CircuitFindin
     public static final FieldList FIELDS = FieldList.of(
             Field.amount("supplyV", "supply", Quantity.VOLTAGE).needed(),
             Field.amount("circuitA", "breaker", Quantity.AMPERE).needed(),
-            Field.metres("cable.lengthM", "cable, one way").empty("not known").together(),
+            Field.amount("cable.lengthM", "cable, one way", Quantity.DISTANCE).empty("not known").together(),
             Field.amount("cable.sectionMm2", "section of the cable", Quantity.SECTION).together(),
             Field.amount("cable.temperatureC", "its copper is at", Quantity.TEMPERATURE).usually(Amount.celsius(20, 0)),
             Field.truth("inletSound", "inlet", "not seen", "sound", "not sound").anew(),

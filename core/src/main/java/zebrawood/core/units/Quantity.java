@@ -14,6 +14,8 @@ import java.util.Optional;
 public enum Quantity {
     LENGTH("mm", "mm", 1, "cm", 10, "m", 1000, "um", 0.001, "µm", 0.001, "μm", 0.001, "in", 25.4, "inch", 25.4,
             "\"", 25.4, "″", 25.4, "ft", 304.8, "'", 304.8, "thou", 0.0254, "mil", 0.0254),
+    /** how long a cable or a hose is: a bare number is metres, or feet where lengths are in inches */
+    DISTANCE("m", "m", 1, "mm", 0.001, "cm", 0.01, "ft", 0.3048, "'", 0.3048, "in", 0.0254, "\"", 0.0254, "yd", 0.9144),
     TEMPERATURE("°C", "c", 1, "°c", 1),
     /** a difference of temperatures: a step of 1 °C is 1.8 °F, with no freezing point to add */
     WARMTH("°C", "c", 1, "°c", 1, "k", 1, "f", 5 / 9.0, "°f", 5 / 9.0),
@@ -70,6 +72,7 @@ public enum Quantity {
     public String unit(UnitChoice choice) {
         return switch (this) {
             case LENGTH -> choice.length();
+            case DISTANCE -> choice.inches() ? "ft" : baseUnit;
             case TEMPERATURE, WARMTH -> choice.temperature();
             default -> baseUnit;
         };
@@ -79,6 +82,7 @@ public enum Quantity {
     public double shown(double base, UnitChoice choice) {
         return switch (this) {
             case LENGTH -> choice.inches() ? base / 25.4 : base;
+            case DISTANCE -> choice.inches() ? base / 0.3048 : base;
             case TEMPERATURE -> choice.fahrenheit() ? base * 1.8 + 32 : base;
             case WARMTH -> choice.fahrenheit() ? base * 1.8 : base;
             default -> base;

@@ -98,7 +98,8 @@ class ComparisonTest {
             assertThat(d.after().words()).isEqualTo("to the hall");
             assertThat(d.why()).isEqualTo("2 days before");
         });
-        assertThat(checked.differences().get(0).likelihood()).isLessThan(unchecked.differences().get(0).likelihood());
+        assertThat(unchecked.differences().get(0).likelihood()).as("as often as a move is behind it").isEqualTo(0.5);
+        assertThat(checked.differences().get(0).likelihood()).as("less than slight, and still said").isEqualTo(0.15);
         assertThat(checked.differences().get(0).why()).contains("checked again since");
     }
 
@@ -195,6 +196,20 @@ class ComparisonTest {
         });
         Comparison same = Comparison.of(new StateOnRecord(first, before, Map.of(), List.of()), new StateOnRecord(second, before, Map.of(), List.of()), List.of(), PROCEDURES);
         assertThat(same.differences()).isEmpty();
+    }
+
+    @Test
+    void aTwentiethOfTheRatedPowerJustMatters() {
+        Map<Double, String> why = Map.of(83.0, "within what repeats, by the plate", 83.2, "about as much as just matters, by the plate",
+                86.4, "about as much as just matters, by the plate", 86.6, "2 times what just matters, by the plate");
+        why.forEach((watts, words) -> {
+            Entry before = entry(0, new Body.PlateSet(plated("loft", "glass tube", 80, "nozzle tip", 1000), Map.of()));
+            Entry first = entry(1, work(60, 6.8, Optional.empty()));
+            Entry after = entry(2, new Body.PlateSet(plated("loft", "glass tube", watts, "nozzle tip", 1000), Map.of()));
+            Entry second = entry(3, work(60, 6.8, Optional.empty()));
+            Comparison found = Comparison.of(new StateOnRecord(first, before, Map.of(), List.of()), new StateOnRecord(second, after, Map.of(), List.of()), List.of(), PROCEDURES);
+            assertThat(found.differences()).singleElement().satisfies(power -> assertThat(power.why()).isEqualTo(words));
+        });
     }
 
     private static Plate plated(String place, String kind, double watts, String datum, double fullS) {

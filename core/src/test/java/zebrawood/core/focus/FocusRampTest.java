@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import zebrawood.core.focus.RampReadings.Mark;
 import zebrawood.core.machine.Family;
@@ -66,9 +67,32 @@ class FocusRampTest {
     }
 
     @Test
-    void halfTheGraduationsGiveTheSameGapInInches() {
-        RampFinding mm = evaluate(marks(9, caustic(6.84))).finding();
-        assertThat(procedure.keyFigure(mm).in(new UnitChoice(true, false))).isEqualTo("0.2693 in");
+    void everySecondPlaceGivesTheSameGap() {
+        List<RampReadings.Mark> all = marks(17, caustic(6.84));
+        List<RampReadings.Mark> every2nd = IntStream.range(0, 9).mapToObj(i -> all.get(2 * i)).toList();
+        RampFinding whole = evaluate(all).finding();
+        RampFinding half = evaluate(every2nd).finding();
+
+        assertThat(whole.bestGapMm().orElseThrow()).isCloseTo(6.84, within(1e-6));
+        assertThat(half.bestGapMm().orElseThrow()).isCloseTo(6.84, within(1e-6));
+        assertThat(half.bestGapStdErrMm().orElseThrow()).as("but less surely").isGreaterThan(whole.bestGapStdErrMm().orElseThrow() * 1.2);
+        assertThat(procedure.keyFigure(half).in(UnitChoice.METRIC)).isEqualTo("6.84 mm");
+        assertThat(procedure.keyFigure(half).in(new UnitChoice(true, false))).isEqualTo("0.2693 in");
+    }
+
+    @Test
+    void aWidthIsReadAgainWhereItLiesFourTimesItsErrorOffTheCurve() {
+        List<Mark> marks = marks(17, caustic(6.84));
+        for (double off = 0.01; off < 0.3; off += 0.01) {
+            Mark strange = new Mark(marks.get(5).positionMm(), marks.get(5).widthMm() + off);
+            List<Mark> read = new ArrayList<>(marks);
+            read.set(5, strange);
+            Outcome<RampFinding> outcome = procedure.evaluate(new RampReadings(10600, 11.6, 180, 10.2, Optional.empty(), Optional.of(read), OptionalDouble.of(0.02), OptionalDouble.empty(),
+                    OptionalDouble.empty(), Optional.empty()));
+            double most = outcome.finding().points().stream().mapToDouble(point -> Math.abs(point.residualMm().orElse(0))).max().orElseThrow();
+            boolean asked = outcome.instructions().stream().anyMatch(i -> i.action().in(UnitChoice.METRIC).startsWith("Read the width at 56 mm again: it lies"));
+            assertThat(asked).as("%.2f mm off, %.4f mm off the curve", off, most).isEqualTo(most > 0.08);
+        }
     }
 
     @Test

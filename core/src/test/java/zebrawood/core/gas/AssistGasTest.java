@@ -75,6 +75,16 @@ class AssistGasTest {
     }
 
     @Test
+    void aTankIsSpokenOfFromMoreThanThreeBottlesAShift() {
+        Outcome<GasFinding> most = procedure.evaluate(readings(Gas.NITROGEN, 2, 14, bottle(50, 200), 60));
+        double share = 60 * 3 / most.finding().bottlesPerShift().orElseThrow();
+        Outcome<GasFinding> three = procedure.evaluate(readings(Gas.NITROGEN, 2, 14, bottle(50, 200), share - 1e-6));
+        Outcome<GasFinding> more = procedure.evaluate(readings(Gas.NITROGEN, 2, 14, bottle(50, 200), share + 1e-6));
+        assertThat(three.instructions().get(1).action().in(UnitChoice.METRIC)).isEqualTo("Eight hours like this take 3.0 bottles.");
+        assertThat(more.instructions().get(1).action().in(UnitChoice.METRIC)).endsWith("ask the supplier for a bundle or a tank.");
+    }
+
+    @Test
     void itSaysWhenToChangeTheBottleAndWhenItIsDownAlready() {
         Outcome<GasFinding> lasts = procedure.evaluate(readings(Gas.NITROGEN, 2, 14, bottle(50, 200), 60));
         assertThat(lasts.instructions().get(0).action().in(UnitChoice.METRIC)).isEqualTo("Change the bottle after 31 min.");

@@ -2,13 +2,17 @@ package zebrawood.core.route;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import zebrawood.core.entry.Entry;
+import zebrawood.core.focus.FocusRamp;
 import zebrawood.core.procedure.Change;
 import zebrawood.core.safety.Bar;
 import zebrawood.core.safety.FirstLight;
+import zebrawood.core.site.SiteClimate;
 import zebrawood.core.units.UnitChoice;
 
 class RouteTest {
@@ -90,7 +94,7 @@ class RouteTest {
         lived.ramp(40, Optional.of(new Entry.Correction(wrong.number(), wrong.standsAt(), wrong.since(), "wrong block")));
 
         assertThat(lived.at(62).gate().isOpen()).as("the correction was no use of the machine").isFalse();
-        assertThat(lived.at(41).stop("focus-ramp").due()).contains(Lived.day(61).atZone(java.time.ZoneOffset.UTC).toLocalDate());
+        assertThat(lived.at(41).stop("focus-ramp").due()).contains(Lived.day(61).atZone(ZoneOffset.UTC).toLocalDate());
     }
 
     @Test
@@ -103,6 +107,31 @@ class RouteTest {
         assertThat(late.state()).isEqualTo(MachineState.DUE);
         assertThat(late.stop("site-climate").note()).contains("4 days late");
         assertThat(lived.climate(95, 90).at(95).state()).isEqualTo(MachineState.FAILED);
+    }
+
+    @Test
+    void dueSoonBeginsSevenDaysBefore() {
+        Lived lived = new Lived().climate(0, 50).gate(0).ramp(40);
+        assertThat(lived.at(82).todo()).as("eight days before").isEmpty();
+        assertThat(lived.at(82).detail()).isEqualTo("all 2 stops passed");
+        assertThat(lived.at(83).todo()).extracting(Todo::urgency).containsExactly(Todo.Urgency.DUE_SOON);
+        assertThat(lived.at(83).detail()).startsWith("Climate due");
+        assertThat(lived.at(90).todo()).as("on the day itself it is not late").extracting(Todo::urgency).containsExactly(Todo.Urgency.DUE_SOON);
+        assertThat(lived.at(91).todo()).extracting(Todo::when).containsExactly("1 day late");
+
+        Lived point = new Lived().climate(0, 50).gate(0).ramp(0).point(0, "lid gasket", Optional.of(Lived.day(20).atZone(ZoneOffset.UTC).toLocalDate()));
+        assertThat(point.at(12).todo()).extracting(Todo::urgency).containsExactly(Todo.Urgency.POINT);
+        assertThat(point.at(13).todo()).extracting(Todo::urgency).containsExactly(Todo.Urgency.DUE_SOON);
+        assertThat(point.at(21).todo()).extracting(Todo::urgency).containsExactly(Todo.Urgency.LATE);
+    }
+
+    @Test
+    void daysBeginAtMidnightOfWhoeverAsks() {
+        History history = new Lived().climate(0, 50).gate(60).ramp(60).history();
+        Route route = new Route(List.of(new FocusRamp(), new SiteClimate()));
+        Instant evening = Instant.parse("2031-04-01T20:30:00Z");
+        assertThat(route.status(history, evening, ZoneOffset.UTC).stop("site-climate").state()).as("its last day").isEqualTo(StopState.PASSED);
+        assertThat(route.status(history, evening, ZoneOffset.ofHours(4)).stop("site-climate").note()).as("past midnight further east").contains("1 day late");
     }
 
     @Test

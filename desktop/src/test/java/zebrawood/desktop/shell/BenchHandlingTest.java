@@ -61,9 +61,12 @@ class BenchHandlingTest {
             seat.focus("places").choose("places", "13 places");
             seat.until("and again", () -> seat.words("widths[6]").equals("0.28") && seat.words("widths[12]").equals("0.83"));
             seat.focus("ruler").press(KeyCode.DOWN);
-            seat.until("how the rule lies is kept", () -> seat.desk.isIdle());
+            seat.until("the rule lies on the plate", () -> seat.words("ruler").equals("rule on the plate"));
             seat.put("widths[6]", "0.3 miles");
             seat.until("a wrong width is told where there is no room under it", () -> seat.says("\"miles\" is no unit here"));
+            seat.put("widths[6]", "0.3").jump("wren climate");
+            seat.stop("Wren", "focus-ramp");
+            seat.until("how the rule lies is kept with the draft", () -> seat.words("ruler").equals("rule on the plate") && seat.words("widths[6]").equals("0.3"));
             seat.fire("put-away");
             seat.until("the entry is shown again", () -> seat.has("again"));
         }

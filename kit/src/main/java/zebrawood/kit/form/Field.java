@@ -54,12 +54,7 @@ public record Field(String name, String label, Kind kind, Usual usual, Set<Asked
 
     /** An amount. */
     public static Field amount(String name, String label, Quantity quantity) {
-        return of(name, label, new Kind.Number(quantity, 1));
-    }
-
-    /** A length that stands in metres in the readings. */
-    public static Field metres(String name, String label) {
-        return of(name, label, new Kind.Number(Quantity.LENGTH, 1000));
+        return of(name, label, new Kind.Number(quantity));
     }
 
     /** Words. */

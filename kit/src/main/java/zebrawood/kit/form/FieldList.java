@@ -216,7 +216,7 @@ public record FieldList(List<Field> fields, Optional<Rows> rows, List<Listed> li
     /** What stands as typed where nobody typed: the bare number, or the words. */
     private static String typed(Kind kind, JsonNode value, UnitChoice units) {
         return kind instanceof Kind.Number number && number.quantity() != Quantity.PLAIN
-                ? Amount.told(number.quantity(), value.doubleValue() * number.unit()).number(units)
+                ? Amount.told(number.quantity(), value.doubleValue()).number(units)
                 : kind.said(value, units);
     }
 

@@ -2,7 +2,6 @@ package zebrawood.kit.form;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.StreamSupport;
 import zebrawood.core.units.Amount;
@@ -51,25 +50,21 @@ public sealed interface Kind {
      * An amount.
      *
      * @param quantity what kind of amount is typed
-     * @param unit how many base units of that kind one is in the readings: 1000 for a length that stands there in metres
      */
-    record Number(Quantity quantity, double unit) implements Kind {
+    record Number(Quantity quantity) implements Kind {
         @Override
         public void put(String field, String path, Worksheet sheet) {
-            Optional<Double> read = sheet.amount(field, path, quantity);
-            if (unit != 1) {
-                read.ifPresent(base -> sheet.number(path, base / unit));
-            }
+            sheet.amount(field, path, quantity);
         }
 
         @Override
         public Draft.Text text(JsonNode value, String asTyped) {
-            return Draft.retyped(asTyped, value.doubleValue() * unit, quantity);
+            return Draft.retyped(asTyped, value.doubleValue(), quantity);
         }
 
         @Override
         public String said(JsonNode value, UnitChoice units) {
-            return Amount.told(quantity, value.doubleValue() * unit).text(units);
+            return Amount.told(quantity, value.doubleValue()).text(units);
         }
     }
 

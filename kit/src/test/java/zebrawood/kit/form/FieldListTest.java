@@ -35,7 +35,7 @@ class FieldListTest {
 
     private static final FieldList FIELDS = FieldList.of(
             Field.truth("sound", "hose", "not seen", "sound", "not sound"),
-            Field.metres("lengthM", "long"),
+            Field.amount("lengthM", "long", Quantity.DISTANCE),
             Field.amount("airC", "air", Quantity.TEMPERATURE),
             Field.words("who", "looked at by").anew(),
             Field.either("outside", "fan", new Choice("", "outside"), new Choice("in", "inside")),
@@ -86,7 +86,7 @@ class FieldListTest {
         type("who", "LO");
         assertThat(read().lengthM()).hasValue(9.5);
         assertThat(FIELDS.texts(read(), Map.of(), true, KNOWN)).containsKeys("lengthM", "who");
-        assertThat(FIELDS.texts(read(), Map.of(), false, KNOWN)).doesNotContainKey("who").extractingByKey("lengthM").isEqualTo(new Draft.Text("9500", UnitChoice.METRIC));
+        assertThat(FIELDS.texts(read(), Map.of(), false, KNOWN)).doesNotContainKey("who").extractingByKey("lengthM").isEqualTo(new Draft.Text("9.5", UnitChoice.METRIC));
     }
 
     @Test
@@ -119,7 +119,7 @@ class FieldListTest {
         type("loads[0].ratedW", "0.9 kW");
         assertThat(FIELDS.table(read(), bound().filled().asTyped(), UnitChoice.METRIC)).containsExactly(
                 List.of("hose", "sound", "sound"),
-                List.of("long", "9.5m", "9500 mm"),
+                List.of("long", "9.5m", "9.5 m"),
                 List.of("air", "21.4", "21.4 °C"),
                 List.of("fan", "outside", "outside"),
                 List.of("chiller", "0.9 kW", "takes 900 W; for hours"));
