@@ -37,31 +37,46 @@ final class Child implements AutoCloseable {
         listening.start();
     }
 
-    /** Starts a main class on this benchmark's own class path. */
+    /** Starts a main class on this benchmark's own class path, as the launcher starts the commands that answer soon. */
     static Child start(Map<String, String> environment, String main, String... arguments) throws IOException {
-        return start("-Xmx256m", environment, main, arguments);
+        return start("record", environment, main, arguments);
     }
 
-    /** The same with the memory that the window is given. */
+    /** The same as the launcher starts the window. */
     static Child window(Map<String, String> environment, String main, String... arguments) throws IOException {
-        return start("-Xmx768m", environment, main, arguments);
+        return start("window", environment, main, arguments);
     }
 
-    /** Where the driver's library lies, so that no child unpacks one of its own, which a kill would leave behind. */
-    static List<String> natives() {
-        return Stream.of("org.sqlite.lib.path", "org.sqlite.tmpdir").filter(where -> System.getProperty(where) != null)
-                .map(where -> "-D" + where + "=" + System.getProperty(where)).toList();
+    /** The same as the launcher starts what goes through whole files. */
+    static Child through(String main, String... arguments) throws IOException {
+        return start("long", Map.of(), main, arguments);
     }
 
-    private static Child start(String heap, Map<String, String> environment, String main, String... arguments) throws IOException {
-        String archive = System.getenv().getOrDefault("ZEBRAWOOD_ARCHIVE", "");
-        List<String> command = new ArrayList<>(List.of(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(), heap, "-Xms64m", "-Xmn40m", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-XX:CICompilerCount=1", "-Xshare:auto",
-                "-Dprism.order=sw", "-Dfile.encoding=UTF-8", "-cp", System.getProperty("java.class.path").replace(File.pathSeparator + File.pathSeparator, File.pathSeparator), main));
-        command.addAll(1, natives());
-        if (!archive.isEmpty()) {
-            command.add(1, "-XX:SharedArchiveFile=" + archive);
+    /**
+     * What the launcher gives to Java, from its own files.
+     *
+     * @param kind which of them, beside those for every run
+     */
+    static List<String> options(String kind) {
+        Path launch = Path.of(System.getProperty("zebrawood.launch"));
+        List<String> options = new ArrayList<>();
+        for (String file : List.of("every", kind, "virtual-screen")) {
+            options.add("@" + launch.resolve(file + ".options"));
         }
+        // where the driver's library lies, so that no child unpacks one of its own, which a kill would leave behind
+        Stream.of("org.sqlite.lib.path", "org.sqlite.tmpdir", "zebrawood.launch").filter(where -> System.getProperty(where) != null)
+                .map(where -> "-D" + where + "=" + System.getProperty(where)).forEach(options::add);
+        return options;
+    }
+
+    private static Child start(String kind, Map<String, String> environment, String main, String... arguments) throws IOException {
+        String archive = System.getenv().getOrDefault("ZEBRAWOOD_ARCHIVE", "");
+        List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString()));
+        command.addAll(options(kind));
+        if (!archive.isEmpty()) {
+            command.add("-XX:SharedArchiveFile=" + archive);
+        }
+        command.addAll(List.of("-cp", System.getProperty("java.class.path").replace(File.pathSeparator + File.pathSeparator, File.pathSeparator), main));
         command.addAll(Arrays.asList(arguments));
         ProcessBuilder builder = new ProcessBuilder(command);
         builder.environment().putAll(environment);

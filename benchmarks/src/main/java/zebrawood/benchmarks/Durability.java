@@ -187,7 +187,7 @@ final class Durability {
             long killedAt = Long.MAX_VALUE;
             try (Child child = Child.start(Map.of(), TypingWindow.class.getName(), folder.toString(), String.valueOf(n))) {
                 BufferedReader lines = child.out();
-                long wait = 100 + random.nextInt(3_400);
+                long wait = 100L + random.nextInt(3_400);
                 long readyAt = 0;
                 Thread killer = null;
                 for (String line = lines.readLine(); line != null; line = lines.readLine()) {

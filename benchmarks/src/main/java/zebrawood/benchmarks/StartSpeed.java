@@ -64,9 +64,8 @@ final class StartSpeed {
     private static List<String> prepared(Path archive, Path jar, String main, Path shop) throws IOException, InterruptedException {
         List<String> libraries = List.of(System.getProperty("java.class.path").split(File.pathSeparator)).stream().filter(path -> path.endsWith(".jar")).toList();
         String classes = String.join(File.pathSeparator, libraries) + File.pathSeparator + jar;
-        List<String> options = new ArrayList<>(List.of("-Xmx768m", "-Xms64m", "-Xmn40m", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-XX:CICompilerCount=1", "-Xshare:auto", "-Dprism.order=sw", "-Dfile.encoding=UTF-8", "-Dsun.reflect.inflationThreshold=1000",
-                "-cp", classes));
-        options.addAll(Child.natives());
+        List<String> options = Child.options("window");
+        options.addAll(List.of("-cp", classes));
         List<String> making = new ArrayList<>(List.of(tool("java"), "-XX:ArchiveClassesAtExit=" + archive));
         making.addAll(options);
         making.addAll(List.of(Archived.class.getName(), main, shop.toString()));

@@ -8,6 +8,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -81,7 +82,7 @@ class EveryDrawingTest {
             Look look = Look.of(ground);
             Set<String> known = new HashSet<>();
             for (Tone tone : Tone.values()) {
-                known.add(look.web(tone).toUpperCase());
+                known.add(look.web(tone).toUpperCase(Locale.ROOT));
             }
             for (Named each : FIGURES) {
                 String svg = SvgPen.document(each.figure(), 688, 300, look);
@@ -90,7 +91,7 @@ class EveryDrawingTest {
                 assertThat(document.getDocumentElement().getElementsByTagName("path").getLength()).as(each.name()).isPositive();
                 Matcher colours = COLOUR.matcher(svg);
                 while (colours.find()) {
-                    assertThat(known).as(each.name()).contains(colours.group(1).toUpperCase());
+                    assertThat(known).as(each.name()).contains(colours.group(1).toUpperCase(Locale.ROOT));
                 }
             }
         }

@@ -141,7 +141,7 @@ public final class Binder {
     private Object map(JsonNode node, Type keys, Type values, Spot path) {
         Map<Object, Object> map = keys == Integer.class ? new TreeMap<>() : new LinkedHashMap<>();
         if (node != null && node.isObject()) {
-            node.fields().forEachRemaining(field -> map.put(
+            node.properties().forEach(field -> map.put(
                     keys == Integer.class ? Integer.valueOf(field.getKey()) : field.getKey(),
                     value(field.getValue(), values, path.field(field.getKey()))));
         }

@@ -78,12 +78,11 @@ final class RampSide {
             double from = ramp.drawnFromMm();
             DoubleUnaryOperator x = p -> MARGIN + p * perMm;
             DoubleUnaryOperator y = gap -> TOP + (gap - from) * scaleY;
-            draw(pen, ramp, units, width, x, y);
+            draw(pen, ramp, units, x, y);
         };
     }
 
-    private static void draw(Pen pen, Ramp ramp, UnitChoice units, double width,
-            DoubleUnaryOperator x, DoubleUnaryOperator y) {
+    private static void draw(Pen pen, Ramp ramp, UnitChoice units, DoubleUnaryOperator x, DoubleUnaryOperator y) {
         double startX = x.applyAsDouble(0);
         double endX = x.applyAsDouble(ramp.runMm());
         double startY = y.applyAsDouble(ramp.gapAtStartMm());

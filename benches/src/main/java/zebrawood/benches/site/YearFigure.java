@@ -57,7 +57,7 @@ public final class YearFigure {
         void draw() {
             legend();
             // many days share a column where the time is long; the worst of them is seen
-            int columns = (int) Math.max(1, Math.min(days, Math.floor(right - LEFT)));
+            int columns = (int) Math.max(1, Math.min(days, (long) (right - LEFT)));
             State[][] map = new State[columns][HOURS];
             for (Map.Entry<LocalDate, List<State>> day : year.days().entrySet()) {
                 int column = (int) (ChronoUnit.DAYS.between(first, day.getKey()) * columns / days);

@@ -81,7 +81,7 @@ public final class AirAssist implements Procedure<AirReadings, AirFinding> {
         AirFinding finding = new AirFinding(unsound, read.seenOn(), read.seenOff(),
                 read.engraving().reaches(least.engravingLMin(), AirReadings.Felt.LIGHT), read.cutting().reaches(least.cuttingLMin(), AirReadings.Felt.STRONG),
                 read.engraving(), read.cutting(), read.source(), least);
-        List<Instruction> instructions = instructions(read, finding);
+        List<Instruction> instructions = instructions(finding);
         boolean fails = !finding.obeysOn() || !finding.obeysOff();
         Verdict verdict = fails ? Verdict.FAIL : instructions.isEmpty() ? Verdict.PASS : Verdict.ADJUST;
         if (instructions.isEmpty()) {
@@ -90,7 +90,7 @@ public final class AirAssist implements Procedure<AirReadings, AirFinding> {
         return new Outcome<>(finding, verdict, instructions);
     }
 
-    private static List<Instruction> instructions(AirReadings read, AirFinding finding) {
+    private static List<Instruction> instructions(AirFinding finding) {
         List<Instruction> instructions = new ArrayList<>();
         if (!finding.obeysOn() || !finding.obeysOff()) {
             String which = finding.obeysOn() ? "off" : "on";

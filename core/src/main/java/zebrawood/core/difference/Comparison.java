@@ -148,7 +148,7 @@ public record Comparison(StateOnRecord earlier, StateOnRecord later, List<Differ
 
         private Trait sinceCleaned(Entry cleaned, StateOnRecord moment) {
             long days = days(cleaned.since(), moment.at().since());
-            return Trait.amount("days since cleaned", Said.of(days + (days == 1 ? " day" : " days")), days, 30, 0.6);
+            return Trait.amount("days since cleaned", Said.of(days + (days == 1 ? " day" : " days")), (double) days, 30, 0.6);
         }
 
         private void plate() {

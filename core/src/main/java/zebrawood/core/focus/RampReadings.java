@@ -74,6 +74,8 @@ public record RampReadings(
                 .above("runMm", runMm, 0)
                 .finite("riseMm", riseMm)
                 .that(riseMm != 0, "riseMm", "a plate without rise shows no focus; raise one end of it")
+                // told while the widths still lack: the line is burnt before they are read
+                .that(!(riseMm > gapAtStartMm), "riseMm", "the plate rises more than the gap at its start: the head would strike it")
                 .enough(quick || measured, "marks", "neither widths nor the thinnest place is given")
                 .enough(!measured || given.size() >= LEAST_MARKS, "marks",
                         given.size() + " widths read, at least " + LEAST_MARKS + " are needed")
@@ -82,8 +84,6 @@ public record RampReadings(
                 .above("widthErrorMm", widthErrorMm, 0)
                 .finite("thinnestPositionMm", thinnestPositionMm)
                 .above("lastBestGapMm", lastBestGapMm, 0)
-                .tie(() -> !(riseMm > gapAtStartMm), "riseMm",
-                        "the plate rises more than the gap at its start: the head would strike it")
                 .tie(() -> !(quick && measured), "thinnestPositionMm",
                         "widths are given too; give either them or only the thinnest place")
                 .done();

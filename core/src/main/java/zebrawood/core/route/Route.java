@@ -180,7 +180,7 @@ public final class Route {
         }
         boolean begun = history.gateAndEvents().size() + history.readings().size() > 0;
         if (!gate.isOpen() && begun) {
-            todo.add(gate(history, gate, zone));
+            todo.add(gate(history, gate));
         }
         Optional<StopStatus> open = stops.stream().filter(stop -> stop.state() == StopState.OPEN).findFirst();
         open.filter(stop -> todo.stream().noneMatch(t -> t.urgency() == Todo.Urgency.GATE_SHUT)).ifPresent(stop -> todo.add(todo(
@@ -247,7 +247,7 @@ public final class Route {
         return Optional.empty();
     }
 
-    private static Todo gate(History history, Gate gate, ZoneOffset zone) {
+    private static Todo gate(History history, Gate gate) {
         Bar bar = gate.inHand().orElseThrow().bar();
         Instant since = gate.shutAt().orElseGet(() -> gate.bars().stream()
                 .flatMap(line -> line.answer().stream())

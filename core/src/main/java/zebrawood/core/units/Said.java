@@ -6,7 +6,7 @@ import java.util.regex.Pattern;
 
 /**
  * A sentence with amounts in it, so that it can be said in any unit: {@code "Set the gap to {0}."}. A place
- * may be written {@code {0#}} for the number without its unit, and {@code {{} is a bracket.
+ * may be written {@code {0#}} for the number without its unit, and two opening brackets are one bracket.
  *
  * @param words the sentence, with a numbered place for each amount
  * @param amounts what stands in the places

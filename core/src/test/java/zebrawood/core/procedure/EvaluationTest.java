@@ -116,6 +116,10 @@ class EvaluationTest {
     }
 
     private static Found endless(One read) {
+        return backAgain(read);
+    }
+
+    private static Found backAgain(One read) {
         return endless(read);
     }
 }

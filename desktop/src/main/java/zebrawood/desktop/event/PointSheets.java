@@ -77,7 +77,7 @@ public final class PointSheets {
             try {
                 return Optional.of(LocalDate.parse(text, each));
             } catch (DateTimeException another) {
-                continue;
+                // it may be written in another way
             }
         }
         return Optional.empty();

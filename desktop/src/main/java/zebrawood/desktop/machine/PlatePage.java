@@ -53,7 +53,6 @@ public final class PlatePage extends HBox implements FramedPage {
     private static final String STOP = "plate";
 
     private final Desk desk;
-    private final Navigator navigator;
     private final Optional<String> machineId;
     private final Draft draft = new Draft();
     private final EnterOrder order = new EnterOrder();
@@ -71,7 +70,6 @@ public final class PlatePage extends HBox implements FramedPage {
     /** @param machineId whose plate; empty for a new machine */
     public PlatePage(Desk desk, Navigator navigator, Optional<String> machineId) {
         this.desk = desk;
-        this.navigator = navigator;
         this.machineId = machineId;
         this.slip = new Slip(desk.look());
         this.drawing = new DrawingSurface(desk.look());

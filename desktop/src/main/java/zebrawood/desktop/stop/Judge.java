@@ -6,6 +6,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import zebrawood.core.procedure.Procedure;
@@ -30,7 +31,7 @@ final class Judge<R extends Record, F extends Record> {
         made.setDaemon(true);
         return made;
     });
-    private volatile long newest;
+    private final AtomicLong newest = new AtomicLong();
     private boolean pending;
 
     Judge(Procedure<R, F> procedure) {
@@ -40,13 +41,13 @@ final class Judge<R extends Record, F extends Record> {
     /** Judges what is filled in; {@code then} takes it on the interface thread, now or later, unless it is overtaken. */
     void judge(Filled filled, Consumer<Showing<R, F>> then) {
         long mine = overtake();
-        CompletableFuture<Showing<R, F>> judging = CompletableFuture.supplyAsync(() -> mine == newest ? Showing.judged(procedure, filled) : null, thread);
+        CompletableFuture<Showing<R, F>> judging = CompletableFuture.supplyAsync(() -> mine == newest.get() ? Showing.judged(procedure, filled) : null, thread);
         try {
             then.accept(judging.get(PATIENCE_MILLIS, TimeUnit.MILLISECONDS));
         } catch (TimeoutException slow) {
             pending = true;
             judging.whenComplete((judged, failed) -> Platform.runLater(() -> {
-                if (mine == newest) {
+                if (mine == newest.get()) {
                     pending = false;
                     then.accept(completed(judging));
                 }
@@ -79,7 +80,7 @@ final class Judge<R extends Record, F extends Record> {
     /** What is being judged no longer matters; the number of what comes next. */
     long overtake() {
         pending = false;
-        return ++newest;
+        return newest.incrementAndGet();
     }
 
     /** Whether what is shown is older than what was typed. */

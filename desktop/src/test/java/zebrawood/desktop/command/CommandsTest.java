@@ -9,7 +9,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -26,6 +25,7 @@ import zebrawood.desktop.desk.Preferences;
 import zebrawood.kit.view.Paper;
 import zebrawood.logbook.store.Backups;
 import zebrawood.logbook.store.Logbook;
+import zebrawood.testsupport.OtherProgram;
 
 class CommandsTest {
 
@@ -57,10 +57,7 @@ class CommandsTest {
     /** A program of its own: it writes where a shell reads, and closes that. */
     private int apart(String... words) throws Exception {
         said.reset();
-        List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Xmx256m", "-XX:TieredStopAtLevel=1",
-                "-cp", System.getProperty("java.class.path"), Zebrawood.class.getName()));
-        command.addAll(List.of(words));
-        Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
+        Process process = OtherProgram.command(Zebrawood.class, words);
         process.getInputStream().transferTo(said);
         return process.waitFor();
     }

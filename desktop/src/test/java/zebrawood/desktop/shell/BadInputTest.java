@@ -101,7 +101,7 @@ class BadInputTest {
         seat.until("a negative width is told with its place", () -> seat.says("At 0 mm: -0.4 must be above 0."));
         type(seat, "widths[0]", "0.43");
         type(seat, "riseMm", "14");
-        seat.until("a head that would strike the plate is told, and not judged", () -> seat.says("the head would strike it") && seat.words("verdict").equals("TO READ"));
+        seat.until("a head that would strike the plate is told before the line is burnt", () -> seat.says("the head would strike it") && seat.words("act").equals("Put right what is marked; everything typed is kept."));
         type(seat, "riseMm", "10.2");
         for (int i = 0; i < 9; i++) {
             type(seat, "widths[" + i + "]", "0.3");

@@ -14,6 +14,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import zebrawood.benches.Catalogue;
 import zebrawood.desktop.demo.DemoShop;
+import zebrawood.testsupport.OtherProgram;
 
 class KilledTest {
 
@@ -23,11 +24,7 @@ class KilledTest {
     @Test
     void whatWasTypedIsBackAfterTheProgramWasKilled() throws Exception {
         DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
-        Process typing = new ProcessBuilder(List.of(
-                        Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Dprism.order=sw", "-XX:TieredStopAtLevel=1",
-                        "-cp", System.getProperty("java.class.path"), TypesAndWaits.class.getName(), folder.toString()))
-                .redirectErrorStream(true)
-                .start();
+        Process typing = OtherProgram.window(TypesAndWaits.class, folder);
         StringBuilder said = new StringBuilder();
         try (BufferedReader lines = new BufferedReader(new InputStreamReader(typing.getInputStream(), StandardCharsets.UTF_8))) {
             for (String line = lines.readLine(); line != null && !line.equals("KEPT"); line = lines.readLine()) {

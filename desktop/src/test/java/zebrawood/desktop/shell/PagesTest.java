@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import javafx.scene.control.TextField;
@@ -38,7 +39,7 @@ class PagesTest {
             for (String name : names) {
                 Plate plate = new Plate(name, Family.GANTRY_DIODE, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(),
                         Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
-                logbook.append(name.toLowerCase(), new Body.PlateSet(plate, Map.of()), new Entry.Stamp(Instant.parse("2031-03-14T08:00:00Z"), ZoneOffset.UTC, "LO", "test"));
+                logbook.append(name.toLowerCase(Locale.ROOT), new Body.PlateSet(plate, Map.of()), new Entry.Stamp(Instant.parse("2031-03-14T08:00:00Z"), ZoneOffset.UTC, "LO", "test"));
             }
         }
     }

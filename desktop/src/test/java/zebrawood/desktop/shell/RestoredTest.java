@@ -32,6 +32,7 @@ import zebrawood.logbook.store.Backups;
 import zebrawood.logbook.store.DamagedLogbookException;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.Restore;
+import zebrawood.testsupport.OtherProgram;
 
 /** A database cut in half: the window says what a backup brings back and lacks, and goes on with it. */
 class RestoredTest {
@@ -87,10 +88,7 @@ class RestoredTest {
         DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
         new Backups(folder).make(NOW);
         cut();
-        Process started = new ProcessBuilder(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Dprism.order=sw", "-XX:TieredStopAtLevel=1",
-                        "-cp", System.getProperty("java.class.path"), OpensDamaged.class.getName(), folder.toString()))
-                .redirectErrorStream(true)
-                .start();
+        Process started = OtherProgram.window(OpensDamaged.class, folder);
         try {
             String said = new String(started.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
             assertThat(said).contains("SHOP true", "CLOSED");

@@ -92,7 +92,7 @@ public final class CanvasPen extends Pen {
         double at = anchor == Anchor.START ? x : anchor.start(x, textWidth(text, lettering));
         for (Scripts.Run run : runs) {
             canvas.setFont(look.font(lettering, run.script()));
-            canvas.fillText(run.text(), Math.round(at), y);
+            canvas.fillText(run.text(), Math.rint(at), y);
             at += runs.size() == 1 ? 0 : look.textWidth(run.text(), lettering);
         }
     }

@@ -171,7 +171,7 @@ public final class Draft {
     public static Map<String, Text> fromJson(String content) {
         Map<String, Text> texts = new LinkedHashMap<>();
         try {
-            StrictJson.read(content).root().fields().forEachRemaining(field -> {
+            StrictJson.read(content).root().properties().forEach(field -> {
                 JsonNode units = field.getValue().path("units");
                 texts.put(field.getKey(), new Text(
                         field.getValue().path("text").asText(),

@@ -76,7 +76,8 @@ final class FormLayout {
     private void layOutCells(double top, int columns, double each) {
         for (int i = 0; i < cells.size(); i++) {
             double x = EDGE + i % columns * each;
-            double y = top + i / columns * CELL;
+            int line = i / columns;
+            double y = top + line * CELL;
             double wide = cells.get(i).wide() ? (columns - i % columns) * each - GAP : each - GAP;
             cells.get(i).label().resizeRelocate(x, y, wide, LABEL);
             Node field = cells.get(i).field();

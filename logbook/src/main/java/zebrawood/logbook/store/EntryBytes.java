@@ -208,7 +208,7 @@ final class EntryBytes {
 
     private static Map<String, String> texts(JsonNode node) {
         Map<String, String> texts = new LinkedHashMap<>();
-        node.fields().forEachRemaining(field -> texts.put(field.getKey(), field.getValue().asText()));
+        node.properties().forEach(field -> texts.put(field.getKey(), field.getValue().asText()));
         return texts;
     }
 

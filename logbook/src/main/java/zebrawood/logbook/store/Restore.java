@@ -87,7 +87,6 @@ public final class Restore {
                 }
             } catch (SQLException damagedToo) {
                 flawed++;
-                continue;
             }
         }
         return Optional.empty();
@@ -102,7 +101,7 @@ public final class Restore {
                     ResultSet row = last.executeQuery()) {
                 newest = row.next() ? Math.max(newest, row.getLong(1)) : newest;
             } catch (SQLException unreadable) {
-                continue;
+                // the other table may still tell
             }
         }
         return newest < 0 ? Optional.empty() : Optional.of(newest);

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.SQLException;
@@ -64,7 +65,7 @@ class DatabaseTest {
         }
         Path database = folder.resolve("logbook.db");
         byte[] whole = Files.readAllBytes(database);
-        byte[] text = "this is no database, whatever its name says. ".repeat(200).getBytes();
+        byte[] text = "this is no database, whatever its name says. ".repeat(200).getBytes(StandardCharsets.UTF_8);
         Files.write(database, text);
         assertThatThrownBy(() -> Shop.open(folder)).isInstanceOf(DamagedLogbookException.class).hasMessageContaining("damaged");
         assertThat(database).hasBinaryContent(text);
