@@ -6,9 +6,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.regex.Matcher;
@@ -23,11 +23,9 @@ import zebrawood.logbook.store.Logbook;
 /** The demo, then 100,000 entries with 2 GB of attachments, out as a bundle, back into an empty shop, and checked; memory of each process. */
 final class BundleTrip {
 
-    private static final String COMMANDS = "zebrawood.desktop.command.Zebrawood";
     private static final int FILES = 40;
     private static final int FILE_BYTES = 50_000_000;
     private static final double MOST_MB = 300;
-    private static final Pattern PEAK = Pattern.compile("VmHWM:\\s+(\\d+) kB");
 
     private boolean kept = true;
 
@@ -73,35 +71,11 @@ final class BundleTrip {
     private record Run(int status, double seconds, double mb, String said, String head) {}
 
     private static Run child(String... arguments) throws IOException, InterruptedException {
-        long start = System.nanoTime();
-        double[] peak = {0};
-        try (Child child = Child.start(Map.of(), COMMANDS, arguments)) {
-            Thread watching = new Thread(() -> {
-                while (!Thread.currentThread().isInterrupted()) {
-                    peak[0] = Math.max(peak[0], peakMb(child.pid()));
-                    try {
-                        Thread.sleep(50);
-                    } catch (InterruptedException ended) {
-                        return;
-                    }
-                }
-            });
-            watching.start();
-            String said = String.join(" ", child.out().lines().toList());
-            int status = child.end();
-            watching.interrupt();
-            Matcher head = Pattern.compile("ends on ([0-9a-f]{64})").matcher(said);
-            return new Run(status, (System.nanoTime() - start) / 1e9, peak[0], said.replaceAll(" The shop chain.*", ""), head.find() ? head.group(1) : "none: " + child.errors());
-        }
-    }
-
-    private static double peakMb(long pid) {
-        try {
-            Matcher peak = PEAK.matcher(Files.readString(Path.of("/proc/" + pid + "/status")));
-            return peak.find() ? Double.parseDouble(peak.group(1)) / 1e3 : 0;
-        } catch (IOException ended) {
-            return 0;
-        }
+        List<String> lines = new ArrayList<>();
+        Child.Ended ended = Child.run(lines::add, arguments);
+        String said = String.join(" ", lines);
+        Matcher head = Pattern.compile("ends on ([0-9a-f]{64})").matcher(said);
+        return new Run(ended.status(), ended.seconds(), ended.peakMb(), said.replaceAll(" The shop chain.*", ""), head.find() ? head.group(1) : "none: " + ended.errors());
     }
 
     /** Bytes that cannot be made smaller, from a seed. */

@@ -7,15 +7,26 @@ import java.io.InputStreamReader;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.concurrent.locks.LockSupport;
+import java.util.function.Consumer;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /** Another Java process that runs part of the program, to be watched or killed. */
 final class Child implements AutoCloseable {
+
+    /** the main class of all commands */
+    static final String COMMANDS = "zebrawood.desktop.command.Zebrawood";
+    private static final Pattern PEAK = Pattern.compile("VmHWM:\\s+(\\d+) kB");
+    private static final long WATCH_NANOS = 50_000_000;
 
     private final Process process;
     private final StringBuilder errors = new StringBuilder();
@@ -47,9 +58,36 @@ final class Child implements AutoCloseable {
         return start("window", environment, main, arguments);
     }
 
-    /** The same as the launcher starts what goes through whole files. */
-    static Child through(String main, String... arguments) throws IOException {
-        return start("long", Map.of(), main, arguments);
+    /** A command that was run to its end: how long it took, MB resident at the most, and what stood in its error stream. */
+    record Ended(int status, double seconds, double peakMb, String errors) {}
+
+    /** Runs a command to its end as the launcher starts what goes through whole files; {@code out} takes each line it says. */
+    static Ended run(Consumer<String> out, String... arguments) throws IOException, InterruptedException {
+        long start = System.nanoTime();
+        AtomicReference<Double> peak = new AtomicReference<>(0.0);
+        try (Child child = start("long", Map.of(), COMMANDS, arguments)) {
+            Thread watching = new Thread(() -> {
+                while (!Thread.currentThread().isInterrupted()) {
+                    peak.accumulateAndGet(peakMb(child.process.pid()), Math::max);
+                    LockSupport.parkNanos(WATCH_NANOS);
+                }
+            });
+            watching.setDaemon(true);
+            watching.start();
+            child.out().lines().forEach(out);
+            int status = child.end();
+            watching.interrupt();
+            return new Ended(status, (System.nanoTime() - start) / 1e9, peak.get(), child.errors());
+        }
+    }
+
+    private static double peakMb(long pid) {
+        try {
+            Matcher peak = PEAK.matcher(Files.readString(Path.of("/proc/" + pid + "/status")));
+            return peak.find() ? Double.parseDouble(peak.group(1)) / 1e3 : 0;
+        } catch (IOException ended) {
+            return 0;
+        }
     }
 
     /**
@@ -106,10 +144,6 @@ final class Child implements AutoCloseable {
         synchronized (errors) {
             return errors.toString();
         }
-    }
-
-    long pid() {
-        return process.pid();
     }
 
     @Override

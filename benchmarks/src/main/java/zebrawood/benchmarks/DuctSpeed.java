@@ -19,14 +19,21 @@ final class DuctSpeed {
     private static final int SYSTEMS = 10_000;
     private static final double MOST_MILLIS = 1;
     private static final double MOST_PA = 0.01;
+    /** evaluated before anything is timed, so that the compiler's own work is over */
+    private static final int WARM_UP = 5_000;
 
     private DuctSpeed() {}
 
     static boolean run() {
-        SplittableRandom random = new SplittableRandom(10);
         Extraction procedure = new Extraction();
+        SplittableRandom before = new SplittableRandom(9);
+        for (int i = 0; i < WARM_UP; i++) {
+            procedure.evaluate(system(before));
+        }
+        SplittableRandom random = new SplittableRandom(10);
         Timings ms = new Timings();
         double apart = 0;
+        double beyond = Double.NEGATIVE_INFINITY;
         int ended = 0;
         for (int i = 0; i < SYSTEMS; i++) {
             ExtractionReadings read = system(random);
@@ -35,14 +42,16 @@ final class DuctSpeed {
             ms.add((System.nanoTime() - start) / 1e6);
             List<ExtractionFinding.Point> fan = finding.fan();
             if (finding.operatingFlowM3h() == fan.get(fan.size() - 1).flowM3h()) {
+                // the run takes no more there than the fan still gives
                 ended++;
+                beyond = Math.max(beyond, finding.operatingPressurePa() - fan.get(fan.size() - 1).pressurePa());
             } else {
                 apart = Math.max(apart, Math.abs(pressure(fan, finding.operatingFlowM3h()) - finding.operatingPressurePa()));
             }
         }
-        System.out.printf(Locale.ROOT, "duct: %d random systems: fan and run at most %.2g Pa apart where they meet, %d at the end of the fan's curve; a finding takes %.3f ms (median), %.3f ms (99 %%)%n",
-                SYSTEMS, apart, ended, ms.median(), ms.percentile(99));
-        return apart < MOST_PA && ms.percentile(99) < MOST_MILLIS;
+        System.out.printf(Locale.ROOT, "duct: %d random systems: fan and run at most %.2g Pa apart where they meet; %d at the end of the fan's curve, where the run takes at most %.2g Pa more than the fan gives; a finding takes %.3f ms (median), %.3f ms (99 %%)%n",
+                SYSTEMS, apart, ended, Math.max(0, beyond), ms.median(), ms.percentile(99));
+        return apart < MOST_PA && beyond < MOST_PA && ms.percentile(99) < MOST_MILLIS;
     }
 
     private static double pressure(List<ExtractionFinding.Point> fan, double flow) {

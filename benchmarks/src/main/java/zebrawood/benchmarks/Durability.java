@@ -32,7 +32,6 @@ import zebrawood.logbook.store.Logbook;
  */
 final class Durability {
 
-    private static final String COMMANDS = "zebrawood.desktop.command.Zebrawood";
     private static final int RUNS_A_SHOP = 100;
     private static final int TOLD = 20;
 
@@ -121,7 +120,7 @@ final class Durability {
             }
             Map<Integer, String> said = new TreeMap<>();
             long before = count(folder);
-            try (Child child = Child.start(Map.of(), COMMANDS, "record", "-", "--machine", SmallShop.MACHINE, "--by", "RV", "--data", folder.toString())) {
+            try (Child child = Child.start(Map.of(), Child.COMMANDS, "record", "-", "--machine", SmallShop.MACHINE, "--by", "RV", "--data", folder.toString())) {
                 Thread feeding = feed(child, random.nextInt(1000));
                 int until = 1 + random.nextInt(14);
                 long delay = random.nextLong(9_000_000);
@@ -252,7 +251,7 @@ final class Durability {
     private WatchedLog watched(Path watcher, Path folder, int worksheets) throws IOException, InterruptedException {
         Path log = folder.resolveSibling(folder.getFileName() + ".log");
         try (Child child = Child.start(Map.of("LD_PRELOAD", watcher.toString(), "WATCH_LOG", log.toString(), "WATCH_FOLDER", folder.toString()),
-                COMMANDS, "record", "-", "--machine", SmallShop.MACHINE, "--by", "RV", "--data", folder.toString())) {
+                Child.COMMANDS, "record", "-", "--machine", SmallShop.MACHINE, "--by", "RV", "--data", folder.toString())) {
             give(child, worksheets);
             child.out().lines().forEach(answer -> { });
             child.end();
@@ -314,7 +313,7 @@ final class Durability {
             Map<Integer, String> said = new TreeMap<>();
             List<String> wrong = new ArrayList<>();
             try (Child child = Child.start(Map.of("LD_PRELOAD", watcher.toString(), "WATCH_FOLDER", folder.toString(), "WATCH_FAIL", String.valueOf(place), "WATCH_ERROR", error),
-                    COMMANDS, "record", "-", "--machine", SmallShop.MACHINE, "--by", "RV", "--data", folder.toString())) {
+                    Child.COMMANDS, "record", "-", "--machine", SmallShop.MACHINE, "--by", "RV", "--data", folder.toString())) {
                 give(child, 2);
                 List<String> answers = child.out().lines().toList();
                 answers.forEach(answer -> SmallShop.confirmed(answer).ifPresent(entry -> said.put(entry.getKey(), entry.getValue())));

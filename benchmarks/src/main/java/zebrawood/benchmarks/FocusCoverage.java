@@ -24,7 +24,41 @@ final class FocusCoverage {
 
     private FocusCoverage() {}
 
+    /** How widths are misread: what stands in the readings is the stated error. */
+    private enum Reading {
+        AS_STATED("read as surely as stated"),
+        HALF_STATED("read half as surely as stated"),
+        TWICE_STATED("read twice as surely as stated"),
+        HEAVY_TAILS("read as surely as stated, one in twenty five times worse");
+
+        private final String words;
+
+        Reading(String words) {
+            this.words = words;
+        }
+
+        double error(double stated, SplittableRandom random) {
+            double read = stated * random.nextGaussian();
+            return switch (this) {
+                case AS_STATED -> read;
+                case HALF_STATED -> 2 * read;
+                case TWICE_STATED -> read / 2;
+                case HEAVY_TAILS -> random.nextInt(20) == 0 ? 5 * read : read;
+            };
+        }
+    }
+
+    /** Only what is read as surely as stated has to hold what is stated; the others are told beside it. */
     static boolean run() {
+        boolean kept = false;
+        for (Reading reading : Reading.values()) {
+            double share = share(reading);
+            kept |= reading == Reading.AS_STATED && share >= 93.5 && share <= 97;
+        }
+        return kept;
+    }
+
+    private static double share(Reading reading) {
         SplittableRandom random = new SplittableRandom(SEED);
         FocusRamp procedure = new FocusRamp();
         int held = 0;
@@ -42,7 +76,7 @@ final class FocusCoverage {
             for (int p = 0; p < places; p++) {
                 double at = RampPlan.placeMm(p, places, RUN_MM);
                 double gap = start - at * Math.min(rise, start) / RUN_MM;
-                double width = waist * Math.hypot(1, (gap - best) / rayleigh) + error * random.nextGaussian();
+                double width = waist * Math.hypot(1, (gap - best) / rayleigh) + reading.error(error, random);
                 marks.add(new RampReadings.Mark(at, Math.max(1e-3, width)));
             }
             RampReadings readings = new RampReadings(10_600, start, RUN_MM, Math.min(rise, start), Optional.empty(), Optional.of(marks),
@@ -56,8 +90,8 @@ final class FocusCoverage {
             }
         }
         double share = 100.0 * held / answered;
-        System.out.printf(Locale.ROOT, "%d ramps, seed %d: %d answered, %d passed; the stated 95 %% interval holds the true best gap in %.2f %%%n",
-                RAMPS, SEED, answered, passed, share);
-        return share >= 93.5 && share <= 97;
+        System.out.printf(Locale.ROOT, "%d ramps, seed %d, %s: %d answered, %d passed; the stated 95 %% interval holds the true best gap in %.2f %%%n",
+                RAMPS, SEED, reading.words, answered, passed, share);
+        return share;
     }
 }

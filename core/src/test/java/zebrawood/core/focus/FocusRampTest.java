@@ -158,10 +158,10 @@ class FocusRampTest {
     }
 
     @Test
-    void everyRefusalIsToldAtOnceWithTheTiesLast() {
+    void everyRefusalIsToldAtOnce() {
         assertThatThrownBy(() -> new RampReadings(-1, 5, 0, 9, Optional.empty(), Optional.empty(), OptionalDouble.of(0), OptionalDouble.empty(), OptionalDouble.empty(), Optional.empty()))
                 .isInstanceOfSatisfying(ReadingException.class, refused -> assertThat(refused.refusals())
-                        .extracting(r -> r.field()).containsExactly("wavelengthNm", "runMm", "marks", "widthErrorMm"));
+                        .extracting(r -> r.field()).containsExactly("wavelengthNm", "runMm", "riseMm", "marks", "widthErrorMm"));
     }
 
     @Test
