@@ -185,7 +185,7 @@ final class DifferencePairs {
                     () -> power *= 1 + within(0.02),
                     () -> speed *= 1 + within(0.02),
                     () -> interval *= 1 + within(0.02),
-                    () -> minutesOn += within(9),
+                    () -> minutesOn = Math.max(0, minutesOn + within(9)),
                     () -> thickness *= 1 + within(0.02),
                     () -> frequency *= 1 + within(0.02),
                     () -> pulse *= 1 + within(0.02),

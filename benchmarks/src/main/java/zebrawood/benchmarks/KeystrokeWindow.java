@@ -1,8 +1,10 @@
 package zebrawood.benchmarks;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Locale;
@@ -18,14 +20,23 @@ import javafx.scene.control.ButtonBase;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import zebrawood.benches.Catalogue;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.units.Amount;
 import zebrawood.desktop.command.FirstFrame;
+import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.shell.Window;
+import zebrawood.json.RecordWriter;
+import zebrawood.json.StrictJson;
+import zebrawood.kit.bench.Stop;
+import zebrawood.kit.form.Field;
+import zebrawood.kit.form.Kind;
 import zebrawood.kit.view.Nodes;
 import zebrawood.logbook.store.TapeFilter;
 
 /**
- * Types into a field of each bench that has one (settings are pasted), a keystroke every few frames, and times the interface thread's work for it (event,
- * evaluation, layout, drawing) and how long it takes until the picture has changed: until the pulse after the one that
+ * Types into a field of each bench that has one (settings are pasted), a keystroke every few frames, and times the
+ * interface thread's work for it (event, evaluation, layout, drawing) and how long it takes until the picture has changed: until the pulse after the one that
  * drew it begins.
  */
 public final class KeystrokeWindow {
@@ -64,25 +75,28 @@ public final class KeystrokeWindow {
         Scene scene = window.shell().scene();
         scene.addPreLayoutPulseListener(() -> layoutBegan = System.nanoTime());
         scene.addPostLayoutPulseListener(() -> layoutMillis += (System.nanoTime() - layoutBegan) / 1e6);
-        List<Place> places = List.of(
-                new Place("Climate", w -> stop(w, "Wren", "site-climate"), "airTemperatureC", "21.4"),
-                new Place("Ramp line", w -> stop(w, "Wren", "focus-ramp"), "widths[4]", "0.21"),
-                new Place("Way in", w -> stop(w, "Wren", "site-access"), "rear.availableMm", "640"),
-                new Place("Circuit", w -> stop(w, "Wren", "site-circuit"), "loads[1].ratedW", "780"),
-                new Place("Extraction", w -> stop(w, "Wren", "exhaust-duct"), "run[1].a", "1.5"),
-                new Place("Air assist", w -> stop(w, "Wren", "air-assist"), "cutting.readLMin", "21.5"),
-                new Place("Filling", w -> stop(w, "Wren", "coolant-mix"), "circuitVolumeMl", "6200"),
-                new Place("Water heat", w -> stop(w, "Wren", "coolant-heat"), "flowLMin", "8.5"),
-                new Place("Set-point", w -> stop(w, "Wren", "coolant-setpoint"), "airTemperatureC", "21.4"),
-                new Place("Assist gas", w -> stop(w, "Bittern", "assist-gas"), "pressureBar", "14"),
-                new Place("Work result", w -> w.shell().work(w.shell().machine("Wren")), "setup.gapMm", "6.8"),
-                new Place("Plate", w -> w.shell().plate(w.shell().machine("Wren")), "bed.xMm", "700"),
-                new Place("Search", w -> w.shell().logbook(TapeFilter.ALL), "search", "maple "));
+        List<Place> places = new ArrayList<>();
+        Catalogue.stops().forEach(stop -> place(stop).ifPresent(places::add));
+        places.add(new Place("Work result", w -> w.shell().work(w.shell().machine("Wren")), "setup.gapMm", "6.8"));
+        places.add(new Place("Plate", w -> w.shell().plate(w.shell().machine("Wren")), "bed.xMm", "700"));
+        places.add(new Place("Search", w -> w.shell().logbook(TapeFilter.ALL), "search", "maple "));
         next(places.iterator());
     }
 
-    private static void stop(Window window, String machine, String stop) {
-        window.shell().stop(window.shell().machine(machine), stop);
+    /** The first number of a stop on a machine that has it on record, typed again as it stands there; none where nothing is typed. */
+    private Optional<Place> place(Stop<?, ?> stop) {
+        String id = stop.procedure().card().id();
+        Desk desk = window.desk();
+        Optional<Field> number = stop.fields().fields().stream().filter(field -> field.kind() instanceof Kind.Number).findFirst();
+        return number.flatMap(field -> desk.machines().get().stream()
+                .flatMap(machine -> desk.logbook().readings(machine.machineId(), id, 1).stream())
+                .findFirst()
+                .map(entry -> new Place(stop.procedure().card().title(), w -> w.shell().stop(entry.place().machineId(), id), field.name(), onRecord(entry, field))));
+    }
+
+    private static String onRecord(Entry entry, Field field) {
+        JsonNode value = StrictJson.read(RecordWriter.text(Stop.measured(entry).readings())).root().at("/" + field.name().replace('.', '/'));
+        return value.isNumber() ? Amount.exact(value.doubleValue()) : "14.5";
     }
 
     private void next(Iterator<Place> left) {

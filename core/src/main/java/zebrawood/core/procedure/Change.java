@@ -25,6 +25,7 @@ public enum Change {
         this.bars = bars;
     }
 
+    /** What happened, as a heading: Lens changed. */
     public String title() {
         return title;
     }

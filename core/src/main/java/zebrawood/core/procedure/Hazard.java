@@ -21,6 +21,7 @@ public enum Hazard {
         this.caution = caution;
     }
 
+    /** What to mind, as a sentence shown where the work is done. */
     public String caution() {
         return caution;
     }

@@ -14,14 +14,22 @@ import zebrawood.core.units.UnitChoice;
  */
 public record Instruction(String target, Said action, Optional<Said> byHand, Optional<Said> expected) {
 
+    /**
+     * What to do first with this part of the machine.
+     *
+     * @param target the part it is done to, one word, by which the drawing shows it
+     * @param action the sentence, an imperative that ends with a full stop
+     */
     public static Instruction of(String target, Said action) {
         return new Instruction(target, action, Optional.empty(), Optional.empty());
     }
 
+    /** The same, with how the hand does it. */
     public Instruction byHand(Said how) {
         return new Instruction(target, action, Optional.of(how), expected);
     }
 
+    /** The same, with what is to be seen once it is done. */
     public Instruction expecting(Said what) {
         return new Instruction(target, action, byHand, Optional.of(what));
     }

@@ -18,6 +18,7 @@ public enum Verdict {
         this.word = word;
     }
 
+    /** The verdict as it stands on pages and paper, in capitals. */
     public String word() {
         return word;
     }

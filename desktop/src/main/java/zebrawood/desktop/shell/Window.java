@@ -50,8 +50,14 @@ public final class Window {
         Thread.currentThread().setUncaughtExceptionHandler((thread, failure) -> Platform.runLater(() -> desk.uncaught(failure)));
     }
 
+    /** The frame with the page that is shown. */
     public Shell shell() {
         return shell;
+    }
+
+    /** What is behind it: logbook, machines, units. */
+    public Desk desk() {
+        return desk;
     }
 
     /**

@@ -48,10 +48,12 @@ public abstract class FormBench<R extends Record, F extends Record> implements B
         return head;
     }
 
+    /** Where it stands. */
     protected final BenchPlace place() {
         return place;
     }
 
+    /** Its form. */
     protected final DrawnForm form() {
         return form;
     }

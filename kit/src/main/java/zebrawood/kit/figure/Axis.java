@@ -18,6 +18,7 @@ import zebrawood.kit.theme.Tone;
  */
 public record Axis(double least, double most, double from, double to) {
 
+    /** Where a value lies, px; values beyond the ends lie beyond them too. */
     public double at(double value) {
         return from + (value - least) / (most - least) * (to - from);
     }

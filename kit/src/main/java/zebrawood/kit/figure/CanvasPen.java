@@ -16,6 +16,12 @@ public final class CanvasPen extends Pen {
     private final GraphicsContext canvas;
     private final Look look;
 
+    /**
+     * A pen for the window.
+     *
+     * @param canvas where it draws
+     * @param look the colours and fonts of now
+     */
     public CanvasPen(GraphicsContext canvas, Look look) {
         this.canvas = canvas;
         this.look = look;

@@ -16,21 +16,25 @@ public final class Path {
 
     private final List<Piece> pieces = new ArrayList<>();
 
+    /** Begins a new line at a point; px, y downwards, as for all points here. */
     public Path move(double x, double y) {
         pieces.add(new Piece('M', new double[] {x, y}));
         return this;
     }
 
+    /** Goes straight to a point; begins there where nothing is begun. */
     public Path line(double x, double y) {
         pieces.add(new Piece(pieces.isEmpty() ? 'M' : 'L', new double[] {x, y}));
         return this;
     }
 
+    /** Goes to the last point along a cubic Bézier curve with two control points. */
     public Path curve(double x1, double y1, double x2, double y2, double x, double y) {
         pieces.add(new Piece('C', new double[] {x1, y1, x2, y2, x, y}));
         return this;
     }
 
+    /** Goes straight back to where the line began. */
     public Path close() {
         pieces.add(new Piece('Z', new double[0]));
         return this;
@@ -48,6 +52,7 @@ public final class Path {
                 .close();
     }
 
+    /** A rectangle from its left top corner; width and height not negative. */
     public static Path rectangle(double x, double y, double width, double height) {
         return new Path().move(x, y).line(x + width, y).line(x + width, y + height).line(x, y + height).close();
     }

@@ -14,13 +14,16 @@ public abstract class Pen {
     /** Whether areas are hatched instead of tinted, for tinted eyewear. */
     public abstract boolean hatches();
 
+    /** Draws along a path; outside the drawing nothing shows. */
     public abstract void stroke(Path path, Stroke stroke);
 
+    /** Fills what a path encloses. */
     public abstract void fill(Path path, Tone tone);
 
     /** Text on a baseline at y. */
     public abstract void text(double x, double y, String text, Lettering lettering, Tone tone, Anchor anchor);
 
+    /** How wide a text is in this lettering, px. */
     public abstract double textWidth(String text, Lettering lettering);
 
     /** Runs a drawing turned about a point, clockwise. */
@@ -29,20 +32,24 @@ public abstract class Pen {
     /** Runs a drawing that does not reach beyond a rectangle. */
     public abstract void clipped(double x, double y, double width, double height, Runnable drawing);
 
+    /** Draws a straight line between two points. */
     public final void line(double x1, double y1, double x2, double y2, Stroke stroke) {
         stroke(new Path().move(x1, y1).line(x2, y2), stroke);
     }
 
+    /** Fills a circle about a point with a radius, px. */
     public final void circle(double x, double y, double r, Tone tone) {
         fill(Path.circle(x, y, r), tone);
     }
 
+    /** Fills a rectangle and draws its edge. */
     public final void rectangle(double x, double y, double width, double height, Tone fill, Stroke stroke) {
         Path path = Path.rectangle(x, y, width, height);
         fill(path, fill);
         stroke(path, stroke);
     }
 
+    /** Writes a text whose base line begins at a point. */
     public final void text(double x, double y, String text, Lettering lettering, Tone tone) {
         text(x, y, text, lettering, tone, Anchor.START);
     }

@@ -9,6 +9,7 @@ public final class Shapes {
 
     private Shapes() {}
 
+    /** The tone in which a state is drawn. */
     public static Tone tone(StopState state) {
         return switch (state) {
             case PASSED -> Tone.PASS;

@@ -82,6 +82,7 @@ public final class Draft {
         tell();
     }
 
+    /** Takes back the newest step; false where there is none. */
     public boolean undo() {
         if (done.isEmpty()) {
             return false;
@@ -93,6 +94,7 @@ public final class Draft {
         return true;
     }
 
+    /** Does again what was taken back last; false where nothing was. */
     public boolean redo() {
         if (undone.isEmpty()) {
             return false;
@@ -133,6 +135,7 @@ public final class Draft {
         return texts.values().stream().allMatch(text -> text.text().isBlank());
     }
 
+    /** What stands in each field, by its name; unmodifiable. */
     public Map<String, Text> texts() {
         return Map.copyOf(texts);
     }

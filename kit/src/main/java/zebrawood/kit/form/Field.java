@@ -107,22 +107,27 @@ public record Field(String name, String label, Kind kind, Usual usual, Set<Asked
         return new Field(name, label, kind, new Usual("", Optional.of(amount)), asked);
     }
 
+    /** This field, asked for before there is a finding, in the order of the list. */
     public Field needed() {
         return asked(Asked.NEEDED);
     }
 
+    /** This field, asked for as soon as another field of the same part is filled in. */
     public Field together() {
         return asked(Asked.TOGETHER);
     }
 
+    /** This field, read anew each time: empty when a stop is gone through again. */
     public Field anew() {
         return asked(Asked.ANEW);
     }
 
+    /** This field, put into the readings by the bench itself. */
     public Field own() {
         return asked(Asked.OWN);
     }
 
+    /** This field, standing in the drawing where it is measured. */
     public Field pinned() {
         return asked(Asked.PINNED);
     }

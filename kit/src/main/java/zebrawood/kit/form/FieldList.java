@@ -68,6 +68,7 @@ public record FieldList(List<Field> fields, Optional<Rows> rows, List<Listed> li
         listed = List.copyOf(listed);
     }
 
+    /** Fields in the order in which one is led through them. */
     public static FieldList of(Field... fields) {
         return new FieldList(List.of(fields), Optional.empty(), List.of());
     }

@@ -53,6 +53,7 @@ public final class ReadingField extends VBox {
         return this;
     }
 
+    /** The name that its value has in the readings. */
     public String name() {
         return name;
     }
@@ -62,6 +63,7 @@ public final class ReadingField extends VBox {
         return captioned;
     }
 
+    /** What it is called on the page. */
     public String title() {
         return title;
     }
@@ -71,6 +73,7 @@ public final class ReadingField extends VBox {
         return quantity;
     }
 
+    /** Where one types. */
     public TextField field() {
         return field;
     }

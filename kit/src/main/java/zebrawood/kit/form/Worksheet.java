@@ -36,6 +36,7 @@ public final class Worksheet {
         return new Worksheet(draft);
     }
 
+    /** What is typed, from which this is made. */
     public Draft draft() {
         return draft;
     }
@@ -149,6 +150,7 @@ public final class Worksheet {
         put(path, NODES.booleanNode(value));
     }
 
+    /** Puts a word at a place of the readings that nobody types, such as a choice. */
     public void word(String path, String value) {
         put(path, NODES.textNode(value));
     }

@@ -24,10 +24,12 @@ public enum Lettering {
         return "-size-" + name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
+    /** Whether all digits are as wide as each other. */
     public boolean isMono() {
         return this == MONO || this == HASH;
     }
 
+    /** Whether it is bold. */
     public boolean isBold() {
         return this == TEXT_BOLD || this == ROW_BOLD || this == NAME || this == LEAD || this == HEAD || this == ACT || this == TITLE;
     }

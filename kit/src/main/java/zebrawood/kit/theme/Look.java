@@ -39,14 +39,17 @@ public final class Look {
         }
     }
 
+    /** The look of a ground, made once. */
     public static synchronized Look of(Ground ground) {
         return LOOKS.computeIfAbsent(ground, Look::new);
     }
 
+    /** The ground it is made for. */
     public Ground ground() {
         return ground;
     }
 
+    /** Whether areas are told apart by hatching, as through tinted eyewear. */
     public boolean hatches() {
         return ground == Ground.EYEWEAR;
     }
@@ -56,10 +59,12 @@ public final class Look {
         return web.get(tone);
     }
 
+    /** The colour of a tone on this ground. */
     public Color paint(Tone tone) {
         return paints.get(tone);
     }
 
+    /** The height of a lettering, px. */
     public double size(Lettering lettering) {
         return sizes.get(lettering);
     }
@@ -69,6 +74,7 @@ public final class Look {
         return ground == Ground.EYEWEAR && width >= 1 ? Math.max(2, width * 1.4) : width;
     }
 
+    /** The font of a lettering for a script. */
     public Font font(Lettering lettering, Scripts.Script script) {
         return Fonts.font(lettering, script, sizes.get(lettering));
     }

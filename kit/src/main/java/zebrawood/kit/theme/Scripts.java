@@ -23,6 +23,7 @@ public final class Scripts {
 
     private Scripts() {}
 
+    /** A text in stretches of one script each, in order; none of an empty text. */
     public static List<Run> runs(String text) {
         List<Run> runs = new ArrayList<>();
         int start = 0;
@@ -50,6 +51,7 @@ public final class Scripts {
         return text.codePoints().allMatch(point -> script(point) == Script.COCKPIT);
     }
 
+    /** The script of a code point; Latin where no other font has it. */
     public static Script script(int point) {
         if (point >= 0x20 && point <= 0x7E || point >= 0xA0 && point <= 0xFF || MORE_LATIN.indexOf(point) >= 0) {
             return Script.COCKPIT;

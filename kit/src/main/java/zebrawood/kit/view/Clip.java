@@ -9,10 +9,12 @@ public final class Clip {
 
     private Clip() {}
 
+    /** The text on the clipboard, where there is one. */
     public static Optional<String> text() {
         return Optional.ofNullable(Clipboard.getSystemClipboard().getString());
     }
 
+    /** Puts a text on the clipboard. */
     public static void put(String text) {
         ClipboardContent content = new ClipboardContent();
         content.putString(text);

@@ -31,6 +31,11 @@ public final class DrawingSurface extends Region {
     private Figure figure = Figure.EMPTY;
     private boolean offered;
 
+    /**
+     * An empty surface.
+     *
+     * @param look the colours and fonts of now; a change draws it anew
+     */
     public DrawingSurface(ObservableValue<Look> look) {
         this.look = look;
         look.addListener(new WeakChangeListener<>(onLook));

@@ -24,6 +24,7 @@ public final class EnterOrder {
         });
     }
 
+    /** Where typing begins. */
     public Control first() {
         return order.get(0);
     }

@@ -13,15 +13,18 @@ public final class Heading extends Pane {
     private final Label heading = Words.wrapped("", "head");
     private final Label caption;
 
+    /** A heading with a caption below it and no words yet. */
     public Heading(String caption) {
         this.caption = Words.wrapped(caption, "caption");
         getChildren().addAll(heading, this.caption);
     }
 
+    /** Changes the words. */
     public void show(String words) {
         Words.set(heading, words);
     }
 
+    /** Changes the caption. */
     public void caption(String words) {
         Words.set(caption, words);
     }

@@ -16,6 +16,7 @@ public final class Nodes {
         return node instanceof PressableDrawing pressed ? pressed.name() : node.getId();
     }
 
+    /** What has this id below a node, in the order in which it is drawn; what does not show counts too. */
     public static Optional<Node> find(Node from, String id) {
         if (id.equals(name(from)) && from.isVisible()) {
             return Optional.of(from);

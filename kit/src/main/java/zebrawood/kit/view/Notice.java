@@ -18,10 +18,12 @@ public final class Notice extends Event {
         this.sentence = sentence;
     }
 
+    /** Lets the window of a node tell a sentence at its foot. */
     public static void show(Node from, String sentence) {
         from.fireEvent(new Notice(sentence));
     }
 
+    /** What is to be told. */
     public String sentence() {
         return sentence;
     }

@@ -11,6 +11,7 @@ public enum Paper {
         this.words = words;
     }
 
+    /** What it says, as read out. */
     public String words() {
         return words;
     }

@@ -24,6 +24,7 @@ public final class PressableDrawing extends StackPane implements Pressable {
         Pressable.listen(this);
     }
 
+    /** Its id, by which it is found. */
     public String name() {
         return name;
     }

@@ -8,6 +8,7 @@ public final class PressableWords extends Label implements Pressable {
 
     private final Runnable action;
 
+    /** Words that do something when pressed. */
     public PressableWords(String words, Runnable action, String... styles) {
         super(words);
         this.action = action;

@@ -38,6 +38,11 @@ public final class Slip extends StackPane {
     private final VBox bottom = new VBox(8);
     private final BorderPane paper = new BorderPane();
 
+    /**
+     * An empty slip.
+     *
+     * @param look the colours and fonts of now
+     */
     public Slip(ObservableValue<Look> look) {
         this.look = look;
         DrawingSurface tear = new DrawingSurface(look);

@@ -15,6 +15,7 @@ public final class Words {
 
     private Words() {}
 
+    /** A label in these styles; a line of its own is never cut. */
     public static Label label(String text, String... styles) {
         Label label = new Label();
         label.getStyleClass().addAll(styles);
@@ -35,6 +36,7 @@ public final class Words {
         return label.prefWidth(-1) <= width ? label.prefHeight(-1) : label.prefHeight(width);
     }
 
+    /** Changes a label only where its text is another, so that nothing is laid out in vain. */
     public static void set(Label label, String text) {
         label.setText(together(text));
         label.getStyleClass().remove(WIDER);

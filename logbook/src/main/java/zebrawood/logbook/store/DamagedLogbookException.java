@@ -5,6 +5,7 @@ public final class DamagedLogbookException extends LogbookException {
 
     private static final long serialVersionUID = 1L;
 
+    /** What is damaged, as a sentence, and what the database said. */
     public DamagedLogbookException(String message, Throwable cause) {
         super(message, cause);
     }

@@ -95,6 +95,7 @@ public final class Logbook implements AutoCloseable {
         return whyReadOnly;
     }
 
+    /** The folder with the logbook, its attachments and its backups. */
     public Path folder() {
         return folder;
     }
@@ -180,6 +181,11 @@ public final class Logbook implements AutoCloseable {
                 .orElseThrow(() -> new LogbookException("there is no entry " + number + " of this machine"));
     }
 
+    /**
+     * One entry of a machine by its number, from 1; empty where there is none.
+     *
+     * @throws LogbookException where it cannot be read
+     */
     public Optional<Entry> findEntry(String machineId, int number) {
         return read(rows -> entries.of(rows, "where machine_id = ? and number = ?", machineId, number).stream().findFirst());
     }
@@ -258,11 +264,13 @@ public final class Logbook implements AutoCloseable {
                 machineId, stop, draft.savedAt().toString(), draft.content()));
     }
 
+    /** What is half typed at a stop; empty where nothing is. */
     public Optional<Draft> findDraft(String machineId, String stop) {
         return read(rows -> rows.first("select content, saved_at from draft where machine_id = ? and stop = ?",
                 row -> new Draft(row.getString(1), Times.instant(row.getString(2))), machineId, stop));
     }
 
+    /** Forgets what is half typed at a stop; nothing happens where nothing is. */
     public void dropDraft(String machineId, String stop) {
         if (whyReadOnly.isPresent()) {
             return;

@@ -5,10 +5,12 @@ public class LogbookException extends RuntimeException {
 
     private static final long serialVersionUID = 1L;
 
+    /** What could not be done, and what to do about it, as a sentence. */
     public LogbookException(String message) {
         super(message);
     }
 
+    /** The same, with what the database or the disk said. */
     public LogbookException(String message, Throwable cause) {
         super(message, cause);
     }

@@ -61,6 +61,12 @@ public final class Restore {
     /** What was done: entries of the backup, entries taken back, and where the damaged file lies now. */
     public record Done(long entries, int back, Path damaged) {}
 
+    /**
+     * Looks at a folder; nothing is opened or changed before it is asked.
+     *
+     * @param folder the one with the damaged logbook
+     * @param procedures what can be judged
+     */
     public Restore(Path folder, List<Procedure<?, ?>> procedures) {
         this.folder = folder;
         this.procedures = procedures;

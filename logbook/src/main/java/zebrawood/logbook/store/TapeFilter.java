@@ -14,6 +14,7 @@ public record TapeFilter(Optional<String> machineId, Optional<String> stop, Opti
     /** Everything. */
     public static final TapeFilter ALL = new TapeFilter(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
 
+    /** The same without words to search for. */
     public TapeFilter(Optional<String> machineId, Optional<String> stop, Optional<Verdict> verdict) {
         this(machineId, stop, verdict, Optional.empty());
     }

@@ -61,6 +61,7 @@ public record Verification(long entries, long attachments, String head, List<Fla
         }
     }
 
+    /** Whether every entry, chain and attachment is as it was written. */
     public boolean holds() {
         return flaws.isEmpty();
     }
