@@ -20,6 +20,7 @@ public final class StrictJson {
 
     private static final JsonFactory FACTORY = JsonFactory.builder().disable(JsonFactory.Feature.INTERN_FIELD_NAMES).build();
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
+    /** no worksheet is nested so deep; deeper would only use up the stack */
     private static final int DEEPEST = 64;
 
     /**

@@ -15,7 +15,9 @@ import org.hipparchus.analysis.solvers.BrentSolver;
  */
 public final class Corner {
 
+    /** angles tried before the least among them is narrowed down: 0.2 apart in the logarithm of their tangent */
     private static final int STEPS = 120;
+    /** how far that logarithm goes on both sides: to within 0.0004 degrees of going straight */
     private static final double FURTHEST = 12;
     /** how closely spare room is shared, mm */
     private static final double ROOM_MM = 0.01;

@@ -26,7 +26,9 @@ import zebrawood.core.units.Said;
 /** Whether a machine gets to its place, upright all the way, has room there, and what its floor is asked for. */
 public final class SiteAccess implements Procedure<AccessReadings, AccessFinding> {
 
+    /** fingers beside the machine; where nobody says how much room hands need */
     private static final double MARGIN_MM = 20;
+    /** standard gravity, m/s², by definition */
     private static final double GRAVITY = 9.80665;
 
     private static final Card CARD = new Card(

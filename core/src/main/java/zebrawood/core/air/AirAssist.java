@@ -22,7 +22,9 @@ import zebrawood.core.units.Said;
 /** Whether the air comes and goes on its commands, little enough to engrave and strong enough to cut what can flame. */
 public final class AirAssist implements Procedure<AirReadings, AirFinding> {
 
+    /** keeps smoke off a lens while engraving, where the plate asks for nothing */
     private static final double ENGRAVING_L_MIN = 2;
+    /** blows a kerf free while cutting, where the plate asks for nothing */
     private static final double CUTTING_L_MIN = 15;
 
     private static final Card CARD = new Card(

@@ -18,6 +18,7 @@ import zebrawood.core.units.Amount;
 /** The checks of the controller-settings sheet, in its order. All but the last three pass over what the text lacks. */
 final class SettingsChecks {
 
+    /** numbers by which the controller itself calls its settings, from here on */
     private static final int SOFT_LIMITS = 20;
     private static final int HARD_LIMITS = 21;
     private static final int HOMING = 22;

@@ -30,6 +30,7 @@ public final class CoolantMix implements Procedure<MixReadings, MixFinding> {
     /** For how long one watches for drops, min. */
     public static final int LEAK_MIN = 15;
 
+    /** colder nights than one thinks of, and a jug read not quite right */
     private static final double MARGIN_C = 3;
 
     private static final Card CARD = new Card(

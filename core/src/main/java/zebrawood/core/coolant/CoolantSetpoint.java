@@ -25,7 +25,9 @@ import zebrawood.core.units.Said;
 /** How cold the water may be without drawing damp out of the air, and what to set the chiller to. */
 public final class CoolantSetpoint implements Procedure<SetpointReadings, SetpointFinding> {
 
+    /** above the dew point: how far a chiller swings and a hygrometer errs */
     private static final double MARGIN_C = 2;
+    /** where most sources are rated; used only where plate and air leave the choice */
     private static final double PREFERRED_C = 20;
     /** as finely as a room is kept */
     private static final double ROOM_C = 1;

@@ -13,6 +13,7 @@ public record Air(OptionalDouble temperatureC, OptionalDouble pressureKPa) {
 
     static final Air USUAL = new Air(OptionalDouble.empty(), OptionalDouble.empty());
 
+    /** of dry air, J/(kg K) */
     private static final double GAS_CONSTANT = 287.05;
 
     public Air {

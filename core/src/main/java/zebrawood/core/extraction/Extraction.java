@@ -33,9 +33,12 @@ import zebrawood.core.units.Said;
  */
 public final class Extraction implements Procedure<ExtractionReadings, ExtractionFinding> {
 
+    /** carries fine dust and smoke along a level duct; where the dust asks for more, it is typed */
     private static final double LEAST_TRANSPORT_MPS = 10;
     private static final double[] STANDARD_MM = {100, 125, 150, 160, 180, 200, 224, 250, 280, 315};
+    /** points of a drawn curve: smooth on paper, few enough for an entry */
     private static final int CURVE = 24;
+    /** ten years: further ahead no straight line through a filter's gauge is believed */
     private static final int FURTHEST_DAYS = 3650;
 
     private static final Card CARD = new Card(

@@ -6,7 +6,9 @@ import java.util.OptionalDouble;
 /** A fan by its curve, straight lines between the points, with air of another density than the curve is for. */
 final class Fan {
 
+    /** far below what can be read, and above what rounding leaves */
     private static final double FLOW_M3H = 1e-10;
+    /** more than a double can be halved; only an end for the loop */
     private static final int HALVINGS = 200;
 
     private final List<ExtractionReadings.FanPoint> curve;

@@ -16,10 +16,15 @@ import zebrawood.core.reading.Checks;
  */
 public record Layout(List<Segment> segments, List<Fitting> fittings, List<Filter> filters) {
 
+    /** more ducts side by side than any machine has outlets */
     private static final int MOST_PARALLEL = 8;
+    /** sheet metal with its seams; plastic is smoother, so the estimate is on the safe side */
     private static final double ROUGHNESS_MM = 0.09;
+    /** Reynolds number up to which flow in a pipe stays laminar */
     private static final double LAMINAR = 2300;
+    /** relative, close to what a double holds */
     private static final double TOLD = 1e-12;
+    /** it takes about ten; only an end for the loop */
     private static final int MOST_STEPS = 100;
 
     /**

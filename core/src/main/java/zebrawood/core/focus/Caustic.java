@@ -12,6 +12,7 @@ import zebrawood.core.fit.LinearFit;
  */
 final class Caustic {
 
+    /** a line a tenth wider than its thinnest is still taken for sharp */
     private static final double GROWTH = 1.1;
 
     private final double middle;

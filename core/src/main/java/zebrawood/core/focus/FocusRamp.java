@@ -32,6 +32,7 @@ import zebrawood.core.units.Said;
 /** Finds the best gap from the widths of a line burned up an inclined plate, and says how sure it is. */
 public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
 
+    /** points of a drawn curve: smooth on paper, few enough for an entry */
     private static final int CURVE_POINTS = 61;
     /** a mark this many standard errors off the curve is read again */
     private static final double STRAY = 4;

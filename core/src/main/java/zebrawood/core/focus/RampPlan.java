@@ -12,9 +12,13 @@ import zebrawood.core.machine.Family;
  */
 public record RampPlan(double gapAtStartMm, double runMm, double riseMm) {
 
+    /** a plate that lies on every bed, and long enough to read places apart */
     private static final double RUN_MM = 180;
+    /** above and below the maker's gap: two depths of focus of a usual lens */
     private static final double REACH_MM = 5;
+    /** the same where the lens is long and the plate is shimmed */
     private static final double GALVO_REACH_MM = 3;
+    /** between head and plate at the high end */
     private static final double CLEARANCE_MM = 1.5;
 
     /** A plan about the maker's gap; the raised end keeps at least 1.5 mm off the head. */

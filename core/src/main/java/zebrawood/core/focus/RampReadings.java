@@ -31,8 +31,11 @@ public record RampReadings(
         OptionalDouble lastBestGapMm,
         Optional<GapSetting> setting) {
 
+    /** what a loupe with a scale reads to */
     static final double DEFAULT_WIDTH_ERROR_MM = 0.02;
+    /** three numbers are fitted; one more tells whether they fit */
     static final int LEAST_MARKS = 4;
+    /** a curve through fewer places is any curve */
     static final int LEAST_PLACES = 3;
 
     /** How the ruler lay. */

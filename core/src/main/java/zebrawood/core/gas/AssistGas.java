@@ -25,8 +25,11 @@ import zebrawood.core.units.Said;
 /** Estimates what a nozzle takes at a pressure, and how long a bottle lasts. */
 public final class AssistGas implements Procedure<GasReadings, GasFinding> {
 
+    /** eight hours */
     private static final double SHIFT_MIN = 480;
+    /** the next nozzles of a set, smaller and larger */
     private static final double NEIGHBOUR = 0.25;
+    /** points of a drawn curve: smooth on paper, few enough for an entry */
     private static final int STEPS = 24;
 
     private static final Card CARD = new Card(

@@ -27,8 +27,11 @@ import zebrawood.core.units.Said;
  */
 public final class SiteCircuit implements Procedure<CircuitReadings, CircuitFinding> {
 
+    /** how far supplies differ from what is written on them, where the plate does not say */
     private static final double TOLERANCE_PCT = 10;
+    /** of a breaker for what runs for hours: a breaker warms up; the local code decides */
     private static final double FRACTION = 0.8;
+    /** along the cable, a usual limit; the local code decides */
     private static final double DROP_PCT = 3;
 
     private static final Card CARD = new Card(

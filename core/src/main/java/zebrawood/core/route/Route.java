@@ -25,6 +25,7 @@ import zebrawood.core.units.Said;
 /** Works out how machines stand from their entries and a moment. */
 public final class Route {
 
+    /** a week: what can still be put into next week's plan */
     private static final int DUE_SOON_DAYS = 7;
 
     private final List<Procedure<?, ?>> procedures;

@@ -22,6 +22,7 @@ public final class ClimateLog {
     public static final int MOST_DAYS = 4_000;
 
     private static final int HOURS = 24;
+    /** hours worth naming; more nobody reads */
     private static final int WORST = 5;
     private static final double HOUR_S = 3600;
     /** % of humidity outside that count as much as 1 °C */

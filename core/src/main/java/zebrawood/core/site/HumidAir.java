@@ -6,9 +6,14 @@ package zebrawood.core.site;
  */
 public final class HumidAir {
 
+    /**
+     * Magnus formula over water, -45 to 60 °C; with the two below from the guide of the World Meteorological
+     * Organization (CIMO)
+     */
     private static final double MAGNUS_A = 17.62;
     private static final double MAGNUS_B_C = 243.12;
     private static final double MAGNUS_E0_HPA = 6.112;
+    /** standard atmosphere; dew point does not depend on it */
     private static final double PRESSURE_HPA = 1013.25;
     /** ratio of the molar masses of water and dry air */
     private static final double MASS_RATIO = 0.62198;

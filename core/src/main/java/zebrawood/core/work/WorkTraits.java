@@ -17,6 +17,7 @@ import zebrawood.core.units.Said;
  */
 final class WorkTraits {
 
+    /** a twentieth: what repeats from day to day by itself */
     private static final double SHARE = 0.05;
 
     private final Family family;

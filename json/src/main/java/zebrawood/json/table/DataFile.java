@@ -24,8 +24,11 @@ import java.util.stream.Stream;
  */
 public final class DataFile {
 
+    /** bytes by which an encoding is guessed */
     private static final int LOOKED_AT = 1 << 16;
+    /** lines by which separator and head are guessed */
     private static final int LINES_LOOKED_AT = 40;
+    /** characters; a longer line is no row of a table */
     private static final int LONGEST_LINE = 1 << 16;
     private static final ObjectReader QUOTED = new CsvMapper().readerFor(String[].class).with(CsvParser.Feature.WRAP_AS_ARRAY);
 

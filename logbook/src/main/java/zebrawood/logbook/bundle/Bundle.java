@@ -16,6 +16,7 @@ import java.util.regex.Pattern;
  */
 public record Bundle(int format, String program, String made, long entries, String head, List<File> files) {
 
+    /** raised when an older program could not read it */
     static final int FORMAT = 1;
     static final String MANIFEST = "manifest.json";
     static final String ENTRIES = "entries.jsonl";

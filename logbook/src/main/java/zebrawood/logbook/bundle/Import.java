@@ -41,10 +41,13 @@ import zebrawood.logbook.worksheet.Lines;
  */
 public final class Import {
 
+    /** entries a transaction: fast, and little is held */
     private static final int BATCH = 500;
+    /** more files than a shop collects; a bundle made to fill the memory ends here */
     private static final int MOST_NAMES = 2_000_000;
     /** What a manifest needs at the most for each file that it names, bytes, and besides. */
     private static final long MANIFEST_PER_FILE = 400;
+    /** bytes of a manifest beside its names */
     private static final long MANIFEST_BESIDES = 10_000;
 
     private final ZipFile zip;

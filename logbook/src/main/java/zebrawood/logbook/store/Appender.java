@@ -24,6 +24,7 @@ import zebrawood.core.entry.NewAttachment;
  */
 final class Appender implements AutoCloseable {
 
+    /** a file goes in by the megabyte, so that its size does not matter */
     private static final int PART_BYTES = 1 << 20;
 
     private final EntryBytes codec;

@@ -35,7 +35,9 @@ public final class Backups {
     private static final String FLAWED = "-flawed";
     /** the newest are kept whatever their age: somebody may have been away for a year */
     private static final int NEWEST = 3;
+    /** one a day is lost work that can be done again */
     private static final Duration DAY = Duration.ofHours(24);
+    /** a flawed copy may be the disk's fault of the moment; sooner would only wear it */
     private static final Duration AFTER_A_FLAW = Duration.ofHours(6);
 
     private final Path logbook;

@@ -17,7 +17,9 @@ final class Database {
 
     static final String NAME = "logbook.db";
 
+    /** how long another program may write before this one says so */
     private static final int BUSY_MILLIS = 10_000;
+    /** pages kept: the busy part of a large shop, and little beside the window */
     private static final int CACHE_KB = 32_000;
     private static final String MAGIC = "SQLite format 3\0";
 

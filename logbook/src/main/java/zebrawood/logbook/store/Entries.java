@@ -19,6 +19,7 @@ import zebrawood.json.Times;
 /** Reads entries from their bytes; the ones read last are kept, as entries never change. */
 final class Entries {
 
+    /** entries kept read: some screens of a tape */
     private static final int KEPT = 4_000;
     // the plus keeps the database from walking through the machine's whole numbers instead of one place
     private static final String COUNTING = "where machine_id = ? and stop = ? and not exists (select 1 from entry later"

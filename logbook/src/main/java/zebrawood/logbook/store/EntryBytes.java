@@ -30,6 +30,7 @@ import zebrawood.json.Times;
 /** The bytes of an entry, written once, and the entry read back from them, never evaluated again. */
 final class EntryBytes {
 
+    /** raised when an older program could not read it; the old ones stay readable */
     static final int FORMAT = 1;
 
     private static final String ZONE = ",\"zone\":\"";

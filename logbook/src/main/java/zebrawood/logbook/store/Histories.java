@@ -30,8 +30,11 @@ final class Histories {
 
     private static final Set<String> KINDS = Set.of("plate", "gate-line", "event", "work", "point", "point-closed", "reading");
     private static final Set<String> NO_PROCEDURES = Set.of("plate", "first-light", "event", "work", "point");
+    /** events read at first: what shuts a gate is mostly among them */
     private static final int EVENTS = 12;
+    /** and then so many at once */
     private static final int EVENTS_BEFORE = 60;
+    /** readings of a stop read at once, back to where nothing older matters */
     private static final int STEP = 12;
 
     private final Entries entries;

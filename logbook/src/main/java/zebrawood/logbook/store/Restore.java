@@ -30,6 +30,7 @@ public final class Restore {
 
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
     private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("uuuuMMdd'T'HHmmss", Locale.ROOT).withZone(ZoneOffset.UTC);
+    /** entries taken out of a damaged file: more than a backup can be behind */
     private static final int MOST_BACK = 100_000;
 
     private final Path folder;

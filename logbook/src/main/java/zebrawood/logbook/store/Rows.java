@@ -13,6 +13,7 @@ import java.util.Optional;
 /** A connection whose statements are prepared once and held. Used by one thread at a time, one statement within none of the same text. */
 final class Rows implements AutoCloseable {
 
+    /** prepared statements: more than there are different ones */
     private static final int MOST_HELD = 100;
 
     private final Connection connection;

@@ -13,6 +13,7 @@ import org.flywaydb.core.Flyway;
  */
 final class Schema {
 
+    /** the newest migration that this program knows */
     static final int NEWEST = 3;
 
     private Schema() {}

@@ -36,8 +36,11 @@ import zebrawood.core.procedure.Procedure;
 final class SearchIndex implements AutoCloseable {
 
     private static final String NAME = "search.db";
+    /** raised when the index is to be made anew */
     private static final int MAKE = 1;
+    /** entries an index file part; words are counted within it */
     private static final long BLOCK = 500_000;
+    /** entries taken at once, so that a recording never waits for it */
     private static final int BATCH = 2_000;
     private static final JsonFactory JSON = new JsonFactory();
     private static final Set<String> UNSAID = Set.of("format", "machine", "previous", "hash", "finding", "readings", "instructions", "sha256", "program", "zone",

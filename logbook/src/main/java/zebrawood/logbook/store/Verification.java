@@ -41,6 +41,7 @@ public record Verification(long entries, long attachments, String head, List<Fla
     /** From so many flaws on the rest is not told. */
     private static final int MOST_FLAWS = 10_000;
 
+    /** rows walked at once: fast, and little is held */
     private static final int BATCH = 500;
     private static final byte[] GONE = {};
     private static final List<String> ENTRY = List.of("machine_id", "number", "position", "stands_at", "corrects", "kind", "stop", "verdict", "fired", "initials",

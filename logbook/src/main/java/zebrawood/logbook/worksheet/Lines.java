@@ -13,6 +13,7 @@ import java.util.Optional;
 /** Lines of UTF-8 text, each at most 8 MiB; a longer or undecodable one is told, not read. */
 public final class Lines {
 
+    /** a line longer than any worksheet; it is refused and the next is read */
     static final int LONGEST_BYTES = 8 * 1024 * 1024;
 
     /** A line, or why it cannot be read. */
