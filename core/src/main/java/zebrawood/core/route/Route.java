@@ -108,7 +108,9 @@ public final class Route {
         }
         return procedures.stream()
                 .filter(other -> card.onRoute().requires().contains(other.card().id()) && other.appliesTo(history.plate()))
-                .filter(other -> history.of(other.card().id()).stream().findFirst().filter(reading -> reading.verdict().satisfies()).isEmpty())
+                .filter(other -> history.of(other.card().id()).stream().findFirst()
+                        .filter(reading -> reading.verdict().satisfies() && madeStaleBy(other.card(), reading, history).isEmpty())
+                        .isEmpty())
                 .findFirst()
                 .map(other -> new StopStatus.Needed(other.card().id(), other.card().title()));
     }

@@ -89,6 +89,11 @@ final class Lived {
         return this;
     }
 
+    Lived recorded(int day, Body body) {
+        add(day, body, Optional.empty());
+        return this;
+    }
+
     Lived climate(int day, double humidity) {
         measure(day, new SiteClimate(), new ClimateReadings(21, humidity, LIMITS), Optional.empty());
         return this;
