@@ -42,6 +42,9 @@ public final class ExtractionFigure implements Exhibit<ExtractionReadings, Extra
         return Optional.of(new Course(finding.marginPct(), 0, 0));
     }
 
+    /** lower than this, px, two runs with their names would stand on each other */
+    static final double LEAST_OF_TWO = 270;
+
     static Figure of(Optional<ExtractionFinding> finding, UnitChoice units) {
         return (pen, width, height) -> new Drawing(pen, units, width, height).draw(finding);
     }

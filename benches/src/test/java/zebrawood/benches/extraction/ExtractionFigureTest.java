@@ -52,7 +52,7 @@ class ExtractionFigureTest {
         ExtractionReadings read = new ExtractionReadings(360, Optional.empty(), wide.segments(), wide.fittings(), wide.filters(),
                 List.of(new ExtractionReadings.FanPoint(0, 640), new ExtractionReadings.FanPoint(400, 455), new ExtractionReadings.FanPoint(690, 0)),
                 OptionalDouble.empty(), true, Optional.empty(), List.of(), Optional.of(narrow));
-        for (double height : new double[] {300, 460}) {
+        for (double height : new double[] {ExtractionFigure.LEAST_OF_TWO, 460}) {
             Drawn drawn = Drawn.of(new ExtractionFigure().figure(read, new Extraction().evaluate(read).finding(), UnitChoice.METRIC), 640, height);
             assertThat(drawn.crowded(640, height)).isEmpty();
             assertThat(drawn.words()).contains("this run: ", "new duct", "the other: ", "old hose");

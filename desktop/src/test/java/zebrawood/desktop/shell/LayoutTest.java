@@ -12,6 +12,7 @@ import javafx.scene.Parent;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollBar;
 import javafx.scene.control.ScrollPane;
@@ -105,7 +106,7 @@ class LayoutTest {
         if (!node.isVisible()) {
             return;
         }
-        if (node instanceof Label label && node.lookup(".text") instanceof Text text && !label.getText().isBlank() && !text.getText().replace("\n", "").equals(label.getText().replace("\n", ""))) {
+        if ((node instanceof Label || node instanceof ButtonBase) && node instanceof Labeled label && (label instanceof Label || label.getGraphic() == null) && node.lookup(".text") instanceof Text text && label.getText() != null && !label.getText().isBlank() && !text.getText().replace("\n", "").equals(label.getText().replace("\n", ""))) {
             wrong.add(where + ": cut off: " + label.getText());
         }
         if (node instanceof TextField || node instanceof ButtonBase || node instanceof ComboBox<?>) {

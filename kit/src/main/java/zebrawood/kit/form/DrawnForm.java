@@ -42,6 +42,7 @@ public final class DrawnForm extends Pane {
     private final List<List<Node>> rows = new ArrayList<>();
     private List<Label> heads = List.of();
     private boolean narrow;
+    private double leastDrawing;
 
     /** A field under the drawing, with its label; a wide one takes what is left of its line. */
     record Cell(Label label, Node field, boolean wide) {}
@@ -149,6 +150,14 @@ public final class DrawnForm extends Pane {
     /** Cells that hold few digits, so that many of them find place beside each other. */
     public void narrow() {
         narrow = true;
+    }
+
+    /** From now on the drawing is at least so high, px; where there is no room for that the page scrolls. */
+    public void drawAtLeast(double height) {
+        if (leastDrawing != height) {
+            leastDrawing = height;
+            requestLayout();
+        }
     }
 
     /** Puts a field of the list into the drawing, where it is measured. */
@@ -261,7 +270,7 @@ public final class DrawnForm extends Pane {
     }
 
     private FormLayout plan() {
-        return new FormLayout(cells, heads, rows, narrow);
+        return new FormLayout(cells, heads, rows, narrow, leastDrawing);
     }
 
     @Override

@@ -34,11 +34,13 @@ final class FormLayout {
     private final List<Label> heads;
     private final List<List<Node>> rows;
     private final double narrowest;
+    private final double leastDrawing;
 
-    FormLayout(List<DrawnForm.Cell> cells, List<Label> heads, List<List<Node>> rows, boolean narrow) {
+    FormLayout(List<DrawnForm.Cell> cells, List<Label> heads, List<List<Node>> rows, boolean narrow, double leastDrawing) {
         this.cells = cells;
         this.heads = heads;
         this.rows = rows;
+        this.leastDrawing = leastDrawing;
         narrowest = narrow ? NARROW : rows.isEmpty() && cells.size() <= MANY ? NARROWEST : NARROWEST_OF_MANY;
     }
 
@@ -48,7 +50,7 @@ final class FormLayout {
 
     /** Never so low that rows cover the drawing: then the page scrolls. */
     double lowest() {
-        return rows.isEmpty() ? LOWEST : Math.max(LOWEST, TOP + LOWEST_DRAWING + 2 * CELL + 20 + MESSAGE + ROW * shownRows() + 14);
+        return rows.isEmpty() ? LOWEST : Math.max(LOWEST, TOP + Math.max(LOWEST_DRAWING, leastDrawing) + 2 * CELL + 20 + MESSAGE + ROW * shownRows() + 14);
     }
 
     /**
