@@ -50,7 +50,8 @@ public final class Catalogue {
             new Stop<>(new AirAssist(), AirBench.FIELDS, AirBench::new, new AirFigure()),
             new Stop<>(new CoolantMix(), MixBench.FIELDS, MixBench::new, new MixFigure()).partOf(WATER),
             new Stop<>(new CoolantHeat(), HeatBench.FIELDS, HeatBench::new, new HeatFigure()).partOf(WATER),
-            new Stop<>(new CoolantSetpoint(), SetpointBench.FIELDS, SetpointBench::new, new SetpointFigure()).partOf(WATER),
+            new Stop<>(new CoolantSetpoint(), SetpointBench.FIELDS, SetpointBench::new, new SetpointFigure())
+                    .partOf(WATER),
             new Stop<>(new AssistGas(), GasBench.FIELDS, GasBench::new, new GasFigure()),
             new Stop<>(new ControllerSettings(), SettingsBench.FIELDS, SettingsBench::new, new PowerFigure()),
             new Stop<>(new FocusRamp(), RampBench.FIELDS, RampBench::new, new RampFigures()));
@@ -66,7 +67,9 @@ public final class Catalogue {
     }
 
     public static Optional<Stop<?, ?>> findStop(String id) {
-        return STOPS.stream().filter(stop -> stop.procedure().card().id().equals(id)).findFirst();
+        return STOPS.stream()
+                .filter(stop -> stop.procedure().card().id().equals(id))
+                .findFirst();
     }
 
     /** A stop's name, also of those that are no procedure. */

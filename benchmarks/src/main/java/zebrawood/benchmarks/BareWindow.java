@@ -36,7 +36,10 @@ public final class BareWindow {
         }
     }
 
-    /** Runs when what a scene shows now is drawn: something tiny is moved, and the toolkit waits for a frame before it moves things for the next. */
+    /**
+     * Runs when what a scene shows now is drawn: something tiny is moved, and the toolkit waits for a frame before it
+     * moves things for the next.
+     */
     static void whenDrawn(Scene scene, Runnable then) {
         Rectangle speck = new Rectangle(1, 1);
         speck.setManaged(false);

@@ -20,7 +20,10 @@ import zebrawood.core.procedure.Change;
 import zebrawood.desktop.demo.DemoShop;
 import zebrawood.logbook.store.Logbook;
 
-/** The demo, then 100,000 entries with 2 GB of attachments, out as a bundle, back into an empty shop, and checked; memory of each process. */
+/**
+ * The demo, then 100,000 entries with 2 GB of attachments, out as a bundle, back into an empty shop, and checked;
+ * memory of each process.
+ */
 final class BundleTrip {
 
     private static final int FILES = 40;
@@ -37,7 +40,8 @@ final class BundleTrip {
         DemoShop.make(demo.resolve("shop"), Catalogue.procedures(), LocalDate.of(2031, 3, 14), "bench");
         trip.there("demo", demo);
         Path large = Files.createTempDirectory("zebrawood-trip");
-        fill(large.resolve("shop"), Words.number(words, "--entries", 100_000), (int) Words.number(words, "--files", FILES));
+        fill(large.resolve("shop"), Words.number(words, "--entries", 100_000), (int)
+                Words.number(words, "--files", FILES));
         trip.there("large", large);
         return trip.kept;
     }
@@ -48,7 +52,12 @@ final class BundleTrip {
             for (int i = 0; i < files; i++) {
                 int number = i;
                 NewAttachment scan = new NewAttachment("scan-" + i + ".bin", () -> new Noise(number, FILE_BYTES));
-                logbook.append("machine-0000", new Body.Happened(Change.CLEANED, "scan", Optional.of(new Body.Cleaning("lens", "", "", false))), Optional.empty(), List.of(scan),
+                logbook.append(
+                        "machine-0000",
+                        new Body.Happened(
+                                Change.CLEANED, "scan", Optional.of(new Body.Cleaning("lens", "", "", false))),
+                        Optional.empty(),
+                        List.of(scan),
                         LargeShop.stamp(Instant.parse("2031-03-14T09:30:00Z")));
             }
         }
@@ -56,14 +65,28 @@ final class BundleTrip {
 
     private void there(String name, Path work) throws Exception {
         Path bundle = work.resolve("bundle.zip");
-        Run out = child("export", bundle.toString(), "--data", work.resolve("shop").toString());
-        Run back = child("import", bundle.toString(), "--data", work.resolve("back").toString());
+        Run out = child(
+                "export", bundle.toString(), "--data", work.resolve("shop").toString());
+        Run back = child(
+                "import", bundle.toString(), "--data", work.resolve("back").toString());
         Run check = child("verify", "--data", work.resolve("back").toString());
         boolean same = out.head().equals(back.head()) && back.head().equals(check.head()) && check.status() == 0;
         boolean small = Math.max(out.mb(), Math.max(back.mb(), check.mb())) < MOST_MB;
         kept &= same && small;
-        System.out.printf(Locale.ROOT, "%s: export %.0f s, %.0f MB resident; import %.0f s, %.0f MB; verify %.0f s, %.0f MB; bundle %.2f GB; the same chain head three times: %s. %s%n", name,
-                out.seconds(), out.mb(), back.seconds(), back.mb(), check.seconds(), check.mb(), Files.size(bundle) / 1e9, same ? "yes" : "no", check.said());
+        System.out.printf(
+                Locale.ROOT,
+                "%s: export %.0f s, %.0f MB resident; import %.0f s, %.0f MB; verify %.0f s, %.0f MB; bundle %.2f "
+                        + "GB; the same chain head three times: %s. %s%n",
+                name,
+                out.seconds(),
+                out.mb(),
+                back.seconds(),
+                back.mb(),
+                check.seconds(),
+                check.mb(),
+                Files.size(bundle) / 1e9,
+                same ? "yes" : "no",
+                check.said());
         Words.delete(work);
     }
 
@@ -75,7 +98,12 @@ final class BundleTrip {
         Child.Ended ended = Child.run(lines::add, arguments);
         String said = String.join(" ", lines);
         Matcher head = Pattern.compile("ends on ([0-9a-f]{64})").matcher(said);
-        return new Run(ended.status(), ended.seconds(), ended.peakMb(), said.replaceAll(" The shop chain.*", ""), head.find() ? head.group(1) : "none: " + ended.errors());
+        return new Run(
+                ended.status(),
+                ended.seconds(),
+                ended.peakMb(),
+                said.replaceAll(" The shop chain.*", ""),
+                head.find() ? head.group(1) : "none: " + ended.errors());
     }
 
     /** Bytes that cannot be made smaller, from a seed. */

@@ -25,6 +25,7 @@ final class Child implements AutoCloseable {
 
     /** the main class of all commands */
     static final String COMMANDS = "zebrawood.desktop.command.Zebrawood";
+
     private static final Pattern PEAK = Pattern.compile("VmHWM:\\s+(\\d+) kB");
     private static final long WATCH_NANOS = 50_000_000;
 
@@ -35,7 +36,8 @@ final class Child implements AutoCloseable {
     private Child(Process process) {
         this.process = process;
         listening = new Thread(() -> {
-            try (BufferedReader lines = new BufferedReader(new InputStreamReader(process.getErrorStream(), StandardCharsets.UTF_8))) {
+            try (BufferedReader lines =
+                    new BufferedReader(new InputStreamReader(process.getErrorStream(), StandardCharsets.UTF_8))) {
                 lines.lines().forEach(line -> {
                     synchronized (errors) {
                         errors.append(line).append('\n');
@@ -58,10 +60,15 @@ final class Child implements AutoCloseable {
         return start("window", environment, main, arguments);
     }
 
-    /** A command that was run to its end: how long it took, MB resident at the most, and what stood in its error stream. */
+    /**
+     * A command that was run to its end: how long it took, MB resident at the most, and what stood in its error stream.
+     */
     record Ended(int status, double seconds, double peakMb, String errors) {}
 
-    /** Runs a command to its end as the launcher starts what goes through whole files; {@code out} takes each line it says. */
+    /**
+     * Runs a command to its end as the launcher starts what goes through whole files; {@code out} takes each line it
+     * says.
+     */
     static Ended run(Consumer<String> out, String... arguments) throws IOException, InterruptedException {
         long start = System.nanoTime();
         AtomicReference<Double> peak = new AtomicReference<>(0.0);
@@ -102,19 +109,27 @@ final class Child implements AutoCloseable {
             options.add("@" + launch.resolve(file + ".options"));
         }
         // where the driver's library lies, so that no child unpacks one of its own, which a kill would leave behind
-        Stream.of("org.sqlite.lib.path", "org.sqlite.tmpdir", "zebrawood.launch").filter(where -> System.getProperty(where) != null)
-                .map(where -> "-D" + where + "=" + System.getProperty(where)).forEach(options::add);
+        Stream.of("org.sqlite.lib.path", "org.sqlite.tmpdir", "zebrawood.launch")
+                .filter(where -> System.getProperty(where) != null)
+                .map(where -> "-D" + where + "=" + System.getProperty(where))
+                .forEach(options::add);
         return options;
     }
 
-    private static Child start(String kind, Map<String, String> environment, String main, String... arguments) throws IOException {
+    private static Child start(String kind, Map<String, String> environment, String main, String... arguments)
+            throws IOException {
         String archive = System.getenv().getOrDefault("ZEBRAWOOD_ARCHIVE", "");
-        List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString()));
+        List<String> command = new ArrayList<>(
+                List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString()));
         command.addAll(options(kind));
         if (!archive.isEmpty()) {
             command.add("-XX:SharedArchiveFile=" + archive);
         }
-        command.addAll(List.of("-cp", System.getProperty("java.class.path").replace(File.pathSeparator + File.pathSeparator, File.pathSeparator), main));
+        command.addAll(List.of(
+                "-cp",
+                System.getProperty("java.class.path")
+                        .replace(File.pathSeparator + File.pathSeparator, File.pathSeparator),
+                main));
         command.addAll(Arrays.asList(arguments));
         ProcessBuilder builder = new ProcessBuilder(command);
         builder.environment().putAll(environment);

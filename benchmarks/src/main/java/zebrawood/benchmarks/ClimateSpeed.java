@@ -38,13 +38,28 @@ final class ClimateSpeed {
             int hurt = write(file, damaged);
             long before = usedHeap();
             long start = System.nanoTime();
-            ClimateFile.Read read = ClimateFile.read(file, new ClimateLog(LIMITS, OptionalDouble.of(18), OptionalDouble.empty()), () -> true);
+            ClimateFile.Read read = ClimateFile.read(
+                    file, new ClimateLog(LIMITS, OptionalDouble.of(18), OptionalDouble.empty()), () -> true);
             double readMillis = (System.nanoTime() - start) / 1e6;
             double drawnMillis = draw(read);
             double heapMb = (usedHeap() - before) / 1e6;
-            System.out.printf(Locale.ROOT, "climate, %,d lines, %d of them damaged (%.1f MB): read and judged %.0f ms, drawn %.0f ms; %d lines told by number; %.0f h outside, %.0f h condensing; %.1f MB kept%n",
-                    LINES, hurt, Files.size(file) / 1e6, readMillis, drawnMillis, read.damaged().size(), read.year().hoursOutside(), read.year().hoursCondensing().orElseThrow(), heapMb);
-            kept &= readMillis + drawnMillis < MOST_MILLIS && read.damaged().size() == hurt && read.year().readings() == LINES - hurt && heapMb < MOST_HEAP_MB;
+            System.out.printf(
+                    Locale.ROOT,
+                    "climate, %,d lines, %d of them damaged (%.1f MB): read and judged %.0f ms, drawn %.0f ms; %d "
+                            + "lines told by number; %.0f h outside, %.0f h condensing; %.1f MB kept%n",
+                    LINES,
+                    hurt,
+                    Files.size(file) / 1e6,
+                    readMillis,
+                    drawnMillis,
+                    read.damaged().size(),
+                    read.year().hoursOutside(),
+                    read.year().hoursCondensing().orElseThrow(),
+                    heapMb);
+            kept &= readMillis + drawnMillis < MOST_MILLIS
+                    && read.damaged().size() == hurt
+                    && read.year().readings() == LINES - hurt
+                    && heapMb < MOST_HEAP_MB;
         }
         Words.delete(folder);
         return kept;
@@ -64,7 +79,13 @@ final class ClimateSpeed {
             for (int i = 0; i < LINES; i++, at = at.plusMinutes(1)) {
                 double season = Math.sin(2 * Math.PI * i / LINES - Math.PI / 2);
                 double day = Math.sin(2 * Math.PI * (i % 1440) / 1440 - Math.PI / 2);
-                String line = String.format(Locale.ROOT, "%s,%.1f,%.0f,3.%d", at, 20 + 7 * season + 3 * day + random.nextDouble(), 50 + 12 * season - 8 * day + 4 * random.nextDouble(), random.nextInt(10));
+                String line = String.format(
+                        Locale.ROOT,
+                        "%s,%.1f,%.0f,3.%d",
+                        at,
+                        20 + 7 * season + 3 * day + random.nextDouble(),
+                        50 + 12 * season - 8 * day + 4 * random.nextDouble(),
+                        random.nextInt(10));
                 if (damaged && i % DAMAGED_IN == 17) {
                     hurt++;
                     line = switch (i / DAMAGED_IN % 4) {
@@ -85,7 +106,7 @@ final class ClimateSpeed {
     private static double draw(ClimateFile.Read read) throws InterruptedException {
         CountDownLatch drawn = new CountDownLatch(1);
         try {
-            Platform.startup(() -> { });
+            Platform.startup(() -> {});
         } catch (IllegalStateException running) {
             // started by the run before
         }
@@ -93,7 +114,8 @@ final class ClimateSpeed {
         Platform.runLater(() -> {
             Canvas canvas = new Canvas(640, 500);
             long start = System.nanoTime();
-            YearFigure.of(read.year()).draw(new CanvasPen(canvas.getGraphicsContext2D(), Look.of(Ground.values()[0])), 640, 500);
+            YearFigure.of(read.year())
+                    .draw(new CanvasPen(canvas.getGraphicsContext2D(), Look.of(Ground.values()[0])), 640, 500);
             canvas.snapshot(null, null);
             took[0] = System.nanoTime() - start;
             drawn.countDown();

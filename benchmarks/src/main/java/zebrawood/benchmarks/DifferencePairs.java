@@ -70,14 +70,24 @@ final class DifferencePairs {
                 first += place == 0 ? 1 : 0;
                 three += place >= 0 && place < 3 ? 1 : 0;
                 if (place != 0) {
-                    missed.add(pair.planted + " came " + (place < 0 ? "nowhere" : "no. " + (place + 1) + " after " + found.get(0).label()));
+                    missed.add(pair.planted + " came "
+                            + (place < 0
+                                    ? "nowhere"
+                                    : "no. " + (place + 1) + " after "
+                                            + found.get(0).label()));
                 }
             }
         } finally {
             Words.delete(folder);
         }
-        System.out.printf(Locale.ROOT, "what was different: %d pairs, one planted cause among ten other changes, %s: first in %.1f %%, among the first three in %.1f %%%n",
-                PAIRS, sizes, 100.0 * first / PAIRS, 100.0 * three / PAIRS);
+        System.out.printf(
+                Locale.ROOT,
+                "what was different: %d pairs, one planted cause among ten other changes, %s: first in %.1f %%, "
+                        + "among the first three in %.1f %%%n",
+                PAIRS,
+                sizes,
+                100.0 * first / PAIRS,
+                100.0 * three / PAIRS);
         missed.stream().limit(8).forEach(words -> System.out.println("  " + words));
         return first >= FIRST * PAIRS && three >= THREE * PAIRS;
     }
@@ -90,6 +100,7 @@ final class DifferencePairs {
         private final Family family;
         /** whether what does no harm may be as large as a cause, and a cause as small as that */
         private final boolean overlap;
+
         private Instant now = Instant.parse("2030-03-01T08:00:00Z");
         private String planted = "";
         // the day's truth, changed from the first day to the second
@@ -137,9 +148,24 @@ final class DifferencePairs {
         }
 
         private Plate plate() {
-            return new Plate("Pair " + id, family, Optional.of(number), Optional.of("hall"), Optional.empty(), Optional.empty(),
-                    Optional.of(new Plate.Source(Optional.of("source"), OptionalDouble.of(60), OptionalDouble.empty(), List.of(1064.0), OptionalDouble.empty())),
-                    Optional.empty(), Optional.empty(), Optional.of(LIMITS), Optional.empty(), Optional.empty());
+            return new Plate(
+                    "Pair " + id,
+                    family,
+                    Optional.of(number),
+                    Optional.of("hall"),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.of(new Plate.Source(
+                            Optional.of("source"),
+                            OptionalDouble.of(60),
+                            OptionalDouble.empty(),
+                            List.of(1064.0),
+                            OptionalDouble.empty())),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.of(LIMITS),
+                    Optional.empty(),
+                    Optional.empty());
         }
 
         private Entry.Stamp stamp() {
@@ -153,27 +179,71 @@ final class DifferencePairs {
             List<RampReadings.Mark> marks = new ArrayList<>();
             for (int i = 0; i < 9; i++) {
                 double at = bestGap + 5 - i * 10.0 / 8;
-                marks.add(new RampReadings.Mark(i * 22.5, waist * Math.hypot(1, (at - bestGap) / 2.9) + random.nextGaussian() * 0.001));
+                marks.add(new RampReadings.Mark(
+                        i * 22.5, waist * Math.hypot(1, (at - bestGap) / 2.9) + random.nextGaussian() * 0.001));
             }
-            append(new FocusRamp(), new RampReadings(10_600, bestGap + 5, 180, 10, Optional.empty(), Optional.of(marks), OptionalDouble.of(0.005), OptionalDouble.empty(),
-                    OptionalDouble.empty(), Optional.empty()));
+            append(
+                    new FocusRamp(),
+                    new RampReadings(
+                            10_600,
+                            bestGap + 5,
+                            180,
+                            10,
+                            Optional.empty(),
+                            Optional.of(marks),
+                            OptionalDouble.of(0.005),
+                            OptionalDouble.empty(),
+                            OptionalDouble.empty(),
+                            Optional.empty()));
         }
 
         private <R extends Record, F extends Record> void append(Procedure<R, F> procedure, R readings) {
-            logbook.append(id, Body.Measured.of(procedure, readings, Map.of(), procedure.evaluate(readings), UnitChoice.METRIC), stamp());
+            logbook.append(
+                    id,
+                    Body.Measured.of(procedure, readings, Map.of(), procedure.evaluate(readings), UnitChoice.METRIC),
+                    stamp());
         }
 
         private Entry work() {
             boolean pulsed = family.isGalvo();
-            return logbook.append(id, new Body.Worked(new WorkResult(
-                    new WorkResult.Stock(stock, OptionalDouble.of(thickness), Optional.of(batch), Optional.of(clean), Optional.of(under), Optional.empty()),
-                    new WorkResult.Setup(Optional.of(lens), Optional.empty(), OptionalDouble.of(gap), OptionalDouble.of(defocus), Optional.of(air), OptionalDouble.of(minutesOn)),
-                    new WorkResult.Recipe(OptionalDouble.of(power), OptionalDouble.of(speed), OptionalDouble.of(interval), Optional.of(WorkResult.Strokes.FILL), OptionalInt.of(passes),
-                            OptionalDouble.empty(), pulsed ? OptionalDouble.of(frequency) : OptionalDouble.empty(), pulsed ? OptionalDouble.of(pulse) : OptionalDouble.empty(), OptionalDouble.empty()),
-                    new WorkResult.Outcome("so", OptionalInt.of(5), OptionalDouble.empty())), Map.of(), new TakenAlong(List.of(), List.of())), stamp());
+            return logbook.append(
+                    id,
+                    new Body.Worked(
+                            new WorkResult(
+                                    new WorkResult.Stock(
+                                            stock,
+                                            OptionalDouble.of(thickness),
+                                            Optional.of(batch),
+                                            Optional.of(clean),
+                                            Optional.of(under),
+                                            Optional.empty()),
+                                    new WorkResult.Setup(
+                                            Optional.of(lens),
+                                            Optional.empty(),
+                                            OptionalDouble.of(gap),
+                                            OptionalDouble.of(defocus),
+                                            Optional.of(air),
+                                            OptionalDouble.of(minutesOn)),
+                                    new WorkResult.Recipe(
+                                            OptionalDouble.of(power),
+                                            OptionalDouble.of(speed),
+                                            OptionalDouble.of(interval),
+                                            Optional.of(WorkResult.Strokes.FILL),
+                                            OptionalInt.of(passes),
+                                            OptionalDouble.empty(),
+                                            pulsed ? OptionalDouble.of(frequency) : OptionalDouble.empty(),
+                                            pulsed ? OptionalDouble.of(pulse) : OptionalDouble.empty(),
+                                            OptionalDouble.empty()),
+                                    new WorkResult.Outcome("so", OptionalInt.of(5), OptionalDouble.empty())),
+                            Map.of(),
+                            new TakenAlong(List.of(), List.of())),
+                    stamp());
         }
 
-        /** Ten changes as careful hands and ordinary days make them: each within half of what just matters, or of no matter. */
+        /**
+         * Ten changes as careful hands and ordinary days make them: each within half of what just matters, or of no
+         * matter.
+         */
         private void harmless() {
             List<Runnable> all = new ArrayList<>(List.of(
                     () -> temperature += within(2),
@@ -202,7 +272,9 @@ final class DifferencePairs {
             return (random.nextDouble() * 2 - 1) * (overlap ? 4 : 1) * most;
         }
 
-        /** The size of a cause: at least so much, and up to so much more; from a third of that on where sizes overlap. */
+        /**
+         * The size of a cause: at least so much, and up to so much more; from a third of that on where sizes overlap.
+         */
         private double size(double least, double more) {
             return (overlap ? 1 / 3.0 + 2 / 3.0 * random.nextDouble() : 1) * least + more * random.nextDouble();
         }
@@ -226,9 +298,19 @@ final class DifferencePairs {
                     new Cause("passes", () -> passes = 2),
                     new Cause("best gap", () -> bestGap += sign() * (size(1.8, 1))),
                     new Cause("thinnest line", () -> waist *= 1 + size(0.25, 0.3)),
-                    new Cause("source changed", () -> logbook.append(id, new Body.Happened(Change.SOURCE_CHANGED, ""), stamp())),
-                    new Cause("cleaned lens", () -> logbook.append(id, new Body.Happened(Change.CLEANED, "",
-                            Optional.of(new Body.Cleaning("lens", "soot", "burn in the coating", false))), stamp()))));
+                    new Cause(
+                            "source changed",
+                            () -> logbook.append(id, new Body.Happened(Change.SOURCE_CHANGED, ""), stamp())),
+                    new Cause(
+                            "cleaned lens",
+                            () -> logbook.append(
+                                    id,
+                                    new Body.Happened(
+                                            Change.CLEANED,
+                                            "",
+                                            Optional.of(
+                                                    new Body.Cleaning("lens", "soot", "burn in the coating", false))),
+                                    stamp()))));
             if (!family.isGalvo()) {
                 causes.add(new Cause("air", () -> air = "off"));
                 causes.add(new Cause("thickness", () -> thickness *= 1 + size(0.2, 0)));
@@ -238,7 +320,9 @@ final class DifferencePairs {
                 causes.add(new Cause("pulse length", () -> pulse *= 1 - size(0.4, 0)));
             }
             if (family == Family.GALVO_UV || family == Family.GANTRY_CO2) {
-                causes.add(new Cause("minutes since switched on", () -> minutesOn = Math.max(0, minutesOn - 60) + (minutesOn > 55 ? 0 : 59)));
+                causes.add(new Cause(
+                        "minutes since switched on",
+                        () -> minutesOn = Math.max(0, minutesOn - 60) + (minutesOn > 55 ? 0 : 59)));
             }
             return causes;
         }

@@ -9,8 +9,8 @@ import java.util.OptionalInt;
 import java.util.SplittableRandom;
 import zebrawood.core.extraction.Extraction;
 import zebrawood.core.extraction.ExtractionFinding;
-import zebrawood.core.extraction.ExtractionReadings.FanPoint;
 import zebrawood.core.extraction.ExtractionReadings;
+import zebrawood.core.extraction.ExtractionReadings.FanPoint;
 import zebrawood.core.extraction.Layout;
 
 /** 10,000 extractions: how long a finding takes, and how far fan and run are apart where they are said to meet. */
@@ -44,13 +44,25 @@ final class DuctSpeed {
             if (finding.operatingFlowM3h() == fan.get(fan.size() - 1).flowM3h()) {
                 // the run takes no more there than the fan still gives
                 ended++;
-                beyond = Math.max(beyond, finding.operatingPressurePa() - fan.get(fan.size() - 1).pressurePa());
+                beyond = Math.max(
+                        beyond,
+                        finding.operatingPressurePa() - fan.get(fan.size() - 1).pressurePa());
             } else {
-                apart = Math.max(apart, Math.abs(pressure(fan, finding.operatingFlowM3h()) - finding.operatingPressurePa()));
+                apart = Math.max(
+                        apart, Math.abs(pressure(fan, finding.operatingFlowM3h()) - finding.operatingPressurePa()));
             }
         }
-        System.out.printf(Locale.ROOT, "duct: %d random systems: fan and run at most %.2g Pa apart where they meet; %d at the end of the fan's curve, where the run takes at most %.2g Pa more than the fan gives; a finding takes %.3f ms (median), %.3f ms (99 %%)%n",
-                SYSTEMS, apart, ended, Math.max(0, beyond), ms.median(), ms.percentile(99));
+        System.out.printf(
+                Locale.ROOT,
+                "duct: %d random systems: fan and run at most %.2g Pa apart where they meet; %d at the end of the "
+                        + "fan's curve, where the run takes at most %.2g Pa more than the fan gives; a finding "
+                        + "takes %.3f ms (median), %.3f ms (99 %%)%n",
+                SYSTEMS,
+                apart,
+                ended,
+                Math.max(0, beyond),
+                ms.median(),
+                ms.percentile(99));
         return apart < MOST_PA && beyond < MOST_PA && ms.percentile(99) < MOST_MILLIS;
     }
 
@@ -61,25 +73,53 @@ final class DuctSpeed {
         }
         ExtractionFinding.Point from = fan.get(after - 1);
         ExtractionFinding.Point to = fan.get(after);
-        return from.pressurePa() + (to.pressurePa() - from.pressurePa()) * (flow - from.flowM3h()) / (to.flowM3h() - from.flowM3h());
+        return from.pressurePa()
+                + (to.pressurePa() - from.pressurePa()) * (flow - from.flowM3h()) / (to.flowM3h() - from.flowM3h());
     }
 
     private static ExtractionReadings system(SplittableRandom random) {
         List<Layout.Segment> segments = new ArrayList<>();
         for (int i = 0; i < 1 + random.nextInt(6); i++) {
-            segments.add(new Layout.Segment("duct " + i, 63 + 260 * random.nextDouble(), 0.2 + 15 * random.nextDouble(), OptionalDouble.of(random.nextDouble()),
-                    OptionalDouble.of(1 + 2 * random.nextDouble()), OptionalInt.of(1 + random.nextInt(3))));
+            segments.add(new Layout.Segment(
+                    "duct " + i,
+                    63 + 260 * random.nextDouble(),
+                    0.2 + 15 * random.nextDouble(),
+                    OptionalDouble.of(random.nextDouble()),
+                    OptionalDouble.of(1 + 2 * random.nextDouble()),
+                    OptionalInt.of(1 + random.nextInt(3))));
         }
         List<Layout.Fitting> fittings = new ArrayList<>();
         for (int i = 0; i < random.nextInt(8); i++) {
-            fittings.add(new Layout.Fitting("bend " + i, 80 + 200 * random.nextDouble(), 2 * random.nextDouble(), OptionalInt.empty(), OptionalInt.empty()));
+            fittings.add(new Layout.Fitting(
+                    "bend " + i,
+                    80 + 200 * random.nextDouble(),
+                    2 * random.nextDouble(),
+                    OptionalInt.empty(),
+                    OptionalInt.empty()));
         }
-        List<Layout.Filter> filters = List.of(new Layout.Filter("filter", 100 + 900 * random.nextDouble(), 300 * random.nextDouble(), OptionalDouble.empty(), OptionalInt.empty()));
+        List<Layout.Filter> filters = List.of(new Layout.Filter(
+                "filter",
+                100 + 900 * random.nextDouble(),
+                300 * random.nextDouble(),
+                OptionalDouble.empty(),
+                OptionalInt.empty()));
         List<FanPoint> fan = new ArrayList<>(List.of(new FanPoint(0, 200 + 2000 * random.nextDouble())));
         for (int i = 0; i < 1 + random.nextInt(6); i++) {
             FanPoint last = fan.get(fan.size() - 1);
-            fan.add(new FanPoint(last.flowM3h() + 40 + 300 * random.nextDouble(), last.pressurePa() * random.nextDouble()));
+            fan.add(new FanPoint(
+                    last.flowM3h() + 40 + 300 * random.nextDouble(), last.pressurePa() * random.nextDouble()));
         }
-        return new ExtractionReadings(100 + 700 * random.nextDouble(), Optional.empty(), segments, fittings, filters, fan, OptionalDouble.empty(), true, Optional.empty(), List.of(), Optional.empty());
+        return new ExtractionReadings(
+                100 + 700 * random.nextDouble(),
+                Optional.empty(),
+                segments,
+                fittings,
+                filters,
+                fan,
+                OptionalDouble.empty(),
+                true,
+                Optional.empty(),
+                List.of(),
+                Optional.empty());
     }
 }

@@ -49,8 +49,11 @@ final class Durability {
     }
 
     static boolean run(String[] words) throws Exception {
-        Size size = new Size((int) Words.number(words, "--runs", Size.WHOLE.recordKills()), (int) Words.number(words, "--windows", Size.WHOLE.windowKills()),
-                (int) Words.number(words, "--cuts", Size.WHOLE.cuts()), 1);
+        Size size = new Size(
+                (int) Words.number(words, "--runs", Size.WHOLE.recordKills()),
+                (int) Words.number(words, "--windows", Size.WHOLE.windowKills()),
+                (int) Words.number(words, "--cuts", Size.WHOLE.cuts()),
+                1);
         return measure(size, 2).isEmpty();
     }
 
@@ -62,7 +65,9 @@ final class Durability {
             durability.killWindow(size.windowKills());
             Optional<Path> watcher = watcher();
             if (watcher.isEmpty()) {
-                System.out.println("power cuts and failing writes: left out, there is no C compiler here (cc) to build the watcher with");
+                System.out.println(
+                        "power cuts and failing writes: left out, there is no C compiler here (cc) to build the "
+                                + "watcher with");
             } else {
                 durability.cut(watcher.get(), size.cuts());
                 durability.fail(watcher.get(), size.faultsApart());
@@ -120,7 +125,17 @@ final class Durability {
             }
             Map<Integer, String> said = new TreeMap<>();
             long before = count(folder);
-            try (Child child = Child.start(Map.of(), Child.COMMANDS, "record", "-", "--machine", SmallShop.MACHINE, "--by", "RV", "--data", folder.toString())) {
+            try (Child child = Child.start(
+                    Map.of(),
+                    Child.COMMANDS,
+                    "record",
+                    "-",
+                    "--machine",
+                    SmallShop.MACHINE,
+                    "--by",
+                    "RV",
+                    "--data",
+                    folder.toString())) {
                 Thread feeding = feed(child, random.nextInt(1000));
                 int until = 1 + random.nextInt(14);
                 long delay = random.nextLong(9_000_000);
@@ -143,8 +158,16 @@ final class Durability {
             more.addAndGet(count(folder) - before - said.size());
         });
         folders.values().forEach(Words::delete);
-        System.out.printf(Locale.ROOT, "record killed %d times while recording: %d entries confirmed, all there and whole in %d of %d runs; %d more were safe but not yet confirmed; %.0f s%n",
-                runs, confirmed.get(), runs - failures.stream().map(f -> f.split(":")[0]).distinct().count(), runs, more.get(), (System.nanoTime() - start) / 1e9);
+        System.out.printf(
+                Locale.ROOT,
+                "record killed %d times while recording: %d entries confirmed, all there and whole in %d of %d "
+                        + "runs; %d more were safe but not yet confirmed; %.0f s%n",
+                runs,
+                confirmed.get(),
+                runs - failures.stream().map(f -> f.split(":")[0]).distinct().count(),
+                runs,
+                more.get(),
+                (System.nanoTime() - start) / 1e9);
     }
 
     private static long count(Path folder) {
@@ -184,7 +207,8 @@ final class Durability {
             Map<Integer, String> said = new TreeMap<>();
             TreeMap<Long, Integer> typed = new TreeMap<>();
             long killedAt = Long.MAX_VALUE;
-            try (Child child = Child.start(Map.of(), TypingWindow.class.getName(), folder.toString(), String.valueOf(n))) {
+            try (Child child =
+                    Child.start(Map.of(), TypingWindow.class.getName(), folder.toString(), String.valueOf(n))) {
                 BufferedReader lines = child.out();
                 long wait = 100L + random.nextInt(3_400);
                 long readyAt = 0;
@@ -207,9 +231,13 @@ final class Durability {
                 child.end();
                 killedAt = readyAt + wait;
                 if (killer == null) {
-                    failed("window run " + n, List.of(child.errors().contains("Unable to open DISPLAY")
-                            ? "the virtual screen took no further window; nothing was recorded and nothing killed"
-                            : "it never opened: " + child.errors()));
+                    failed(
+                            "window run " + n,
+                            List.of(
+                                    child.errors().contains("Unable to open DISPLAY")
+                                            ? "the virtual screen took no further window; nothing was recorded "
+                                                    + "and nothing killed"
+                                            : "it never opened: " + child.errors()));
                 }
             } catch (IOException pipeBroken) {
                 // it was killed while it was read
@@ -221,14 +249,27 @@ final class Durability {
                 drafts.incrementAndGet();
                 int kept = TypingWindow.keptDraft(folder);
                 if (kept < last.getValue()) {
-                    wrong.add("the draft kept is no. " + kept + ", but no. " + last.getValue() + " was typed more than a second before");
+                    wrong.add("the draft kept is no. " + kept + ", but no. " + last.getValue()
+                            + " was typed more than a second before");
                 }
             }
             failed("window run " + n, wrong);
             Words.delete(folder);
         });
-        System.out.printf(Locale.ROOT, "window killed %d times while typing and recording: %d entries confirmed, all there and whole, %d drafts, none lost beyond its last second, in %d of %d runs; %.0f s%n",
-                runs, confirmed.get(), drafts.get(), runs - failures.subList(before, failures.size()).stream().map(f -> f.split(":")[0]).distinct().count(), runs, (System.nanoTime() - start) / 1e9);
+        System.out.printf(
+                Locale.ROOT,
+                "window killed %d times while typing and recording: %d entries confirmed, all there and whole, %d "
+                        + "drafts, none lost beyond its last second, in %d of %d runs; %.0f s%n",
+                runs,
+                confirmed.get(),
+                drafts.get(),
+                runs
+                        - failures.subList(before, failures.size()).stream()
+                                .map(f -> f.split(":")[0])
+                                .distinct()
+                                .count(),
+                runs,
+                (System.nanoTime() - start) / 1e9);
     }
 
     /** The watcher built with the C compiler, where there is one. */
@@ -240,7 +281,18 @@ final class Durability {
             Files.copy(in, source);
         }
         try {
-            Process compiler = new ProcessBuilder("cc", "-shared", "-fPIC", "-O2", "-o", library.toString(), source.toString(), "-ldl", "-lpthread").inheritIO().start();
+            Process compiler = new ProcessBuilder(
+                            "cc",
+                            "-shared",
+                            "-fPIC",
+                            "-O2",
+                            "-o",
+                            library.toString(),
+                            source.toString(),
+                            "-ldl",
+                            "-lpthread")
+                    .inheritIO()
+                    .start();
             return compiler.waitFor() == 0 ? Optional.of(library) : Optional.empty();
         } catch (IOException noCompiler) {
             return Optional.empty();
@@ -250,10 +302,25 @@ final class Durability {
     /** One watched session of {@code record}: what it wrote, and what it said. */
     private WatchedLog watched(Path watcher, Path folder, int worksheets) throws IOException, InterruptedException {
         Path log = folder.resolveSibling(folder.getFileName() + ".log");
-        try (Child child = Child.start(Map.of("LD_PRELOAD", watcher.toString(), "WATCH_LOG", log.toString(), "WATCH_FOLDER", folder.toString()),
-                Child.COMMANDS, "record", "-", "--machine", SmallShop.MACHINE, "--by", "RV", "--data", folder.toString())) {
+        try (Child child = Child.start(
+                Map.of(
+                        "LD_PRELOAD",
+                        watcher.toString(),
+                        "WATCH_LOG",
+                        log.toString(),
+                        "WATCH_FOLDER",
+                        folder.toString()),
+                Child.COMMANDS,
+                "record",
+                "-",
+                "--machine",
+                SmallShop.MACHINE,
+                "--by",
+                "RV",
+                "--data",
+                folder.toString())) {
             give(child, worksheets);
-            child.out().lines().forEach(answer -> { });
+            child.out().lines().forEach(answer -> {});
             child.end();
         }
         WatchedLog read = WatchedLog.read(log);
@@ -279,22 +346,43 @@ final class Durability {
         Words.delete(folder);
         List<String> unsynced = log.confirmedBeforeSynced();
         failed("order of writes", unsynced);
-        System.out.printf(Locale.ROOT, "system calls of %d recordings: %d writes, %d syncs; the write-ahead log was synced after its last write before each confirmation in %s%n",
-                log.confirmations(), log.count('W'), log.count('S'), unsynced.isEmpty() ? "all of them" : "all but " + unsynced.size());
+        System.out.printf(
+                Locale.ROOT,
+                "system calls of %d recordings: %d writes, %d syncs; the write-ahead log was synced after its "
+                        + "last write before each confirmation in %s%n",
+                log.confirmations(),
+                log.count('W'),
+                log.count('S'),
+                unsynced.isEmpty() ? "all of them" : "all but " + unsynced.size());
         AtomicLong confirmed = new AtomicLong();
         int was = failures.size();
         for (boolean torn : new boolean[] {false, true}) {
             each(cuts, n -> {
                 SplittableRandom random = new SplittableRandom(n * 7L + (torn ? 1_000_003 : 1));
                 Path left = Files.createTempDirectory("zebrawood-cut");
-                Map<Integer, String> said = log.cut(1 + random.nextInt(log.size() - 1), before, left, torn ? Optional.of(random) : Optional.empty());
+                Map<Integer, String> said = log.cut(
+                        1 + random.nextInt(log.size() - 1),
+                        before,
+                        left,
+                        torn ? Optional.of(random) : Optional.empty());
                 confirmed.addAndGet(said.size());
                 failed("cut " + n + (torn ? " torn" : ""), SmallShop.wrong(left, said));
                 Words.delete(left);
             });
         }
-        System.out.printf(Locale.ROOT, "power cut %d times where only synced bytes survive, and %d times where some others do too, torn: %d confirmations before them, all there and whole in %d of %d%n",
-                cuts, cuts, confirmed.get(), 2L * cuts - failures.subList(was, failures.size()).stream().map(f -> f.split(":")[0]).distinct().count(), 2 * cuts);
+        System.out.printf(
+                Locale.ROOT,
+                "power cut %d times where only synced bytes survive, and %d times where some others do too, torn: "
+                        + "%d confirmations before them, all there and whole in %d of %d%n",
+                cuts,
+                cuts,
+                confirmed.get(),
+                2L * cuts
+                        - failures.subList(was, failures.size()).stream()
+                                .map(f -> f.split(":")[0])
+                                .distinct()
+                                .count(),
+                2 * cuts);
     }
 
     /** Every write, sync and cut of a recording fails once: disk full, and I/O error. */
@@ -312,20 +400,41 @@ final class Durability {
             Path folder = shop.copy();
             Map<Integer, String> said = new TreeMap<>();
             List<String> wrong = new ArrayList<>();
-            try (Child child = Child.start(Map.of("LD_PRELOAD", watcher.toString(), "WATCH_FOLDER", folder.toString(), "WATCH_FAIL", String.valueOf(place), "WATCH_ERROR", error),
-                    Child.COMMANDS, "record", "-", "--machine", SmallShop.MACHINE, "--by", "RV", "--data", folder.toString())) {
+            try (Child child = Child.start(
+                    Map.of(
+                            "LD_PRELOAD",
+                            watcher.toString(),
+                            "WATCH_FOLDER",
+                            folder.toString(),
+                            "WATCH_FAIL",
+                            String.valueOf(place),
+                            "WATCH_ERROR",
+                            error),
+                    Child.COMMANDS,
+                    "record",
+                    "-",
+                    "--machine",
+                    SmallShop.MACHINE,
+                    "--by",
+                    "RV",
+                    "--data",
+                    folder.toString())) {
                 give(child, 2);
                 List<String> answers = child.out().lines().toList();
-                answers.forEach(answer -> SmallShop.confirmed(answer).ifPresent(entry -> said.put(entry.getKey(), entry.getValue())));
+                answers.forEach(answer ->
+                        SmallShop.confirmed(answer).ifPresent(entry -> said.put(entry.getKey(), entry.getValue())));
                 child.end();
-                boolean sentence = answers.stream().anyMatch(answer -> answer.contains("\"message\":\"nothing was recorded: ")) || child.errors().contains(".");
+                boolean sentence =
+                        answers.stream().anyMatch(answer -> answer.contains("\"message\":\"nothing was recorded: "))
+                                || child.errors().contains(".");
                 if (sentence) {
                     sentences.incrementAndGet();
                 } else if (said.size() < 2) {
                     wrong.add("an entry was not recorded and nobody was told");
                 }
                 if (child.errors().contains("\tat ")) {
-                    wrong.add("a trace instead of a sentence: " + child.errors().lines().limit(3).collect(Collectors.joining(" | ")));
+                    wrong.add("a trace instead of a sentence: "
+                            + child.errors().lines().limit(3).collect(Collectors.joining(" | ")));
                 }
             }
             confirmed.addAndGet(said.size());
@@ -336,15 +445,30 @@ final class Durability {
             failed(error + " at write " + place, wrong);
             Words.delete(folder);
         });
-        System.out.printf(Locale.ROOT, "each of %d writes, syncs and cuts of a recording failed once as disk full and once as I/O error: %d confirmed and all there, told in a sentence %d times, recorded again after it in %d of %d%n",
-                places, confirmed.get(), sentences.get(), runs - failures.subList(was, failures.size()).stream().map(f -> f.split(":")[0]).distinct().count(), runs);
+        System.out.printf(
+                Locale.ROOT,
+                "each of %d writes, syncs and cuts of a recording failed once as disk full and once as I/O error: "
+                        + "%d confirmed and all there, told in a sentence %d times, recorded again after it in %d "
+                        + "of %d%n",
+                places,
+                confirmed.get(),
+                sentences.get(),
+                runs
+                        - failures.subList(was, failures.size()).stream()
+                                .map(f -> f.split(":")[0])
+                                .distinct()
+                                .count(),
+                runs);
     }
 
     private static List<String> recordsAgain(Path folder) {
         try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
             long before = logbook.head().entries();
             new LargeShop(12, 1).append(logbook, 0, LargeShop.stamp(Instant.parse("2031-03-14T09:30:00Z")));
-            return logbook.head().entries() == before + 1 && logbook.verify(List.of()).holds() ? List.of() : List.of("nothing could be recorded afterwards");
+            return logbook.head().entries() == before + 1
+                            && logbook.verify(List.of()).holds()
+                    ? List.of()
+                    : List.of("nothing could be recorded afterwards");
         }
     }
 }

@@ -51,7 +51,11 @@ final class FlippedBytes {
                 for (int i = 0; i < 6; i++) {
                     byte[] photo = new byte[1_500 + random.nextInt(3_000)];
                     random.nextBytes(photo);
-                    logbook.append("machine-0001", new Body.Happened(Change.KNOCKED, "photo " + i), Optional.empty(), List.of(new NewAttachment("photo.jpg", photo)),
+                    logbook.append(
+                            "machine-0001",
+                            new Body.Happened(Change.KNOCKED, "photo " + i),
+                            Optional.empty(),
+                            List.of(new NewAttachment("photo.jpg", photo)),
                             LargeShop.stamp(Instant.parse("2031-03-14T09:30:00Z")));
                 }
                 head = logbook.head().hash();
@@ -77,15 +81,24 @@ final class FlippedBytes {
             try (Logbook logbook = Logbook.open(file.getParent(), Catalogue.procedures())) {
                 Verification verification = logbook.verify(List.of());
                 found += verification.holds() ? 0 : 1;
-                boolean names = verification.flaws().stream().anyMatch(flaw -> flaw.toString().contains(place.named()));
+                boolean names = verification.flaws().stream()
+                        .anyMatch(flaw -> flaw.toString().contains(place.named()));
                 named += names ? 1 : 0;
                 if (!names && missed.size() < 5) {
-                    missed.add(place + " at " + (at - place.offset()) + ": " + verification.flaws().stream().limit(2).toList());
+                    missed.add(place + " at " + (at - place.offset()) + ": "
+                            + verification.flaws().stream().limit(2).toList());
                 }
             }
             flip(file, at, flip);
         }
-        System.out.printf(Locale.ROOT, "one byte flipped at %d seeded places in %d rows of entries and attachments: found %d times, the entry named %d times%n", flips, places.size(), found, named);
+        System.out.printf(
+                Locale.ROOT,
+                "one byte flipped at %d seeded places in %d rows of entries and attachments: found %d times, the "
+                        + "entry named %d times%n",
+                flips,
+                places.size(),
+                found,
+                named);
         missed.forEach(words -> System.out.println("  missed: " + words));
         return found == flips && named == flips;
     }
@@ -103,15 +116,21 @@ final class FlippedBytes {
     private static List<Place> places(Path file) throws IOException, SQLException {
         String whole = new String(Files.readAllBytes(file), StandardCharsets.ISO_8859_1);
         List<Place> places = new ArrayList<>();
-        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file); Statement statement = connection.createStatement()) {
-            try (ResultSet row = statement.executeQuery("select e.machine_id, number, position, stands_at, corrects, kind, stop, verdict, fired, initials, recorded_at, previous, hash, bytes, name"
-                    + " from entry e join machine m on m.id = e.machine_id")) {
+        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file);
+                Statement statement = connection.createStatement()) {
+            try (ResultSet row = statement.executeQuery(
+                    "select e.machine_id, number, position, stands_at, corrects, kind, stop, verdict, fired, "
+                            + "initials, recorded_at, previous, hash, bytes, name"
+                            + " from entry e join machine m on m.id = e.machine_id")) {
                 while (row.next()) {
                     ByteArrayOutputStream columns = new ByteArrayOutputStream();
                     for (int column = 1; column <= 13; column++) {
                         String text = row.getString(column);
                         if (text != null) {
-                            columns.writeBytes(column >= 2 && column <= 5 || column == 9 ? whole(Long.parseLong(text)) : text.getBytes(StandardCharsets.UTF_8));
+                            columns.writeBytes(
+                                    column >= 2 && column <= 5 || column == 9
+                                            ? whole(Long.parseLong(text))
+                                            : text.getBytes(StandardCharsets.UTF_8));
                         }
                     }
                     String named = row.getString(15) + " no. " + row.getInt(2);
@@ -124,7 +143,11 @@ final class FlippedBytes {
             try (ResultSet row = statement.executeQuery("select bytes from attachment_part")) {
                 while (row.next()) {
                     byte[] bytes = row.getBytes(1);
-                    add(places, whole, Arrays.copyOfRange(bytes, bytes.length - 400, bytes.length), "attachment of Unit 001");
+                    add(
+                            places,
+                            whole,
+                            Arrays.copyOfRange(bytes, bytes.length - 400, bytes.length),
+                            "attachment of Unit 001");
                 }
             }
         }
@@ -152,7 +175,8 @@ final class FlippedBytes {
     /** Somebody makes the whole logbook anew with one figure changed: only a hash on paper tells. */
     private static boolean rewritten(Path folder, String head) throws IOException {
         Path forged = Files.createTempDirectory("zebrawood-forged");
-        try (Logbook old = Logbook.open(folder, Catalogue.procedures()); Logbook made = Logbook.open(forged, Catalogue.procedures())) {
+        try (Logbook old = Logbook.open(folder, Catalogue.procedures());
+                Logbook made = Logbook.open(forged, Catalogue.procedures())) {
             boolean[] changed = {false};
             made.together(() -> old.stored(Long.MAX_VALUE, stored -> {
                 var entry = old.read(stored);
@@ -165,7 +189,8 @@ final class FlippedBytes {
             }));
             boolean wholeAlone = made.verify(List.of()).holds();
             boolean caught = !made.verify(List.of(head)).holds();
-            System.out.println("a chain rewritten as a whole: verify alone says " + (wholeAlone ? "whole" : "not whole") + ", with the hash on paper (--expect) " + (caught ? "not whole" : "whole"));
+            System.out.println("a chain rewritten as a whole: verify alone says " + (wholeAlone ? "whole" : "not whole")
+                    + ", with the hash on paper (--expect) " + (caught ? "not whole" : "whole"));
             return wholeAlone && caught;
         } finally {
             Words.delete(forged);

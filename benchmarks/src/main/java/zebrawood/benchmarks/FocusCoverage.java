@@ -13,8 +13,8 @@ import zebrawood.core.focus.RampReadings;
 import zebrawood.core.procedure.Verdict;
 
 /**
- * Ramps of beams that are known: each width is the true one plus a reading error of the stated size. Counts how
- * often the stated 95 % interval holds the true best gap.
+ * Ramps of beams that are known: each width is the true one plus a reading error of the stated size. Counts how often
+ * the stated 95 % interval holds the true best gap.
  */
 final class FocusCoverage {
 
@@ -79,19 +79,39 @@ final class FocusCoverage {
                 double width = waist * Math.hypot(1, (gap - best) / rayleigh) + reading.error(error, random);
                 marks.add(new RampReadings.Mark(at, Math.max(1e-3, width)));
             }
-            RampReadings readings = new RampReadings(10_600, start, RUN_MM, Math.min(rise, start), Optional.empty(), Optional.of(marks),
-                    OptionalDouble.of(error), OptionalDouble.empty(), OptionalDouble.empty(), Optional.empty());
+            RampReadings readings = new RampReadings(
+                    10_600,
+                    start,
+                    RUN_MM,
+                    Math.min(rise, start),
+                    Optional.empty(),
+                    Optional.of(marks),
+                    OptionalDouble.of(error),
+                    OptionalDouble.empty(),
+                    OptionalDouble.empty(),
+                    Optional.empty());
             var outcome = procedure.evaluate(readings);
             RampFinding finding = outcome.finding();
             passed += outcome.verdict() == Verdict.PASS ? 1 : 0;
             if (finding.bestGapMm().isPresent()) {
                 answered++;
-                held += Math.abs(finding.bestGapMm().getAsDouble() - best) <= finding.bestGapHalfWidthMm().getAsDouble() ? 1 : 0;
+                held += Math.abs(finding.bestGapMm().getAsDouble() - best)
+                                <= finding.bestGapHalfWidthMm().getAsDouble()
+                        ? 1
+                        : 0;
             }
         }
         double share = 100.0 * held / answered;
-        System.out.printf(Locale.ROOT, "%d ramps, seed %d, %s: %d answered, %d passed; the stated 95 %% interval holds the true best gap in %.2f %%%n",
-                RAMPS, SEED, reading.words, answered, passed, share);
+        System.out.printf(
+                Locale.ROOT,
+                "%d ramps, seed %d, %s: %d answered, %d passed; the stated 95 %% interval holds the true best gap "
+                        + "in %.2f %%%n",
+                RAMPS,
+                SEED,
+                reading.words,
+                answered,
+                passed,
+                share);
         return share;
     }
 }

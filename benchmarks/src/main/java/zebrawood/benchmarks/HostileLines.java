@@ -27,8 +27,9 @@ import zebrawood.logbook.worksheet.Solver;
  */
 final class HostileLines {
 
-    private static final String GOOD = "{\"procedure\":\"site-climate\",\"readings\":{\"airTemperatureC\":21.4,\"relativeHumidityPct\":46,"
-            + "\"limits\":{\"minTemperatureC\":14,\"maxTemperatureC\":29,\"minHumidityPct\":22,\"maxHumidityPct\":66}}}";
+    private static final String GOOD =
+            "{\"procedure\":\"site-climate\",\"readings\":{\"airTemperatureC\":21.4,\"relativeHumidityPct\":46,"
+                    + "\"limits\":{\"minTemperatureC\":14,\"maxTemperatureC\":29,\"minHumidityPct\":22,\"maxHumidityPct\":66}}}";
     private static final int PLAIN = 1_000_000;
     private static final int HOSTILE = 200_000;
     private static final int FROM_FILE = 200_000;
@@ -42,12 +43,20 @@ final class HostileLines {
         return plain && hostile && wholeProcess();
     }
 
-    /** Files through {@code solve} in a process of its own: every procedure's readings from the demo, then hostile lines. */
+    /**
+     * Files through {@code solve} in a process of its own: every procedure's readings from the demo, then hostile
+     * lines.
+     */
     private static boolean wholeProcess() throws IOException, InterruptedException {
         Path folder = Files.createTempDirectory("zebrawood-solve");
         DemoShop.make(folder.resolve("shop"), Catalogue.procedures(), LocalDate.of(2031, 3, 14), "bench");
         List<String> worksheets = worksheets(folder.resolve("shop"));
-        boolean kept = file("every procedure's worksheets", folder, FROM_FILE, n -> worksheets.get(n % worksheets.size()).getBytes(StandardCharsets.UTF_8), 0);
+        boolean kept = file(
+                "every procedure's worksheets",
+                folder,
+                FROM_FILE,
+                n -> worksheets.get(n % worksheets.size()).getBytes(StandardCharsets.UTF_8),
+                0);
         SplittableRandom random = new SplittableRandom(7);
         kept &= file("hostile lines", folder, HOSTILE, n -> hostile(n, random), 2);
         Words.delete(folder);
@@ -60,19 +69,23 @@ final class HostileLines {
         Set<String> procedures = new HashSet<>();
         try (Logbook logbook = Logbook.open(shop, Catalogue.procedures())) {
             for (History machine : logbook.histories()) {
-                machine.readings().forEach((stop, readings) -> readings.get(0).measured().ifPresent(measured -> {
-                    procedures.add(stop);
-                    lines.add("{\"procedure\":\"" + stop + "\",\"readings\":" + RecordWriter.text(measured.readings()) + "}\n");
-                }));
+                machine.readings()
+                        .forEach((stop, readings) -> readings.get(0).measured().ifPresent(measured -> {
+                            procedures.add(stop);
+                            lines.add("{\"procedure\":\"" + stop + "\",\"readings\":"
+                                    + RecordWriter.text(measured.readings()) + "}\n");
+                        }));
             }
         }
         if (procedures.size() != Catalogue.procedures().size()) {
-            throw new IllegalStateException("the demo has readings of " + procedures.size() + " procedures out of " + Catalogue.procedures().size());
+            throw new IllegalStateException("the demo has readings of " + procedures.size() + " procedures out of "
+                    + Catalogue.procedures().size());
         }
         return lines;
     }
 
-    private static boolean file(String what, Path folder, int lines, Lines source, int status) throws IOException, InterruptedException {
+    private static boolean file(String what, Path folder, int lines, Lines source, int status)
+            throws IOException, InterruptedException {
         Path file = folder.resolve("worksheets.jsonl");
         try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file))) {
             for (int n = 0; n < lines; n++) {
@@ -80,13 +93,30 @@ final class HostileLines {
             }
         }
         int[] answers = {0, 0};
-        Child.Ended ended = Child.run(answer -> {
-            answers[0]++;
-            answers[1] += answer.contains("\"error\"") ? 1 : 0;
-        }, "solve", file.toString());
-        System.out.printf(Locale.ROOT, "solve, a process of its own, %d %s from a file: exit status %d, %d answers, %d of them refusals, %s, %.1f s, %.0f a second, %.0f MB resident at the most%n",
-                lines, what, ended.status(), answers[0], answers[1], ended.errors().contains("\tat ") ? "a trace" : "no trace", ended.seconds(), lines / ended.seconds(), ended.peakMb());
-        return ended.status() == status && answers[0] == lines && answers[1] == (status == 0 ? 0 : lines) && !ended.errors().contains("\tat ");
+        Child.Ended ended = Child.run(
+                answer -> {
+                    answers[0]++;
+                    answers[1] += answer.contains("\"error\"") ? 1 : 0;
+                },
+                "solve",
+                file.toString());
+        System.out.printf(
+                Locale.ROOT,
+                "solve, a process of its own, %d %s from a file: exit status %d, %d answers, %d of them refusals, "
+                        + "%s, %.1f s, %.0f a second, %.0f MB resident at the most%n",
+                lines,
+                what,
+                ended.status(),
+                answers[0],
+                answers[1],
+                ended.errors().contains("\tat ") ? "a trace" : "no trace",
+                ended.seconds(),
+                lines / ended.seconds(),
+                ended.peakMb());
+        return ended.status() == status
+                && answers[0] == lines
+                && answers[1] == (status == 0 ? 0 : lines)
+                && !ended.errors().contains("\tat ");
     }
 
     private interface Lines {
@@ -97,10 +127,20 @@ final class HostileLines {
         Counting answers = new Counting();
         long[] most = {0};
         long start = System.nanoTime();
-        long refused = new Solver(Catalogue.procedures(), Throwable::printStackTrace).solve(new Streaming(lines, source, most), answers);
+        long refused = new Solver(Catalogue.procedures(), Throwable::printStackTrace)
+                .solve(new Streaming(lines, source, most), answers);
         double seconds = (System.nanoTime() - start) / 1e9;
-        System.out.printf(Locale.ROOT, "%s: %d lines, %d answers, %d refused, %.1f s, %.0f a second; least memory in use after a collection up to %.0f MB%n",
-                name, lines, answers.lines, refused, seconds, lines / seconds, most[0] / 1e6);
+        System.out.printf(
+                Locale.ROOT,
+                "%s: %d lines, %d answers, %d refused, %.1f s, %.0f a second; least memory in use after a "
+                        + "collection up to %.0f MB%n",
+                name,
+                lines,
+                answers.lines,
+                refused,
+                seconds,
+                lines / seconds,
+                most[0] / 1e6);
         return answers.lines == lines && refused == (allRefused ? lines : 0);
     }
 
@@ -108,14 +148,16 @@ final class HostileLines {
         String line = switch (n % 11) {
             case 0 -> GOOD.substring(0, 1 + random.nextInt(GOOD.length() - 1));
             case 1 -> "[".repeat(1 + random.nextInt(20_000));
-            case 2 -> GOOD.replace("\"relativeHumidityPct\":46", "\"relativeHumidityPct\":46,\"relativeHumidityPct\":47");
+            case 2 ->
+                GOOD.replace("\"relativeHumidityPct\":46", "\"relativeHumidityPct\":46,\"relativeHumidityPct\":47");
             case 3 -> GOOD.replace("airTemperatureC", "airTemperature" + (char) ('a' + random.nextInt(26)));
             case 4 -> GOOD.replace("21.4", "1e999");
             case 5 -> GOOD.replace("21.4", "\"21.4\"");
             case 6 -> GOOD.replace("site-climate", "site-\u0000climate");
             case 7 -> GOOD.replace("site-climate", "\\ud800");
             case 8 -> GOOD.replace("21.4", "9".repeat(3 + random.nextInt(5_000)));
-            case 9 -> "{\"procedure\":\"focus-ramp\",\"readings\":{\"marks\":[" + "{},".repeat(random.nextInt(300)) + "{}]}}";
+            case 9 ->
+                "{\"procedure\":\"focus-ramp\",\"readings\":{\"marks\":[" + "{},".repeat(random.nextInt(300)) + "{}]}}";
             default -> n % 20_009 == 10 ? "x".repeat(8 * 1024 * 1024 + 5) : "";
         };
         byte[] bytes = (line + "\n").getBytes(StandardCharsets.UTF_8);
@@ -165,7 +207,10 @@ final class HostileLines {
             }
             if (made % 50_000 == 49_999) {
                 System.gc();
-                most[0] = Math.max(most[0], Runtime.getRuntime().totalMemory() - Runtime.getRuntime().freeMemory());
+                most[0] = Math.max(
+                        most[0],
+                        Runtime.getRuntime().totalMemory()
+                                - Runtime.getRuntime().freeMemory());
             }
             line = source.line(made++);
             at = 0;

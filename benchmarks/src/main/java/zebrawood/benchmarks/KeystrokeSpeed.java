@@ -17,7 +17,11 @@ final class KeystrokeSpeed {
         Path shop = Files.createTempDirectory("zebrawood-keys");
         try {
             DemoShop.make(shop, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "bench");
-            try (Child child = Child.window(Map.of(), KeystrokeWindow.class.getName(), shop.toString(), String.valueOf(Words.number(words, "--keys", 300)))) {
+            try (Child child = Child.window(
+                    Map.of(),
+                    KeystrokeWindow.class.getName(),
+                    shop.toString(),
+                    String.valueOf(Words.number(words, "--keys", 300)))) {
                 child.out().lines().forEach(System.out::println);
                 int status = child.end();
                 child.errors().lines().limit(5).forEach(System.out::println);

@@ -36,8 +36,8 @@ import zebrawood.logbook.store.TapeFilter;
 
 /**
  * Types into a field of each bench that has one (settings are pasted), a keystroke every few frames, and times the
- * interface thread's work for it (event, evaluation, layout, drawing) and how long it takes until the picture has changed: until the pulse after the one that
- * drew it begins.
+ * interface thread's work for it (event, evaluation, layout, drawing) and how long it takes until the picture has
+ * changed: until the pulse after the one that drew it begins.
  */
 public final class KeystrokeWindow {
 
@@ -83,19 +83,30 @@ public final class KeystrokeWindow {
         next(places.iterator());
     }
 
-    /** The first number of a stop on a machine that has it on record, typed again as it stands there; none where nothing is typed. */
+    /**
+     * The first number of a stop on a machine that has it on record, typed again as it stands there; none where nothing
+     * is typed.
+     */
     private Optional<Place> place(Stop<?, ?> stop) {
         String id = stop.procedure().card().id();
         Desk desk = window.desk();
-        Optional<Field> number = stop.fields().fields().stream().filter(field -> field.kind() instanceof Kind.Number).findFirst();
+        Optional<Field> number = stop.fields().fields().stream()
+                .filter(field -> field.kind() instanceof Kind.Number)
+                .findFirst();
         return number.flatMap(field -> desk.machines().get().stream()
                 .flatMap(machine -> desk.logbook().readings(machine.machineId(), id, 1).stream())
                 .findFirst()
-                .map(entry -> new Place(stop.procedure().card().title(), w -> w.shell().stop(entry.place().machineId(), id), field.name(), onRecord(entry, field))));
+                .map(entry -> new Place(
+                        stop.procedure().card().title(),
+                        w -> w.shell().stop(entry.place().machineId(), id),
+                        field.name(),
+                        onRecord(entry, field))));
     }
 
     private static String onRecord(Entry entry, Field field) {
-        JsonNode value = StrictJson.read(RecordWriter.text(Stop.measured(entry).readings())).root().at("/" + field.name().replace('.', '/'));
+        JsonNode value = StrictJson.read(RecordWriter.text(Stop.measured(entry).readings()))
+                .root()
+                .at("/" + field.name().replace('.', '/'));
         return value.isNumber() ? Amount.exact(value.doubleValue()) : "14.5";
     }
 
@@ -103,7 +114,8 @@ public final class KeystrokeWindow {
         if (!left.hasNext()) {
             double mb = peakMb();
             kept &= mb < MEMORY_MB;
-            System.out.printf(Locale.ROOT, "peak resident memory of the window on the demo, all of this done: %.0f MB%n", mb);
+            System.out.printf(
+                    Locale.ROOT, "peak resident memory of the window on the demo, all of this done: %.0f MB%n", mb);
             System.out.flush();
             Runtime.getRuntime().halt(kept ? 0 : 1);
         }
@@ -120,7 +132,8 @@ public final class KeystrokeWindow {
     }
 
     private void type(Place place, Runnable then) {
-        TextInputControl field = (TextInputControl) find(place.field()).orElseThrow(() -> new IllegalStateException("no field " + place.field()));
+        TextInputControl field = (TextInputControl)
+                find(place.field()).orElseThrow(() -> new IllegalStateException("no field " + place.field()));
         field.requestFocus();
         Timings firstWork = new Timings();
         Timings work = new Timings();
@@ -164,20 +177,32 @@ public final class KeystrokeWindow {
         } else {
             String letter = letters.substring(at, at + 1);
             field.end();
-            Event.fireEvent(field, new KeyEvent(KeyEvent.KEY_TYPED, letter, letter, KeyCode.UNDEFINED, false, false, false, false));
+            Event.fireEvent(
+                    field,
+                    new KeyEvent(KeyEvent.KEY_TYPED, letter, letter, KeyCode.UNDEFINED, false, false, false, false));
         }
     }
 
     private void told(String name, Timings firstWork, Timings work, Timings firstPicture, Timings picture) {
         kept &= work.percentile(95) < WORK_MILLIS && picture.percentile(95) < PICTURE_MILLIS;
-        System.out.printf(Locale.ROOT, "%s: interface thread p95 %.1f ms (first %d: %.1f), to the changed picture p95 %.1f ms (first %d: %.1f)%n", name,
-                work.percentile(95), FIRST, firstWork.percentile(95), picture.percentile(95), FIRST, firstPicture.percentile(95));
+        System.out.printf(
+                Locale.ROOT,
+                "%s: interface thread p95 %.1f ms (first %d: %.1f), to the changed picture p95 %.1f ms (first %d: "
+                        + "%.1f)%n",
+                name,
+                work.percentile(95),
+                FIRST,
+                firstWork.percentile(95),
+                picture.percentile(95),
+                FIRST,
+                firstPicture.percentile(95));
         System.out.flush();
     }
 
     private static double peakMb() {
         try {
-            Matcher peak = Pattern.compile("VmHWM:\\s+(\\d+) kB").matcher(Files.readString(Path.of("/proc/self/status")));
+            Matcher peak =
+                    Pattern.compile("VmHWM:\\s+(\\d+) kB").matcher(Files.readString(Path.of("/proc/self/status")));
             return peak.find() ? Double.parseDouble(peak.group(1)) / 1e3 : 0;
         } catch (IOException elsewhere) {
             return 0;

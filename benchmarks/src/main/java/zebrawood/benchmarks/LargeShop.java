@@ -35,15 +35,30 @@ import zebrawood.logbook.store.Logbook;
 
 /**
  * Ten years of a shop with many machines, from a seed: mostly work results, the climate every few days, a gate passed
- * twice a year, ramps, settings and what happens to machines. Every reading goes through its procedure once; a
- * hundred of each kind are then used again and again, with other times, machines and words.
+ * twice a year, ramps, settings and what happens to machines. Every reading goes through its procedure once; a hundred
+ * of each kind are then used again and again, with other times, machines and words.
  */
 final class LargeShop {
 
     private static final Instant BEGAN = Instant.parse("2021-03-14T07:00:00Z");
     private static final int BATCH = 20_000;
-    private static final String[] STOCKS = {"maple", "birch ply", "acrylic clear", "acrylic black", "leather", "slate", "steel sheet", "anodised", "cork", "felt", "oak", "brass"};
-    private static final String[] WORDS = {"clean", "good", "charred edge", "not through", "pale", "ghost lines", "perfect", "stepped", "melted", "sharp"};
+    private static final String[] STOCKS = {
+        "maple",
+        "birch ply",
+        "acrylic clear",
+        "acrylic black",
+        "leather",
+        "slate",
+        "steel sheet",
+        "anodised",
+        "cork",
+        "felt",
+        "oak",
+        "brass"
+    };
+    private static final String[] WORDS = {
+        "clean", "good", "charred edge", "not through", "pale", "ghost lines", "perfect", "stepped", "melted", "sharp"
+    };
     private static final String[] PLACES = {"bench room", "clean room", "loft", "hall"};
 
     private final SplittableRandom random;
@@ -61,13 +76,20 @@ final class LargeShop {
         }
         ClimateLimits limits = plates.get(0).climate().orElseThrow();
         for (int i = 0; i < 100; i++) {
-            climates.add(measured(new SiteClimate(), new ClimateReadings(16 + random.nextInt(110) / 10.0, 35 + random.nextInt(i % 25 == 0 ? 45 : 25), limits)));
+            climates.add(measured(
+                    new SiteClimate(),
+                    new ClimateReadings(
+                            16 + random.nextInt(110) / 10.0, 35 + random.nextInt(i % 25 == 0 ? 45 : 25), limits)));
             ramps.add(measured(new FocusRamp(), ramp()));
         }
-        String text = "$20=1\n$21=1\n$22=1\n$23=3\n$30=1200\n$31=0\n$32=1\n$100=160\n$101=160\n$110=24000\n$111=24000\n$120=3200\n$121=3200\n$130=700\n$131=500\n";
+        String text =
+                "$20=1\n$21=1\n$22=1\n$23=3\n$30=1200\n$31=0\n$32=1\n$100=160\n$101=160\n$110=24000\n$111=24000\n$120=3200\n$121=3200\n$130=700\n$131=500\n";
         ControllerNeed need = plates.get(0).control().orElseThrow().need().orElseThrow();
-        settings.add(measured(new ControllerSettings(), new SettingsReadings(text, Optional.empty(), Optional.empty(), need)));
-        settings.add(measured(new ControllerSettings(), new SettingsReadings(text.replace("$20=1", "$20=0"), Optional.empty(), Optional.empty(), need)));
+        settings.add(measured(
+                new ControllerSettings(), new SettingsReadings(text, Optional.empty(), Optional.empty(), need)));
+        settings.add(measured(
+                new ControllerSettings(),
+                new SettingsReadings(text.replace("$20=1", "$20=0"), Optional.empty(), Optional.empty(), need)));
     }
 
     List<String> machines() {
@@ -103,7 +125,11 @@ final class LargeShop {
 
     private void begin(Logbook logbook, int machine) {
         String id = machines.get(machine);
-        logbook.append(id, new Body.PlateSet(plates.get(machine), Map.of("name", plates.get(machine).name())), stamp(BEGAN));
+        logbook.append(
+                id,
+                new Body.PlateSet(
+                        plates.get(machine), Map.of("name", plates.get(machine).name())),
+                stamp(BEGAN));
         logbook.append(id, climates.get(machine % 100), stamp(BEGAN));
         gate(logbook, machine, stamp(BEGAN));
         logbook.append(id, ramps.get(machine % 100), stamp(BEGAN));
@@ -111,7 +137,11 @@ final class LargeShop {
 
     private void gate(Logbook logbook, int machine, Entry.Stamp stamp) {
         for (Bar bar : FirstLight.bars(plates.get(machine))) {
-            logbook.append(machines.get(machine), new Body.GateLine(bar.id(), bar.title(), true, bar.fires(), bar.needsRemark() ? "0.06 ohm, TN" : ""), stamp);
+            logbook.append(
+                    machines.get(machine),
+                    new Body.GateLine(
+                            bar.id(), bar.title(), true, bar.fires(), bar.needsRemark() ? "0.06 ohm, TN" : ""),
+                    stamp);
         }
     }
 
@@ -136,9 +166,14 @@ final class LargeShop {
         } else if (what < 984) {
             return settings.get(random.nextInt(settings.size()));
         } else if (what < 999) {
-            Change change = random.nextInt(3) > 0 ? Change.CLEANED : Change.values()[random.nextInt(Change.values().length)];
+            Change change =
+                    random.nextInt(3) > 0 ? Change.CLEANED : Change.values()[random.nextInt(Change.values().length)];
             return change == Change.CLEANED
-                    ? new Body.Happened(change, "", Optional.of(new Body.Cleaning(random.nextBoolean() ? "lens" : "mirror 2", "soot", "", random.nextBoolean())))
+                    ? new Body.Happened(
+                            change,
+                            "",
+                            Optional.of(new Body.Cleaning(
+                                    random.nextBoolean() ? "lens" : "mirror 2", "soot", "", random.nextBoolean())))
                     : new Body.Happened(change, "ticket " + random.nextInt(100_000));
         }
         return new Body.PointOpened("order part " + random.nextInt(1000), "LO", Optional.empty());
@@ -152,13 +187,46 @@ final class LargeShop {
         int score = random.nextInt(11);
         String batch = "B" + (1000 + random.nextInt(9000));
         WorkResult result = new WorkResult(
-                new WorkResult.Stock(stock, OptionalDouble.of(1 + random.nextInt(12) / 2.0), Optional.of(batch), Optional.of(true), Optional.of("honeycomb"), Optional.empty()),
-                new WorkResult.Setup(Optional.of("middle"), Optional.empty(), OptionalDouble.of(gap), OptionalDouble.empty(), Optional.of("low"), OptionalDouble.of(random.nextInt(90))),
-                new WorkResult.Recipe(OptionalDouble.of(power), OptionalDouble.of(speed), OptionalDouble.of(0.1), Optional.of(WorkResult.Strokes.FILL), OptionalInt.of(1),
-                        OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty()),
-                new WorkResult.Outcome(WORDS[random.nextInt(WORDS.length)], OptionalInt.of(score), OptionalDouble.of(random.nextInt(60))));
-        TakenAlong along = new TakenAlong(List.of(new TakenAlong.Known("climate", "dew 9.3 \u00b0C", 2, BEGAN)), List.of("level", "power"));
-        return new Body.Worked(result, Map.of("setup.gapMm", String.valueOf(gap), "recipe.powerPct", String.valueOf(power), "outcome.score", String.valueOf(score)), along);
+                new WorkResult.Stock(
+                        stock,
+                        OptionalDouble.of(1 + random.nextInt(12) / 2.0),
+                        Optional.of(batch),
+                        Optional.of(true),
+                        Optional.of("honeycomb"),
+                        Optional.empty()),
+                new WorkResult.Setup(
+                        Optional.of("middle"),
+                        Optional.empty(),
+                        OptionalDouble.of(gap),
+                        OptionalDouble.empty(),
+                        Optional.of("low"),
+                        OptionalDouble.of(random.nextInt(90))),
+                new WorkResult.Recipe(
+                        OptionalDouble.of(power),
+                        OptionalDouble.of(speed),
+                        OptionalDouble.of(0.1),
+                        Optional.of(WorkResult.Strokes.FILL),
+                        OptionalInt.of(1),
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty()),
+                new WorkResult.Outcome(
+                        WORDS[random.nextInt(WORDS.length)],
+                        OptionalInt.of(score),
+                        OptionalDouble.of(random.nextInt(60))));
+        TakenAlong along = new TakenAlong(
+                List.of(new TakenAlong.Known("climate", "dew 9.3 \u00b0C", 2, BEGAN)), List.of("level", "power"));
+        return new Body.Worked(
+                result,
+                Map.of(
+                        "setup.gapMm",
+                        String.valueOf(gap),
+                        "recipe.powerPct",
+                        String.valueOf(power),
+                        "outcome.score",
+                        String.valueOf(score)),
+                along);
     }
 
     private RampReadings ramp() {
@@ -169,22 +237,53 @@ final class LargeShop {
             double width = 0.215 * Math.hypot(1, (gap - best) / 2.9) + random.nextGaussian() * 0.01;
             marks.add(new RampReadings.Mark(i * 22.5, Math.max(0.05, Math.round(width * 100) / 100.0)));
         }
-        return new RampReadings(10_600, 11.6, 180, 10.2, Optional.empty(), Optional.of(marks), OptionalDouble.of(0.02), OptionalDouble.empty(),
-                OptionalDouble.empty(), Optional.empty());
+        return new RampReadings(
+                10_600,
+                11.6,
+                180,
+                10.2,
+                Optional.empty(),
+                Optional.of(marks),
+                OptionalDouble.of(0.02),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                Optional.empty());
     }
 
     private static <R extends Record, F extends Record> Body measured(Procedure<R, F> procedure, R readings) {
-        return Body.Measured.of(procedure, readings, Map.of("typed", "as typed"), procedure.evaluate(readings), UnitChoice.METRIC);
+        return Body.Measured.of(
+                procedure, readings, Map.of("typed", "as typed"), procedure.evaluate(readings), UnitChoice.METRIC);
     }
 
     private Plate plate(int i) {
-        ControllerNeed need = new ControllerNeed(ControllerNeed.Tool.LASER, new ControllerNeed.Travel(700, 500, OptionalDouble.empty()), OptionalDouble.empty(),
-                Optional.of(ControllerNeed.HomeCorner.FRONT_LEFT), true, OptionalDouble.of(1200), OptionalDouble.of(1200), OptionalDouble.of(30_000), OptionalDouble.of(4000));
-        return new Plate(String.format(Locale.ROOT, "Unit %03d", i), Family.values()[i % Family.values().length], Optional.of(String.format(Locale.ROOT, "FH-%03d", i)), Optional.of(PLACES[i % PLACES.length]),
-                Optional.of(new Plate.Size(1150, 780, 980, OptionalDouble.of(212))), Optional.of(new Plate.Bed(700, 500, OptionalDouble.empty(), OptionalDouble.empty())),
-                Optional.of(new Plate.Source(Optional.of("glass tube"), OptionalDouble.of(90), OptionalDouble.of(28), List.of(10_600.0), OptionalDouble.empty())),
-                Optional.empty(), Optional.empty(), Optional.of(new ClimateLimits(14, 29, OptionalDouble.of(22), 66)),
-                Optional.of(new Plate.Control(Plate.ControllerKind.NUMBERED, Optional.of(need))), Optional.empty());
+        ControllerNeed need = new ControllerNeed(
+                ControllerNeed.Tool.LASER,
+                new ControllerNeed.Travel(700, 500, OptionalDouble.empty()),
+                OptionalDouble.empty(),
+                Optional.of(ControllerNeed.HomeCorner.FRONT_LEFT),
+                true,
+                OptionalDouble.of(1200),
+                OptionalDouble.of(1200),
+                OptionalDouble.of(30_000),
+                OptionalDouble.of(4000));
+        return new Plate(
+                String.format(Locale.ROOT, "Unit %03d", i),
+                Family.values()[i % Family.values().length],
+                Optional.of(String.format(Locale.ROOT, "FH-%03d", i)),
+                Optional.of(PLACES[i % PLACES.length]),
+                Optional.of(new Plate.Size(1150, 780, 980, OptionalDouble.of(212))),
+                Optional.of(new Plate.Bed(700, 500, OptionalDouble.empty(), OptionalDouble.empty())),
+                Optional.of(new Plate.Source(
+                        Optional.of("glass tube"),
+                        OptionalDouble.of(90),
+                        OptionalDouble.of(28),
+                        List.of(10_600.0),
+                        OptionalDouble.empty())),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(new ClimateLimits(14, 29, OptionalDouble.of(22), 66)),
+                Optional.of(new Plate.Control(Plate.ControllerKind.NUMBERED, Optional.of(need))),
+                Optional.empty());
     }
 
     static Entry.Stamp stamp(Instant at) {

@@ -49,9 +49,7 @@ final class LogbookSpeed {
         this.shop = shop;
     }
 
-    /**
-     * @param words {@code [--entries N] [--machines N] [--keep DIR]}
-     */
+    /** @param words {@code [--entries N] [--machines N] [--keep DIR]} */
     static boolean run(String[] words) throws IOException, SQLException {
         long entries = Words.number(words, "--entries", 5_000_000);
         int machines = (int) Words.number(words, "--machines", 500);
@@ -61,7 +59,12 @@ final class LogbookSpeed {
             LargeShop shop = new LargeShop(7, machines);
             long start = System.nanoTime();
             shop.fill(folder, entries);
-            System.out.printf(Locale.ROOT, "made: %d machines, %d entries, %.0f s, %.2f GB%n", machines, entries, (System.nanoTime() - start) / 1e9,
+            System.out.printf(
+                    Locale.ROOT,
+                    "made: %d machines, %d entries, %.0f s, %.2f GB%n",
+                    machines,
+                    entries,
+                    (System.nanoTime() - start) / 1e9,
                     Files.size(folder.resolve("logbook.db")) / 1e9);
             return new LogbookSpeed(folder, shop).measure();
         } finally {
@@ -80,7 +83,8 @@ final class LogbookSpeed {
             difference(logbook);
             search(logbook);
         }
-        System.out.printf(Locale.ROOT, "memory in use: %.0f MB before, %.0f MB after all that%n", before, Timings.usedMb());
+        System.out.printf(
+                Locale.ROOT, "memory in use: %.0f MB before, %.0f MB after all that%n", before, Timings.usedMb());
         append();
         verify();
         return kept;
@@ -89,8 +93,13 @@ final class LogbookSpeed {
     /** Drops what the machine keeps of the shop's files in its memory, as coreutils' dd can for files of one's own. */
     private void forget() {
         try (Stream<Path> files = Files.list(folder)) {
-            for (Path file : files.filter(each -> each.toString().contains(".db")).toList()) {
-                new ProcessBuilder("dd", "of=" + file, "oflag=nocache", "conv=notrunc,fdatasync", "count=0", "status=none").inheritIO().start().waitFor();
+            for (Path file :
+                    files.filter(each -> each.toString().contains(".db")).toList()) {
+                new ProcessBuilder(
+                                "dd", "of=" + file, "oflag=nocache", "conv=notrunc,fdatasync", "count=0", "status=none")
+                        .inheritIO()
+                        .start()
+                        .waitFor();
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -148,7 +157,8 @@ final class LogbookSpeed {
             int which = random.nextInt(3);
             all.add(() -> {
                 MachineStatus status = route.status(logbook.history(machine), NOW, ZoneOffset.UTC);
-                String stop = status.stops().get(which % status.stops().size()).card().id();
+                String stop =
+                        status.stops().get(which % status.stops().size()).card().id();
                 logbook.readings(machine, stop, 12);
                 logbook.findDraft(machine, stop);
             });
@@ -161,9 +171,15 @@ final class LogbookSpeed {
         List<Runnable> all = new ArrayList<>();
         long newest = logbook.head().entries();
         for (int i = 0; i < 80; i++) {
-            Optional<String> machine = random.nextBoolean() ? Optional.of(shop.machines().get(random.nextInt(shop.machines().size()))) : Optional.empty();
-            Optional<String> stop = random.nextBoolean() ? Optional.of(stops[random.nextInt(stops.length)]) : Optional.empty();
-            Optional<Verdict> verdict = random.nextInt(3) == 0 ? Optional.of(Verdict.values()[random.nextInt(Verdict.values().length)]) : Optional.empty();
+            Optional<String> machine = random.nextBoolean()
+                    ? Optional.of(
+                            shop.machines().get(random.nextInt(shop.machines().size())))
+                    : Optional.empty();
+            Optional<String> stop =
+                    random.nextBoolean() ? Optional.of(stops[random.nextInt(stops.length)]) : Optional.empty();
+            Optional<Verdict> verdict = random.nextInt(3) == 0
+                    ? Optional.of(Verdict.values()[random.nextInt(Verdict.values().length)])
+                    : Optional.empty();
             long from = random.nextBoolean() ? Long.MAX_VALUE : random.nextLong(1, newest);
             all.add(() -> logbook.tape(new TapeFilter(machine, stop, verdict), from, 80));
         }
@@ -174,7 +190,10 @@ final class LogbookSpeed {
         List<Runnable> all = new ArrayList<>();
         while (all.size() < 60) {
             String machine = shop.machines().get(random.nextInt(shop.machines().size()));
-            List<TapeLine> works = logbook.tape(new TapeFilter(Optional.of(machine), Optional.of("work"), Optional.empty()), random.nextLong(1000, logbook.head().entries()), 60);
+            List<TapeLine> works = logbook.tape(
+                    new TapeFilter(Optional.of(machine), Optional.of("work"), Optional.empty()),
+                    random.nextLong(1000, logbook.head().entries()),
+                    60);
             if (works.size() > 1) {
                 Entry one = works.get(0).entry();
                 Entry other = works.get(random.nextInt(1, works.size())).entry();
@@ -188,14 +207,40 @@ final class LogbookSpeed {
         long start = System.nanoTime();
         long taken = logbook.prepareSearch(Long.MAX_VALUE);
         double seconds = (System.nanoTime() - start) / 1e9;
-        System.out.printf(Locale.ROOT, "search index: %d entries in %.0f s, %.3f ms an entry, apart from recording%n", taken, seconds, 1e3 * seconds / Math.max(1, taken));
-        String[] typed = {"gap 6.8", "maple", "unit 017 charred", "birch ply b12", "RV 2029-05", "soot lens", "mirror", "FAIL climate", "perfect 10", "acrylic black 6.5", "B4711", "ticket 99",
-            "settings unit 4", "14 mar 2027", "zzz", "order part 7", "not through steel", "2025"};
+        System.out.printf(
+                Locale.ROOT,
+                "search index: %d entries in %.0f s, %.3f ms an entry, apart from recording%n",
+                taken,
+                seconds,
+                1e3 * seconds / Math.max(1, taken));
+        String[] typed = {
+            "gap 6.8",
+            "maple",
+            "unit 017 charred",
+            "birch ply b12",
+            "RV 2029-05",
+            "soot lens",
+            "mirror",
+            "FAIL climate",
+            "perfect 10",
+            "acrylic black 6.5",
+            "B4711",
+            "ticket 99",
+            "settings unit 4",
+            "14 mar 2027",
+            "zzz",
+            "order part 7",
+            "not through steel",
+            "2025"
+        };
         List<Runnable> all = new ArrayList<>();
         for (String words : typed) {
             for (int end = 1; end <= words.length(); end++) {
                 Optional<String> begun = Optional.of(words.substring(0, end));
-                all.add(() -> logbook.tape(new TapeFilter(Optional.empty(), Optional.empty(), Optional.empty(), begun), Long.MAX_VALUE, 80));
+                all.add(() -> logbook.tape(
+                        new TapeFilter(Optional.empty(), Optional.empty(), Optional.empty(), begun),
+                        Long.MAX_VALUE,
+                        80));
             }
         }
         each("search, a keystroke", all);
@@ -212,7 +257,8 @@ final class LogbookSpeed {
         }
         List<Double> ratios = new ArrayList<>();
         double oursSeconds = 0;
-        try (Logbook logbook = Logbook.open(ours, Catalogue.procedures()); BareRows rows = new BareRows(ours, bare)) {
+        try (Logbook logbook = Logbook.open(ours, Catalogue.procedures());
+                BareRows rows = new BareRows(ours, bare)) {
             rows.copyBefore();
             for (int block = 0; block < BLOCKS; block++) {
                 List<Runnable> appends = new ArrayList<>();
@@ -235,8 +281,16 @@ final class LogbookSpeed {
         }
         double median = ratios.stream().sorted().toList().get(BLOCKS / 2);
         kept &= median >= 0.7;
-        System.out.printf(Locale.ROOT, "append: %.0f entries a second, each durable; %.0f %% of bare SQLite's speed (median of %d blocks of %d, %.0f to %.0f %%)%n",
-                BLOCKS * BLOCK / oursSeconds, 100 * median, BLOCKS, BLOCK, 100 * ratios.stream().min(Double::compare).orElseThrow(), 100 * ratios.stream().max(Double::compare).orElseThrow());
+        System.out.printf(
+                Locale.ROOT,
+                "append: %.0f entries a second, each durable; %.0f %% of bare SQLite's speed (median of %d blocks "
+                        + "of %d, %.0f to %.0f %%)%n",
+                BLOCKS * BLOCK / oursSeconds,
+                100 * median,
+                BLOCKS,
+                BLOCK,
+                100 * ratios.stream().min(Double::compare).orElseThrow(),
+                100 * ratios.stream().max(Double::compare).orElseThrow());
     }
 
     private void verify() {
@@ -250,15 +304,23 @@ final class LogbookSpeed {
             });
             double rate = found.entries() / ((System.nanoTime() - start) / 1e9);
             kept &= found.holds() && rate >= 50_000;
-            System.out.printf(Locale.ROOT, "verify: %d entries, %s, %.0f a second; memory in use along the way %s%n", found.entries(),
-                    found.holds() ? "whole" : "not whole: " + found.flaws().get(0), rate,
-                    memory.stream().map(mb -> String.format(Locale.ROOT, "%.0f", mb)).toList() + " MB");
+            System.out.printf(
+                    Locale.ROOT,
+                    "verify: %d entries, %s, %.0f a second; memory in use along the way %s%n",
+                    found.entries(),
+                    found.holds() ? "whole" : "not whole: " + found.flaws().get(0),
+                    rate,
+                    memory.stream()
+                                    .map(mb -> String.format(Locale.ROOT, "%.0f", mb))
+                                    .toList() + " MB");
         }
     }
 
     /** The rows that ours wrote, written with nothing but held statements. */
     private static final class BareRows implements AutoCloseable {
-        private static final String COLUMNS = "machine_id, number, position, stands_at, corrects, kind, stop, verdict, fired, initials, recorded_at, previous, hash, bytes";
+        private static final String COLUMNS =
+                "machine_id, number, position, stands_at, corrects, kind, stop, verdict, fired, initials, "
+                        + "recorded_at, previous, hash, bytes";
         private final Connection from;
         private final Connection to;
         private final PreparedStatement entry;
@@ -271,8 +333,11 @@ final class LogbookSpeed {
             from = DriverManager.getConnection("jdbc:sqlite:" + ours.resolve("logbook.db"));
             to = DriverManager.getConnection("jdbc:sqlite:" + bare.resolve("logbook.db"));
             run("pragma journal_mode = wal", "pragma synchronous = full", "pragma cache_size = -32000");
-            entry = to.prepareStatement("insert into entry (" + COLUMNS + ") values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)");
-            chain = to.prepareStatement("insert into shop_chain (position, machine_id, number, hash, previous, row_hash) values (?, ?, ?, ?, ?, ?)");
+            entry = to.prepareStatement(
+                    "insert into entry (" + COLUMNS + ") values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)");
+            chain = to.prepareStatement(
+                    "insert into shop_chain (position, machine_id, number, hash, previous, row_hash) values (?, "
+                            + "?, ?, ?, ?, ?)");
         }
 
         private void run(String... statements) throws SQLException {
@@ -298,12 +363,17 @@ final class LogbookSpeed {
             entries.clear();
             rows.clear();
             gather("select " + COLUMNS + " from entry where position > " + taken + " order by position", 14, entries);
-            gather("select position, machine_id, number, hash, previous, row_hash from shop_chain where position > " + taken + " order by position", 6, rows);
+            gather(
+                    "select position, machine_id, number, hash, previous, row_hash from shop_chain where position > "
+                            + taken + " order by position",
+                    6,
+                    rows);
             taken += rows.size();
         }
 
         private void gather(String query, int columns, List<Object[]> into) throws SQLException {
-            try (Statement statement = from.createStatement(); ResultSet row = statement.executeQuery(query)) {
+            try (Statement statement = from.createStatement();
+                    ResultSet row = statement.executeQuery(query)) {
                 while (row.next()) {
                     Object[] values = new Object[columns];
                     for (int i = 0; i < columns; i++) {

@@ -9,10 +9,12 @@ public final class ShopWindow {
     private ShopWindow() {}
 
     public static void main(String[] arguments) throws InterruptedException {
-        FirstFrame.of(Path.of(arguments[0]), window -> BareWindow.whenDrawn(window.shell().scene(), () -> {
-            System.out.println("DRAWN");
-            System.out.flush();
-            BareWindow.end();
-        }));
+        FirstFrame.of(
+                Path.of(arguments[0]),
+                window -> BareWindow.whenDrawn(window.shell().scene(), () -> {
+                    System.out.println("DRAWN");
+                    System.out.flush();
+                    BareWindow.end();
+                }));
     }
 }

@@ -31,7 +31,8 @@ final class SmallShop {
     Path copy() {
         try {
             Path folder = Files.createTempDirectory("zebrawood-run");
-            Files.copy(template.resolve("logbook.db"), folder.resolve("logbook.db"), StandardCopyOption.REPLACE_EXISTING);
+            Files.copy(
+                    template.resolve("logbook.db"), folder.resolve("logbook.db"), StandardCopyOption.REPLACE_EXISTING);
             return folder;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -48,7 +49,8 @@ final class SmallShop {
 
     /** A worksheet that is not like the one before it. */
     static String worksheet(int n) {
-        return "{\"procedure\":\"site-climate\",\"readings\":{\"airTemperatureC\":" + (18 + n % 70 / 10.0) + ",\"relativeHumidityPct\":" + (35 + n % 28)
+        return "{\"procedure\":\"site-climate\",\"readings\":{\"airTemperatureC\":" + (18 + n % 70 / 10.0)
+                + ",\"relativeHumidityPct\":" + (35 + n % 28)
                 + ",\"limits\":{\"minTemperatureC\":14,\"maxTemperatureC\":29,\"minHumidityPct\":22,\"maxHumidityPct\":66}}}\n";
     }
 
@@ -60,15 +62,21 @@ final class SmallShop {
         }
         String rest = answer.substring(at + 18);
         int number = Integer.parseInt(rest.substring(0, rest.indexOf(',')));
-        return Optional.of(Map.entry(number, rest.substring(rest.indexOf("\"hash\":\"") + 8, rest.indexOf("\"hash\":\"") + 72)));
+        return Optional.of(
+                Map.entry(number, rest.substring(rest.indexOf("\"hash\":\"") + 8, rest.indexOf("\"hash\":\"") + 72)));
     }
 
-    /** What is wrong with a folder after a run: confirmed entries that are not there, chains that do not hold; empty where nothing is. */
+    /**
+     * What is wrong with a folder after a run: confirmed entries that are not there, chains that do not hold; empty
+     * where nothing is.
+     */
     static List<String> wrong(Path folder, Map<Integer, String> confirmed) {
         try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
             Verification found = logbook.verify(List.of());
             Map<Integer, String> lost = new HashMap<>(confirmed);
-            confirmed.forEach((number, hash) -> logbook.findEntry(ID, number).map(Entry::place).filter(place -> hash.isEmpty() || place.hash().equals(hash))
+            confirmed.forEach((number, hash) -> logbook.findEntry(ID, number)
+                    .map(Entry::place)
+                    .filter(place -> hash.isEmpty() || place.hash().equals(hash))
                     .ifPresent(there -> lost.remove(number)));
             if (!lost.isEmpty()) {
                 return List.of("confirmed but not there: " + lost.keySet());

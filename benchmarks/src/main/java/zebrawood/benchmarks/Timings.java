@@ -32,7 +32,13 @@ final class Timings {
 
     @Override
     public String toString() {
-        return String.format(Locale.ROOT, "median %.1f ms, p95 %.1f ms, longest %.1f ms of %d", median(), percentile(95), percentile(100), ms.size());
+        return String.format(
+                Locale.ROOT,
+                "median %.1f ms, p95 %.1f ms, longest %.1f ms of %d",
+                median(),
+                percentile(95),
+                percentile(100),
+                ms.size());
     }
 
     /** MB in use after a collection. */

@@ -47,7 +47,8 @@ public final class TypingWindow {
         Path folder = Path.of(arguments[0]);
         Logbook logbook = Logbook.open(folder, Catalogue.procedures());
         Platform.startup(() -> {
-            Desk desk = new Desk(folder, logbook, Catalogue.procedures(), new Desk.Sitting(Instant::now, ZoneId.of("UTC"), "bench"));
+            Desk desk = new Desk(
+                    folder, logbook, Catalogue.procedures(), new Desk.Sitting(Instant::now, ZoneId.of("UTC"), "bench"));
             desk.initials().set("RV");
             Window window = new Window(desk, "bench", new Stage());
             window.open(() -> {
@@ -75,8 +76,12 @@ public final class TypingWindow {
     }
 
     private void act() {
-        Optional<Integer> said = find("told").filter(Labeled.class::isInstance).map(node -> ((Labeled) node).getText().replace('\u00a0', ' ')).map(RECORDED::matcher)
-                .filter(Matcher::matches).map(matcher -> Integer.parseInt(matcher.group(1)));
+        Optional<Integer> said = find("told")
+                .filter(Labeled.class::isInstance)
+                .map(node -> ((Labeled) node).getText().replace('\u00a0', ' '))
+                .map(RECORDED::matcher)
+                .filter(Matcher::matches)
+                .map(matcher -> Integer.parseInt(matcher.group(1)));
         if (waiting && said.isPresent() && said.get() > recorded) {
             recorded = said.get();
             waiting = false;
@@ -107,8 +112,12 @@ public final class TypingWindow {
     /** How far the draft that was kept had been typed; 0 where there is none. */
     static int keptDraft(Path folder) {
         try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
-            return logbook.findDraft(SmallShop.ID, "site-climate").map(Logbook.Draft::content).map(KEPT::matcher).filter(Matcher::find)
-                    .map(found -> Integer.parseInt(found.group(1)) - 1000).orElse(0);
+            return logbook.findDraft(SmallShop.ID, "site-climate")
+                    .map(Logbook.Draft::content)
+                    .map(KEPT::matcher)
+                    .filter(Matcher::find)
+                    .map(found -> Integer.parseInt(found.group(1)) - 1000)
+                    .orElse(0);
         }
     }
 }

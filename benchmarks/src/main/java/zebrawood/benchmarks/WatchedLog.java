@@ -51,12 +51,16 @@ final class WatchedLog {
     }
 
     long count(char kind) {
-        return calls.stream().filter(call -> call.kind() == kind && call.file() != ANSWERS).count();
+        return calls.stream()
+                .filter(call -> call.kind() == kind && call.file() != ANSWERS)
+                .count();
     }
 
     /** Calls that can be made to fail. */
     int places() {
-        return (int) calls.stream().filter(call -> call.file() != ANSWERS && call.kind() != 'U').count();
+        return (int) calls.stream()
+                .filter(call -> call.file() != ANSWERS && call.kind() != 'U')
+                .count();
     }
 
     long confirmations() {
@@ -66,7 +70,9 @@ final class WatchedLog {
     /** Number and hash of every entry whose whole answer was written before a call. */
     private Map<Integer, String> said(int before) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        calls.subList(0, before).stream().filter(call -> call.file() == ANSWERS).forEach(call -> out.writeBytes(call.bytes()));
+        calls.subList(0, before).stream()
+                .filter(call -> call.file() == ANSWERS)
+                .forEach(call -> out.writeBytes(call.bytes()));
         String text = out.toString(StandardCharsets.UTF_8);
         Map<Integer, String> said = new TreeMap<>();
         for (String line : text.substring(0, text.lastIndexOf('\n') + 1).split("\n")) {
@@ -95,7 +101,8 @@ final class WatchedLog {
      * @param torn where given, some unsynced sectors survive too, as it happens; otherwise none
      * @return number and hash of what was confirmed before
      */
-    Map<Integer, String> cut(int before, byte[] database, Path folder, Optional<SplittableRandom> torn) throws IOException {
+    Map<Integer, String> cut(int before, byte[] database, Path folder, Optional<SplittableRandom> torn)
+            throws IOException {
         Image main = new Image(database);
         Image log = new Image(new byte[0]);
         boolean logThere = false;

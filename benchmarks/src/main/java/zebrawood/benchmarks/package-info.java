@@ -1,4 +1,2 @@
-/**
- * What does the program keep to, in figures? Start at {@link zebrawood.benchmarks.Bench}: a word for each.
- */
+/** What does the program keep to, in figures? Start at {@link zebrawood.benchmarks.Bench}: a word for each. */
 package zebrawood.benchmarks;

@@ -24,10 +24,19 @@ class ArchitectureTest {
         noClasses()
                 .should()
                 .dependOnClassesThat()
-                .resideInAnyPackage("javafx..", "java.awt..", "javax.swing..", "java.sql..", "javax.sql..", "java.nio.file..", "java.net..", "com.fasterxml..")
+                .resideInAnyPackage(
+                        "javafx..",
+                        "java.awt..",
+                        "javax.swing..",
+                        "java.sql..",
+                        "javax.sql..",
+                        "java.nio.file..",
+                        "java.net..",
+                        "com.fasterxml..")
                 .orShould()
                 .dependOnClassesThat()
-                .belongToAnyOf(java.io.File.class, java.io.FileInputStream.class, java.io.FileReader.class).check(CORE);
+                .belongToAnyOf(java.io.File.class, java.io.FileInputStream.class, java.io.FileReader.class)
+                .check(CORE);
     }
 
     @Test
@@ -49,7 +58,8 @@ class ArchitectureTest {
                 .orShould()
                 .callMethod(System.class, "nanoTime")
                 .orShould()
-                .callMethod(Math.class, "random").check(CORE);
+                .callMethod(Math.class, "random")
+                .check(CORE);
     }
 
     @Test

@@ -31,50 +31,85 @@ class ArchitectureTest {
         "logbook, kit benches desktop"
     })
     void dependenciesPointDownwards(String below, String above) {
-        String[] packages = java.util.Arrays.stream(above.split(" ")).map(module -> "zebrawood." + module + "..").toArray(String[]::new);
-        noClasses().that().resideInAPackage("zebrawood." + below + "..").should().dependOnClassesThat().resideInAnyPackage(packages).check(ALL);
+        String[] packages = java.util.Arrays.stream(above.split(" "))
+                .map(module -> "zebrawood." + module + "..")
+                .toArray(String[]::new);
+        noClasses()
+                .that()
+                .resideInAPackage("zebrawood." + below + "..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage(packages)
+                .check(ALL);
     }
 
     @Test
     void everyModuleIsLookedAt() {
-        assertThat(ALL.stream().map(type -> type.getPackageName().split("\\.")[1]).distinct())
+        assertThat(ALL.stream()
+                        .map(type -> type.getPackageName().split("\\.")[1])
+                        .distinct())
                 .containsExactlyInAnyOrder("core", "json", "kit", "testsupport", "benches", "logbook", "desktop");
     }
 
     @Test
     void theLogbookKnowsNoWindow() {
-        noClasses().that().resideInAnyPackage("zebrawood.logbook..", "zebrawood.json..")
-                .should().dependOnClassesThat().resideInAnyPackage("javafx..", "java.awt..").check(ALL);
+        noClasses()
+                .that()
+                .resideInAnyPackage("zebrawood.logbook..", "zebrawood.json..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("javafx..", "java.awt..")
+                .check(ALL);
     }
 
     @Test
     void onlyTheLogbookTouchesTheDatabase() {
-        noClasses().that().resideOutsideOfPackage("zebrawood.logbook..")
-                .should().dependOnClassesThat().resideInAnyPackage("java.sql..", "org.sqlite..", "org.flywaydb..").check(ALL);
+        noClasses()
+                .that()
+                .resideOutsideOfPackage("zebrawood.logbook..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("java.sql..", "org.sqlite..", "org.flywaydb..")
+                .check(ALL);
     }
 
     @Test
     void noColourStandsInJava() {
-        noClasses().that().resideOutsideOfPackage("zebrawood.kit.theme..")
-                .should().callMethod(Node.class, "setStyle", String.class)
-                .orShould().callMethod(Color.class, "web", String.class).check(ALL);
+        noClasses()
+                .that()
+                .resideOutsideOfPackage("zebrawood.kit.theme..")
+                .should()
+                .callMethod(Node.class, "setStyle", String.class)
+                .orShould()
+                .callMethod(Color.class, "web", String.class)
+                .check(ALL);
     }
 
     /** Where somebody has set their computer to other digits, a number said without a locale comes out in those. */
     @Test
     void nothingIsFormattedInWhateverLocaleTheMachineHas() {
-        noClasses().should().callMethod(String.class, "format", String.class, Object[].class)
-                .orShould().callMethod(String.class, "formatted", Object[].class)
-                .orShould().callMethod(Formatter.class, "format", String.class, Object[].class)
-                .orShould().callMethod(String.class, "toLowerCase")
-                .orShould().callMethod(String.class, "toUpperCase")
-                .orShould().callMethod(java.time.format.DateTimeFormatter.class, "ofPattern", String.class)
+        noClasses()
+                .should()
+                .callMethod(String.class, "format", String.class, Object[].class)
+                .orShould()
+                .callMethod(String.class, "formatted", Object[].class)
+                .orShould()
+                .callMethod(Formatter.class, "format", String.class, Object[].class)
+                .orShould()
+                .callMethod(String.class, "toLowerCase")
+                .orShould()
+                .callMethod(String.class, "toUpperCase")
+                .orShould()
+                .callMethod(java.time.format.DateTimeFormatter.class, "ofPattern", String.class)
                 .check(ALL);
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"kit", "benches", "logbook", "desktop"})
     void noPackageCycles(String module) {
-        slices().matching("zebrawood." + module + ".(*)..").should().beFreeOfCycles().check(ALL);
+        slices().matching("zebrawood." + module + ".(*)..")
+                .should()
+                .beFreeOfCycles()
+                .check(ALL);
     }
 }

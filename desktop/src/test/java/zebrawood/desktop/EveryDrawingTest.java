@@ -52,9 +52,13 @@ class EveryDrawingTest {
         try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
             for (Logbook.MachineName machine : logbook.machines()) {
                 for (Stop<?, ?> stop : Catalogue.stops()) {
-                    for (Entry entry : logbook.readings(machine.id(), stop.procedure().card().id(), 6)) {
+                    for (Entry entry : logbook.readings(
+                            machine.id(), stop.procedure().card().id(), 6)) {
                         for (boolean inches : new boolean[] {false, true}) {
-                            FIGURES.add(new Named(machine.name() + ", " + stop.procedure().card().id() + ", no. " + entry.number() + (inches ? ", inches" : ""),
+                            FIGURES.add(new Named(
+                                    machine.name() + ", "
+                                            + stop.procedure().card().id() + ", no. " + entry.number()
+                                            + (inches ? ", inches" : ""),
                                     stop.figure((Body.Measured) entry.body(), new UnitChoice(inches, inches))));
                         }
                     }
@@ -68,7 +72,8 @@ class EveryDrawingTest {
         List<String> crowded = new ArrayList<>();
         for (Named each : FIGURES) {
             for (double[] size : SIZES) {
-                Drawn.of(each.figure(), size[0], size[1]).crowded(size[0], size[1])
+                Drawn.of(each.figure(), size[0], size[1])
+                        .crowded(size[0], size[1])
                         .forEach(words -> crowded.add(each.name() + ", " + size[0] + " x " + size[1] + ": " + words));
             }
         }
@@ -87,8 +92,14 @@ class EveryDrawingTest {
             for (Named each : FIGURES) {
                 String svg = SvgPen.document(each.figure(), 688, 300, look);
                 assertThat(svg).as(each.name()).doesNotContain("NaN", "Infinity", "null");
-                Document document = DocumentBuilderFactory.newInstance().newDocumentBuilder().parse(new InputSource(new StringReader(svg)));
-                assertThat(document.getDocumentElement().getElementsByTagName("path").getLength()).as(each.name()).isPositive();
+                Document document = DocumentBuilderFactory.newInstance()
+                        .newDocumentBuilder()
+                        .parse(new InputSource(new StringReader(svg)));
+                assertThat(document.getDocumentElement()
+                                .getElementsByTagName("path")
+                                .getLength())
+                        .as(each.name())
+                        .isPositive();
                 Matcher colours = COLOUR.matcher(svg);
                 while (colours.find()) {
                     assertThat(known).as(each.name()).contains(colours.group(1).toUpperCase(Locale.ROOT));
@@ -99,9 +110,21 @@ class EveryDrawingTest {
 
     @Test
     void whatIsTurnedAndClippedIsClosedAgain() {
-        String svg = SvgPen.document((pen, width, height) -> pen.clipped(1, 2, 30, 40, () -> pen.turned(5, 6, -90, () ->
-                pen.text(5, 6, "a < b & \"c\"", Lettering.SMALL, Tone.INK))), 100, 50, Look.of(Ground.LIGHT));
-        assertThat(svg).contains("<clipPath id=\"c1\"><rect x=\"1.00\" y=\"2.00\" width=\"30.00\" height=\"40.00\"/></clipPath>", "rotate(-90.0 5.00 6.00)", "a &lt; b &amp; ");
+        String svg = SvgPen.document(
+                (pen, width, height) -> pen.clipped(
+                        1,
+                        2,
+                        30,
+                        40,
+                        () -> pen.turned(5, 6, -90, () -> pen.text(5, 6, "a < b & \"c\"", Lettering.SMALL, Tone.INK))),
+                100,
+                50,
+                Look.of(Ground.LIGHT));
+        assertThat(svg)
+                .contains(
+                        "<clipPath id=\"c1\"><rect x=\"1.00\" y=\"2.00\" width=\"30.00\" height=\"40.00\"/></clipPath>",
+                        "rotate(-90.0 5.00 6.00)",
+                        "a &lt; b &amp; ");
         assertThat(svg.split("<g ", -1)).hasSameSizeAs(svg.split("</g>", -1));
     }
 }

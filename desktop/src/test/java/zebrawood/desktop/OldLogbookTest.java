@@ -45,7 +45,8 @@ class OldLogbookTest {
 
     @BeforeEach
     void asItWasLeft() throws IOException {
-        try (InputStream file = OldLogbookTest.class.getResourceAsStream("/old/shop-0.2.0.zip"); ZipInputStream zip = new ZipInputStream(file)) {
+        try (InputStream file = OldLogbookTest.class.getResourceAsStream("/old/shop-0.2.0.zip");
+                ZipInputStream zip = new ZipInputStream(file)) {
             for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
                 Files.copy(zip, folder.resolve(Path.of(entry.getName()).getFileName()));
             }
@@ -53,7 +54,9 @@ class OldLogbookTest {
     }
 
     private static List<Entry> all(Logbook logbook) {
-        return logbook.tape(TapeFilter.ALL, Long.MAX_VALUE, 100).stream().map(TapeLine::entry).toList();
+        return logbook.tape(TapeFilter.ALL, Long.MAX_VALUE, 100).stream()
+                .map(TapeLine::entry)
+                .toList();
     }
 
     @Test
@@ -62,8 +65,16 @@ class OldLogbookTest {
             assertThat(logbook.verify(List.of(HEAD)).flaws()).isEmpty();
             List<Entry> entries = all(logbook);
             assertThat(entries).hasSize(37).allMatch(Entry::isWhollyKnown);
-            assertThat(entries.stream().<Object>map(entry -> entry.body().getClass()).distinct()).contains(
-                    Body.PlateSet.class, Body.GateLine.class, Body.Happened.class, Body.Measured.class, Body.Worked.class, Body.PointOpened.class);
+            assertThat(entries.stream()
+                            .<Object>map(entry -> entry.body().getClass())
+                            .distinct())
+                    .contains(
+                            Body.PlateSet.class,
+                            Body.GateLine.class,
+                            Body.Happened.class,
+                            Body.Measured.class,
+                            Body.Worked.class,
+                            Body.PointOpened.class);
         }
     }
 
@@ -74,29 +85,55 @@ class OldLogbookTest {
             for (Entry entry : all(logbook)) {
                 if (entry.body() instanceof Body.Measured measured) {
                     Stop<?, ?> stop = Catalogue.findStop(measured.procedure()).orElseThrow();
-                    assertThat(measured.shown().sentences()).as(measured.procedure()).isNotEmpty();
+                    assertThat(measured.shown().sentences())
+                            .as(measured.procedure())
+                            .isNotEmpty();
                     Exhibit.Table table = stop.table(measured, UnitChoice.METRIC);
-                    assertThat(table.rows()).as(measured.procedure()).isNotEmpty().allSatisfy(row -> assertThat(row).hasSameSizeAs(table.heads()));
-                    assertThat(Drawn.of(stop.figure(measured, UnitChoice.METRIC), 640, 420).areas()).as(measured.procedure()).isNotEmpty();
+                    assertThat(table.rows())
+                            .as(measured.procedure())
+                            .isNotEmpty()
+                            .allSatisfy(row -> assertThat(row).hasSameSizeAs(table.heads()));
+                    assertThat(Drawn.of(stop.figure(measured, UnitChoice.METRIC), 640, 420)
+                                    .areas())
+                            .as(measured.procedure())
+                            .isNotEmpty();
                     seen.add(measured.procedure());
                 }
             }
         }
-        assertThat(seen).as("all that 0.2.0 could measure").contains("site-access", "site-climate", "site-circuit", "exhaust-duct", "air-assist", "coolant-mix", "coolant-heat",
-                "coolant-setpoint", "assist-gas", "controller-settings", "focus-ramp");
+        assertThat(seen)
+                .as("all that 0.2.0 could measure")
+                .contains(
+                        "site-access",
+                        "site-climate",
+                        "site-circuit",
+                        "exhaust-duct",
+                        "air-assist",
+                        "coolant-mix",
+                        "coolant-heat",
+                        "coolant-setpoint",
+                        "assist-gas",
+                        "controller-settings",
+                        "focus-ramp");
     }
 
     @Test
     void itsMachinesStandAsTheyStoodAndACertificateIsMade() throws IOException {
         try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
             String wren = logbook.findMachine("Wren").orElseThrow().id();
-            MachineStatus status = new Route(Catalogue.procedures()).status(logbook.history(wren), DAY, ZoneOffset.ofHours(1));
+            MachineStatus status =
+                    new Route(Catalogue.procedures()).status(logbook.history(wren), DAY, ZoneOffset.ofHours(1));
             assertThat(status.unjudged()).isEmpty();
             assertThat(status.stop("controller-settings").state()).isEqualTo(StopState.ADJUST);
             assertThat(status.stop("focus-ramp").state()).isEqualTo(StopState.SHUT);
             assertThat(status.gate().shutBy()).contains("60 days unused");
             assertThat(status.points()).hasSize(1);
-            Certificate.write(Certificate.Subject.of("Fernhollow", logbook, wren, new Certificate.Making(DAY, ZoneOffset.ofHours(1), UnitChoice.METRIC, Paper.A4)),
+            Certificate.write(
+                    Certificate.Subject.of(
+                            "Fernhollow",
+                            logbook,
+                            wren,
+                            new Certificate.Making(DAY, ZoneOffset.ofHours(1), UnitChoice.METRIC, Paper.A4)),
                     java.io.OutputStream.nullOutputStream());
         }
     }
@@ -105,7 +142,7 @@ class OldLogbookTest {
     void itGoesOutAndInAgainAndSoDoesTheBundleOfItsDay() throws IOException {
         Path bundle = folder.resolve("bundle.zip");
         try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
-            Export.to(bundle, logbook, "test", DAY, done -> { });
+            Export.to(bundle, logbook, "test", DAY, done -> {});
         }
         Path ofItsDay = folder.resolve("bundle-0.2.0.zip");
         try (InputStream file = OldLogbookTest.class.getResourceAsStream("/old/bundle-0.2.0.zip")) {
@@ -113,7 +150,7 @@ class OldLogbookTest {
         }
         for (Path each : List.of(bundle, ofItsDay)) {
             Path into = folder.resolve("from-" + each.getFileName());
-            Import.from(each, into, Catalogue.procedures(), done -> { });
+            Import.from(each, into, Catalogue.procedures(), done -> {});
             try (Logbook logbook = Logbook.open(into, Catalogue.procedures())) {
                 assertThat(logbook.head()).as(each.toString()).isEqualTo(new Logbook.Head(37, HEAD));
                 assertThat(logbook.verify(List.of()).holds()).isTrue();

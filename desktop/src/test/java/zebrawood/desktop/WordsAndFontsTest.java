@@ -22,7 +22,9 @@ import zebrawood.kit.theme.Scripts;
 
 class WordsAndFontsTest {
 
-    /** Everything the program says of itself is in the shipped cockpit face: nothing falls back, nothing shows as a box. */
+    /**
+     * Everything the program says of itself is in the shipped cockpit face: nothing falls back, nothing shows as a box.
+     */
     @Test
     void whatTheProgramSaysIsInTheCockpitFace() throws Exception {
         List<String> said = new ArrayList<>();
@@ -35,9 +37,24 @@ class WordsAndFontsTest {
             said.add(card.help().why());
         });
         for (Family family : Family.values()) {
-            Plate plate = new Plate("Wren", family, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(),
-                    Optional.of(new Plate.Source(Optional.empty(), OptionalDouble.empty(), OptionalDouble.empty(), List.of(10600.0), OptionalDouble.empty())),
-                    Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+            Plate plate = new Plate(
+                    "Wren",
+                    family,
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.of(new Plate.Source(
+                            Optional.empty(),
+                            OptionalDouble.empty(),
+                            OptionalDouble.empty(),
+                            List.of(10600.0),
+                            OptionalDouble.empty())),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty());
             for (Bar bar : FirstLight.bars(plate)) {
                 said.addAll(List.of(bar.title(), bar.action(), bar.look(), bar.yes(), bar.no(), bar.otherwise()));
             }
@@ -56,7 +73,9 @@ class WordsAndFontsTest {
                 PDFont font = PDType0Font.load(document, Fonts.file(name), true);
                 for (int point = 0x20; point < 0x2300; point++) {
                     if (Scripts.script(point) == Scripts.Script.COCKPIT && point != 0xAD) {
-                        assertThat(font.encode(new String(Character.toChars(point)))).as("%s U+%04X", name, point).isNotEmpty();
+                        assertThat(font.encode(new String(Character.toChars(point))))
+                                .as("%s U+%04X", name, point)
+                                .isNotEmpty();
                     }
                 }
             }

@@ -26,8 +26,8 @@ import zebrawood.core.reading.Refusal;
 
 /**
  * Makes a record of a JSON tree, or refuses it: no missing number is read as 0, no {@code 4.7} cut to 4, no
- * {@code "3.2"} taken for a number, no {@code 1e999}, no unknown key. It gathers every refusal with its full path,
- * in the order: unknown keys, then component by component, then what ties readings together.
+ * {@code "3.2"} taken for a number, no {@code 1e999}, no unknown key. It gathers every refusal with its full path, in
+ * the order: unknown keys, then component by component, then what ties readings together.
  */
 public final class Binder {
 
@@ -39,9 +39,7 @@ public final class Binder {
         this.unknown = unknown;
     }
 
-    /**
-     * @throws ReadingException with every refusal, the first one first
-     */
+    /** @throws ReadingException with every refusal, the first one first */
     public static <R extends Record> R bind(JsonNode node, Class<R> type) {
         return bind(node, type, Optional.empty());
     }
@@ -60,7 +58,9 @@ public final class Binder {
         Binder binder = new Binder(unknown);
         Object made = binder.value(node, type, Spot.TOP);
         if (!binder.refusals.isEmpty()) {
-            throw new ReadingException(binder.refusals.stream().sorted(Comparator.comparingInt(Binder::rank)).toList());
+            throw new ReadingException(binder.refusals.stream()
+                    .sorted(Comparator.comparingInt(Binder::rank))
+                    .toList());
         }
         return type.cast(made);
     }
@@ -84,9 +84,13 @@ public final class Binder {
         if (plain == OptionalDouble.class) {
             return absent ? none(node, path, OptionalDouble.empty()) : optional(number(node, path));
         } else if (plain == OptionalInt.class) {
-            return absent ? none(node, path, OptionalInt.empty()) : whole(node, path).map(OptionalInt::of).orElse(OptionalInt.empty());
+            return absent
+                    ? none(node, path, OptionalInt.empty())
+                    : whole(node, path).map(OptionalInt::of).orElse(OptionalInt.empty());
         } else if (absent) {
-            refuse(path, node == null ? "is missing" : "null stands where a value is needed; leave out what is not known",
+            refuse(
+                    path,
+                    node == null ? "is missing" : "null stands where a value is needed; leave out what is not known",
                     node == null ? Refusal.Kind.MISSING : Refusal.Kind.WRONG);
             return standIn(plain);
         } else if (plain == double.class || plain == Double.class) {
@@ -113,7 +117,9 @@ public final class Binder {
         Type inner = type.getActualTypeArguments()[0];
         Class<?> raw = (Class<?>) type.getRawType();
         if (raw == Optional.class) {
-            return node == null || node.isNull() ? none(node, path, Optional.empty()) : Optional.ofNullable(value(node, inner, path));
+            return node == null || node.isNull()
+                    ? none(node, path, Optional.empty())
+                    : Optional.ofNullable(value(node, inner, path));
         } else if (raw == List.class) {
             return list(node, inner, path);
         } else if (raw == Map.class || raw == SortedMap.class) {
@@ -141,9 +147,10 @@ public final class Binder {
     private Object map(JsonNode node, Type keys, Type values, Spot path) {
         Map<Object, Object> map = keys == Integer.class ? new TreeMap<>() : new LinkedHashMap<>();
         if (node != null && node.isObject()) {
-            node.properties().forEach(field -> map.put(
-                    keys == Integer.class ? Integer.valueOf(field.getKey()) : field.getKey(),
-                    value(field.getValue(), values, path.field(field.getKey()))));
+            node.properties()
+                    .forEach(field -> map.put(
+                            keys == Integer.class ? Integer.valueOf(field.getKey()) : field.getKey(),
+                            value(field.getValue(), values, path.field(field.getKey()))));
         }
         return map;
     }
@@ -172,15 +179,18 @@ public final class Binder {
 
     /** Runs the constructor even when a component was refused, to hear what it says of the others. */
     private Object make(RecordShape shape, Object[] values, Spot path, int before) {
-        boolean whole = refusals.size() == before || refusals.subList(before, refusals.size()).stream().allMatch(r -> r.kind() == Refusal.Kind.UNKNOWN);
+        boolean whole = refusals.size() == before
+                || refusals.subList(before, refusals.size()).stream().allMatch(r -> r.kind() == Refusal.Kind.UNKNOWN);
         try {
             return shape.make(values);
         } catch (ReadingException refused) {
             List<Refusal> mine = refusals.subList(before, refusals.size());
             for (Refusal refusal : refused.refusals()) {
                 Refusal full = path.isTop() ? refusal : refusal.under(path.toString());
-                boolean told = mine.stream().anyMatch(r -> r.field().equals(full.field())
-                        || r.field().startsWith(full.field() + ".") || r.field().startsWith(full.field() + "["));
+                boolean told = mine.stream()
+                        .anyMatch(r -> r.field().equals(full.field())
+                                || r.field().startsWith(full.field() + ".")
+                                || r.field().startsWith(full.field() + "["));
                 if (!told && (whole || refusal.kind() != Refusal.Kind.TIED)) {
                     mine.add(full);
                 }
@@ -196,7 +206,8 @@ public final class Binder {
     }
 
     private static void inOrderOfComponents(List<Refusal> refusals, RecordShape shape, Spot path) {
-        List<String> names = shape.components().stream().map(RecordShape.Component::name).toList();
+        List<String> names =
+                shape.components().stream().map(RecordShape.Component::name).toList();
         int skipped = path.isTop() ? 0 : path.toString().length() + 1;
         refusals.sort(Comparator.comparingInt(refusal -> {
             String inner = refusal.field().substring(skipped);
@@ -207,16 +218,22 @@ public final class Binder {
     private void unknownKeys(JsonNode node, RecordShape shape, Spot path) {
         for (Iterator<String> keys = node.fieldNames(); keys.hasNext(); ) {
             String key = keys.next();
-            if (shape.components().stream().noneMatch(component -> component.name().equals(key))) {
+            if (shape.components().stream()
+                    .noneMatch(component -> component.name().equals(key))) {
                 Spot at = path.field(key);
-                unknown.ifPresentOrElse(taker -> taker.accept(at.toString()), () -> refuse(at, "is not known here", Refusal.Kind.UNKNOWN));
+                unknown.ifPresentOrElse(
+                        taker -> taker.accept(at.toString()),
+                        () -> refuse(at, "is not known here", Refusal.Kind.UNKNOWN));
             }
         }
     }
 
     private double number(JsonNode node, Spot path) {
         if (!node.isNumber()) {
-            refuse(path, node.isTextual() ? "text stands where a number is needed" : "a number is needed", Refusal.Kind.WRONG);
+            refuse(
+                    path,
+                    node.isTextual() ? "text stands where a number is needed" : "a number is needed",
+                    Refusal.Kind.WRONG);
             return Double.NaN;
         }
         if (!Double.isFinite(node.doubleValue())) {
@@ -262,7 +279,9 @@ public final class Binder {
     /** Whether every surrogate in the text has its other half. */
     private static boolean isWhole(String text) {
         for (int i = 0; i < text.length(); i++) {
-            if (Character.isHighSurrogate(text.charAt(i)) && i + 1 < text.length() && Character.isLowSurrogate(text.charAt(i + 1))) {
+            if (Character.isHighSurrogate(text.charAt(i))
+                    && i + 1 < text.length()
+                    && Character.isLowSurrogate(text.charAt(i + 1))) {
                 i++;
             } else if (Character.isSurrogate(text.charAt(i))) {
                 return false;
@@ -296,7 +315,10 @@ public final class Binder {
                 return constant;
             }
         }
-        refuse(path, "must be one of " + Arrays.stream(constants).map(Names::of).collect(Collectors.joining(", ")), Refusal.Kind.WRONG);
+        refuse(
+                path,
+                "must be one of " + Arrays.stream(constants).map(Names::of).collect(Collectors.joining(", ")),
+                Refusal.Kind.WRONG);
         return null;
     }
 

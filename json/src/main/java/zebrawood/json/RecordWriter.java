@@ -17,8 +17,8 @@ import java.util.TreeMap;
 import zebrawood.core.reading.RecordShape;
 
 /**
- * Writes records as JSON: their components in order, nothing else. What is absent is left out; whole numbers
- * have no point; maps are in the order of their keys. The same record always gives the same bytes.
+ * Writes records as JSON: their components in order, nothing else. What is absent is left out; whole numbers have no
+ * point; maps are in the order of their keys. The same record always gives the same bytes.
  */
 public final class RecordWriter implements AutoCloseable {
 

@@ -18,7 +18,9 @@ import zebrawood.core.reading.Refusal;
 /** Reads one JSON text into a tree, keeping note of every key that stands twice. */
 public final class StrictJson {
 
-    private static final JsonFactory FACTORY = JsonFactory.builder().disable(JsonFactory.Feature.INTERN_FIELD_NAMES).build();
+    private static final JsonFactory FACTORY = JsonFactory.builder()
+            .disable(JsonFactory.Feature.INTERN_FIELD_NAMES)
+            .build();
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
     /** no worksheet is nested so deep; deeper would only use up the stack */
     private static final int DEEPEST = 64;
@@ -47,7 +49,10 @@ public final class StrictJson {
             }
             return new Tree(root, List.copyOf(reader.duplicates));
         } catch (JsonProcessingException e) {
-            throw noJson("no JSON at character " + (e.getLocation() == null ? "?" : Math.max(1, e.getLocation().getCharOffset())));
+            throw noJson("no JSON at character "
+                    + (e.getLocation() == null
+                            ? "?"
+                            : Math.max(1, e.getLocation().getCharOffset())));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -61,9 +66,10 @@ public final class StrictJson {
             case START_OBJECT -> object(parser, path, depth);
             case START_ARRAY -> array(parser, path, depth);
             case VALUE_STRING -> NODES.textNode(parser.getText());
-            case VALUE_NUMBER_INT -> parser.getNumberType() == JsonParser.NumberType.BIG_INTEGER
-                    ? NODES.numberNode(Double.parseDouble(parser.getText()))
-                    : NODES.numberNode(parser.getLongValue());
+            case VALUE_NUMBER_INT ->
+                parser.getNumberType() == JsonParser.NumberType.BIG_INTEGER
+                        ? NODES.numberNode(Double.parseDouble(parser.getText()))
+                        : NODES.numberNode(parser.getLongValue());
             case VALUE_NUMBER_FLOAT -> NODES.numberNode(Double.parseDouble(parser.getText()));
             case VALUE_TRUE -> NODES.booleanNode(true);
             case VALUE_FALSE -> NODES.booleanNode(false);

@@ -23,8 +23,14 @@ public final class Times {
         boolean millis = has(text, MILLIS);
         if (millis || has(text, SECONDS)) {
             try {
-                return LocalDateTime.of(number(text, 0, 4), number(text, 5, 7), number(text, 8, 10),
-                        number(text, 11, 13), number(text, 14, 16), number(text, 17, 19), millis ? number(text, 20, 23) * 1_000_000 : 0)
+                return LocalDateTime.of(
+                                number(text, 0, 4),
+                                number(text, 5, 7),
+                                number(text, 8, 10),
+                                number(text, 11, 13),
+                                number(text, 14, 16),
+                                number(text, 17, 19),
+                                millis ? number(text, 20, 23) * 1_000_000 : 0)
                         .toInstant(ZoneOffset.UTC);
             } catch (DateTimeException special) {
                 // such as midnight at 24 o'clock

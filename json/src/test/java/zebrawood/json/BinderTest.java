@@ -21,71 +21,97 @@ import zebrawood.core.site.ClimateReadings;
 class BinderTest {
 
     private static List<Refusal> refused(String json, Class<? extends Record> type) {
-        return catchThrowableOfType(ReadingException.class, () -> Binder.bind(StrictJson.read(json).root(), type)).refusals();
+        return catchThrowableOfType(
+                        ReadingException.class,
+                        () -> Binder.bind(StrictJson.read(json).root(), type))
+                .refusals();
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', quoteCharacter = '~', value = {
-        "{\"relativeHumidityPct\":46,\"limits\":{\"minTemperatureC\":14,\"maxTemperatureC\":29,\"maxHumidityPct\":66}} | airTemperatureC",
-        "{\"airTemperatureC\":\"21.4\",\"relativeHumidityPct\":46,\"limits\":{\"minTemperatureC\":14,\"maxTemperatureC\":29,\"maxHumidityPct\":66}} | airTemperatureC",
-        "{\"airTemperatureC\":1e999,\"relativeHumidityPct\":46,\"limits\":{\"minTemperatureC\":14,\"maxTemperatureC\":29,\"maxHumidityPct\":66}} | airTemperatureC",
-        "{\"airTemperatureC\":null,\"relativeHumidityPct\":46,\"limits\":{\"minTemperatureC\":14,\"maxTemperatureC\":29,\"maxHumidityPct\":66}} | airTemperatureC",
-        "{\"airTemperatureC\":21,\"relativeHumidityPct\":true,\"limits\":{\"minTemperatureC\":14,\"maxTemperatureC\":29,\"maxHumidityPct\":66}} | relativeHumidityPct",
-        "{\"airTemperatureC\":21,\"relativeHumidityPct\":46,\"limits\":7} | limits",
-        "{\"airTemperatureC\":21,\"relativeHumidityPct\":46,\"limits\":{\"minTemperatureC\":14,\"maxTemperatureC\":29,\"maxHumidityPct\":101}} | limits.maxHumidityPct",
-        "{\"airTemperatureC\":21,\"relativeHumidityPct\":46,\"limits\":{\"minTemperatureC\":14,\"maxTemperatureC\":29,\"minHumidityPct\":null,\"maxHumidityPct\":66}} | limits.minHumidityPct",
-        "[] | $"
-    })
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '~',
+            value = {
+                "{\"relativeHumidityPct\":46,\"limits\":{\"minTemperatureC\":14,\"maxTemperatureC\":29,\"maxHumidityPct\":66}} | airTemperatureC",
+                "{\"airTemperatureC\":\"21.4\",\"relativeHumidityPct\":46,\"limits\":{\"minTemperatureC\":14,\"maxTemperatureC\":29,\"maxHumidityPct\":66}} | airTemperatureC",
+                "{\"airTemperatureC\":1e999,\"relativeHumidityPct\":46,\"limits\":{\"minTemperatureC\":14,\"maxTemperatureC\":29,\"maxHumidityPct\":66}} | airTemperatureC",
+                "{\"airTemperatureC\":null,\"relativeHumidityPct\":46,\"limits\":{\"minTemperatureC\":14,\"maxTemperatureC\":29,\"maxHumidityPct\":66}} | airTemperatureC",
+                "{\"airTemperatureC\":21,\"relativeHumidityPct\":true,\"limits\":{\"minTemperatureC\":14,\"maxTemperatureC\":29,\"maxHumidityPct\":66}} | relativeHumidityPct",
+                "{\"airTemperatureC\":21,\"relativeHumidityPct\":46,\"limits\":7} | limits",
+                "{\"airTemperatureC\":21,\"relativeHumidityPct\":46,\"limits\":{\"minTemperatureC\":14,\"maxTemperatureC\":29,\"maxHumidityPct\":101}} | limits.maxHumidityPct",
+                "{\"airTemperatureC\":21,\"relativeHumidityPct\":46,\"limits\":{\"minTemperatureC\":14,\"maxTemperatureC\":29,\"minHumidityPct\":null,\"maxHumidityPct\":66}} | limits.minHumidityPct",
+                "[] | $"
+            })
     void whatALenientMappingLetsThroughIsRefusedAtItsField(String json, String field) {
         assertThat(refused(json, ClimateReadings.class).get(0).field()).isEqualTo(field);
     }
 
     @Test
     void everyRefusalIsGivenUnknownKeysFirstThenComponentByComponentThenTies() {
-        String json = "{\"riseMm\":0,\"colour\":\"red\",\"runMm\":-4,\"gapAtStartMm\":\"x\",\"marks\":[{\"positionMm\":0,\"widthMm\":0.2},"
-                + "{\"positionMm\":1,\"widthMm\":0},{\"positionMm\":2}],\"wavelengthNm\":10600}";
+        String json =
+                "{\"riseMm\":0,\"colour\":\"red\",\"runMm\":-4,\"gapAtStartMm\":\"x\",\"marks\":[{\"positionMm\":0,\"widthMm\":0.2},"
+                        + "{\"positionMm\":1,\"widthMm\":0},{\"positionMm\":2}],\"wavelengthNm\":10600}";
 
-        assertThat(refused(json, RampReadings.class)).extracting(Refusal::field)
+        assertThat(refused(json, RampReadings.class))
+                .extracting(Refusal::field)
                 .containsExactly("colour", "gapAtStartMm", "runMm", "riseMm", "marks[1].widthMm", "marks[2].widthMm");
     }
 
     @Test
     void tiesAreToldOnlyWhenEachReadingIsPossibleByItself() {
-        String struck = "{\"wavelengthNm\":10600,\"gapAtStartMm\":7,\"runMm\":200,\"riseMm\":11,\"thinnestPositionMm\":3}";
+        String struck =
+                "{\"wavelengthNm\":10600,\"gapAtStartMm\":7,\"runMm\":200,\"riseMm\":11,\"thinnestPositionMm\":3}";
         assertThat(refused(struck, RampReadings.class)).singleElement().satisfies(refusal -> {
             assertThat(refusal.field()).isEqualTo("riseMm");
             assertThat(refusal.kind()).isEqualTo(Refusal.Kind.TIED);
         });
-        assertThat(refused(struck.replace("200", "-1"), RampReadings.class)).extracting(Refusal::field).containsExactly("runMm");
+        assertThat(refused(struck.replace("200", "-1"), RampReadings.class))
+                .extracting(Refusal::field)
+                .containsExactly("runMm");
     }
 
     @Test
     void aWholeNumberIsNotCut() {
         String json = "{\"name\":\"Wren\",\"family\":\"gantry-co2\",\"rhythm\":{\"daysOutOfUse\":4.7}}";
         assertThat(refused(json, Plate.class).get(0).field()).isEqualTo("rhythm.daysOutOfUse");
-        assertThat(Binder.bind(StrictJson.read(json.replace("4.7", "4.0")).root(), Plate.class).daysOutOfUse()).isEqualTo(4);
+        assertThat(Binder.bind(StrictJson.read(json.replace("4.7", "4.0")).root(), Plate.class)
+                        .daysOutOfUse())
+                .isEqualTo(4);
     }
 
     /** One of each kind of component that readings may have. */
-    public record Kinds(String name, boolean sound, int count, Instant at, LocalDate day, List<Double> widths, Map<Integer, Double> settings,
-            Map<String, String> words, Optional<Boolean> seen, OptionalInt passes) {}
+    public record Kinds(
+            String name,
+            boolean sound,
+            int count,
+            Instant at,
+            LocalDate day,
+            List<Double> widths,
+            Map<Integer, Double> settings,
+            Map<String, String> words,
+            Optional<Boolean> seen,
+            OptionalInt passes) {}
 
-    private static final String KINDS = "{\"name\":\"a\",\"sound\":true,\"count\":3,\"at\":\"2031-03-14T09:30:00Z\",\"day\":\"2031-03-14\",\"widths\":[1,2.5],"
-            + "\"settings\":{\"32\":1,\"4\":0},\"words\":{\"b\":\"x\",\"a\":\"y\"}}";
+    private static final String KINDS =
+            "{\"name\":\"a\",\"sound\":true,\"count\":3,\"at\":\"2031-03-14T09:30:00Z\",\"day\":\"2031-03-14\",\"widths\":[1,2.5],"
+                    + "\"settings\":{\"32\":1,\"4\":0},\"words\":{\"b\":\"x\",\"a\":\"y\"}}";
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', quoteCharacter = '~', value = {
-        "\"name\":\"a\" | \"name\":7 | name | must be text",
-        "\"sound\":true | \"sound\":\"yes\" | sound | must be true or false",
-        "\"count\":3 | \"count\":3.5 | count | whole number",
-        "\"count\":3 | \"count\":1e12 | count | whole number",
-        "\"2031-03-14T09:30:00Z\" | \"half past nine\" | at | must be a time such as 2031-03-14T09:30:00Z",
-        "\"day\":\"2031-03-14\" | \"day\":\"2031-02-30\" | day | must be a day such as 2031-03-14",
-        "[1,2.5] | {\"0\":1} | widths | must be a list",
-        "[1,2.5] | [1,\"two\"] | widths[1] | number",
-        "\"sound\":true | \"sound\":true,\"seen\":1 | seen | must be true or false",
-        "\"sound\":true | \"sound\":true,\"passes\":1.5 | passes | whole number"
-    })
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '~',
+            value = {
+                "\"name\":\"a\" | \"name\":7 | name | must be text",
+                "\"sound\":true | \"sound\":\"yes\" | sound | must be true or false",
+                "\"count\":3 | \"count\":3.5 | count | whole number",
+                "\"count\":3 | \"count\":1e12 | count | whole number",
+                "\"2031-03-14T09:30:00Z\" | \"half past nine\" | at | must be a time such as 2031-03-14T09:30:00Z",
+                "\"day\":\"2031-03-14\" | \"day\":\"2031-02-30\" | day | must be a day such as 2031-03-14",
+                "[1,2.5] | {\"0\":1} | widths | must be a list",
+                "[1,2.5] | [1,\"two\"] | widths[1] | number",
+                "\"sound\":true | \"sound\":true,\"seen\":1 | seen | must be true or false",
+                "\"sound\":true | \"sound\":true,\"passes\":1.5 | passes | whole number"
+            })
     void whatIsOfAnotherKindIsToldAtItsPlace(String good, String bad, String field, String why) {
         assertThat(KINDS).contains(good);
         assertThat(refused(KINDS.replace(good, bad), Kinds.class)).anySatisfy(refusal -> {
@@ -106,15 +132,20 @@ class BinderTest {
 
     @Test
     void halfACharacterIsRefused() {
-        assertThat(refused("{\"name\":\"\\ud83d\",\"family\":\"galvo-uv\"}", Plate.class).get(0).field()).isEqualTo("name");
+        assertThat(refused("{\"name\":\"\\ud83d\",\"family\":\"galvo-uv\"}", Plate.class)
+                        .get(0)
+                        .field())
+                .isEqualTo("name");
     }
 
     @Test
     void aRecordComesBackFromItsOwnJsonAndTheSameRecordGivesTheSameBytes() {
-        String json = "{\"name\":\"Wren\",\"family\":\"gantry-co2\",\"source\":{\"wavelengthsNm\":[10600]},\"optics\":{\"lenses\":[{\"name\":\"short\",\"focalLengthMm\":45.5}]}}";
+        String json =
+                "{\"name\":\"Wren\",\"family\":\"gantry-co2\",\"source\":{\"wavelengthsNm\":[10600]},\"optics\":{\"lenses\":[{\"name\":\"short\",\"focalLengthMm\":45.5}]}}";
         Plate plate = Binder.bind(StrictJson.read(json).root(), Plate.class);
 
         assertThat(RecordWriter.text(plate)).isEqualTo(json);
-        assertThat(Binder.bind(StrictJson.read(RecordWriter.text(plate)).root(), Plate.class)).isEqualTo(plate);
+        assertThat(Binder.bind(StrictJson.read(RecordWriter.text(plate)).root(), Plate.class))
+                .isEqualTo(plate);
     }
 }

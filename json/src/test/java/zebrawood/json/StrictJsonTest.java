@@ -13,10 +13,30 @@ import zebrawood.core.reading.Refusal;
 class StrictJsonTest {
 
     @ParameterizedTest
-    @ValueSource(strings = {"", " ", "{", "{\"a\":1", "{\"a\":1}}", "{\"a\":01}", "{'a':1}", "{\"a\":NaN}", "{\"a\":1,}", "[1,]", "{\"a\" 1}", "tru", "\"\\x\"", "1 2", "{\"a\":+1}", "{\"a\":.5}"})
+    @ValueSource(
+            strings = {
+                "",
+                " ",
+                "{",
+                "{\"a\":1",
+                "{\"a\":1}}",
+                "{\"a\":01}",
+                "{'a':1}",
+                "{\"a\":NaN}",
+                "{\"a\":1,}",
+                "[1,]",
+                "{\"a\" 1}",
+                "tru",
+                "\"\\x\"",
+                "1 2",
+                "{\"a\":+1}",
+                "{\"a\":.5}"
+            })
     void whatIsNoJsonIsRefusedAsAWhole(String text) {
-        assertThatThrownBy(() -> StrictJson.read(text)).isInstanceOfSatisfying(ReadingException.class,
-                refused -> assertThat(refused.refusals().get(0).field()).isEqualTo("$"));
+        assertThatThrownBy(() -> StrictJson.read(text))
+                .isInstanceOfSatisfying(
+                        ReadingException.class,
+                        refused -> assertThat(refused.refusals().get(0).field()).isEqualTo("$"));
     }
 
     @Test
@@ -30,12 +50,14 @@ class StrictJsonTest {
     @Test
     void deepNestingIsRefusedBeforeItHurts() {
         assertThatThrownBy(() -> StrictJson.read("[".repeat(100_000))).isInstanceOf(ReadingException.class);
-        assertThatThrownBy(() -> StrictJson.read("{\"a\":".repeat(70) + "1" + "}".repeat(70))).hasMessageContaining("nested");
+        assertThatThrownBy(() -> StrictJson.read("{\"a\":".repeat(70) + "1" + "}".repeat(70)))
+                .hasMessageContaining("nested");
     }
 
     @Test
     void numbersKeepTheirSizeAndKind() {
-        StrictJson.Tree tree = StrictJson.read("{\"long\":9007199254740993,\"huge\":123456789012345678901234567890,\"exp\":1e3,\"beyond\":1e999,\"minus\":-0.0}");
+        StrictJson.Tree tree = StrictJson.read(
+                "{\"long\":9007199254740993,\"huge\":123456789012345678901234567890,\"exp\":1e3,\"beyond\":1e999,\"minus\":-0.0}");
 
         assertThat(tree.root().get("long").asText()).isEqualTo("9007199254740993");
         assertThat(tree.root().get("huge").doubleValue()).isEqualTo(123456789012345678901234567890.0);
@@ -45,7 +67,8 @@ class StrictJsonTest {
 
     @Test
     void anyTextHoweverMangledIsReadOrRefused() {
-        String good = "{\"procedure\":\"focus-ramp\",\"readings\":{\"marks\":[{\"positionMm\":0.5,\"widthMm\":1e-3}],\"note\":\"\\u00b5 \\\\ \\\"\"}}";
+        String good =
+                "{\"procedure\":\"focus-ramp\",\"readings\":{\"marks\":[{\"positionMm\":0.5,\"widthMm\":1e-3}],\"note\":\"\\u00b5 \\\\ \\\"\"}}";
         SplittableRandom random = new SplittableRandom(8);
         int read = 0;
         for (int i = 0; i < 40_000; i++) {

@@ -24,13 +24,28 @@ class TimesTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"2031-03-14T24:00:00Z", "2031-06-30T23:59:60Z", "2031-03-14T09:30:00.123456Z", "+12031-03-14T09:30:00Z", "2031-03-14t09:30:00z"})
+    @ValueSource(
+            strings = {
+                "2031-03-14T24:00:00Z",
+                "2031-06-30T23:59:60Z",
+                "2031-03-14T09:30:00.123456Z",
+                "+12031-03-14T09:30:00Z",
+                "2031-03-14t09:30:00z"
+            })
     void rareFormsMeanWhatTheyMeanElsewhere(String text) {
         assertThat(Times.instant(text)).isEqualTo(Instant.parse(text));
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"", "2031-02-30T09:30:00Z", "2031-03-14T25:00:00Z", "2031-03-14T09:61:00Z", "2031-03-14 09:30:00Z", "2031-03-14T09:30:0aZ"})
+    @ValueSource(
+            strings = {
+                "",
+                "2031-02-30T09:30:00Z",
+                "2031-03-14T25:00:00Z",
+                "2031-03-14T09:61:00Z",
+                "2031-03-14 09:30:00Z",
+                "2031-03-14T09:30:0aZ"
+            })
     void whatIsNoTimeIsRefused(String text) {
         assertThatThrownBy(() -> Times.instant(text)).isInstanceOf(DateTimeParseException.class);
     }

@@ -35,13 +35,14 @@ import zebrawood.kit.theme.Look;
 import zebrawood.kit.view.Workplace;
 
 /**
- * Somebody sitting before one bench in a real window, with nothing around it: no logbook, no Route. What is typed is judged
- * after each keystroke, as the program does.
+ * Somebody sitting before one bench in a real window, with nothing around it: no logbook, no Route. What is typed is
+ * judged after each keystroke, as the program does.
  *
  * @param <R> readings
  * @param <F> finding
  */
-public final class BenchSeat<R extends Record, F extends Record> extends Hands<BenchSeat<R, F>> implements AutoCloseable {
+public final class BenchSeat<R extends Record, F extends Record> extends Hands<BenchSeat<R, F>>
+        implements AutoCloseable {
 
     private final Place place = new Place();
     private final Draft draft = new Draft();
@@ -105,11 +106,15 @@ public final class BenchSeat<R extends Record, F extends Record> extends Hands<B
         bench = onScreen(() -> {
             Controls.dress();
             Fonts.load();
-            return stop.bench().apply(new BenchPlace(place, plate, List.of(), id -> Optional.ofNullable(known.get(id)), draft));
+            return stop.bench()
+                    .apply(new BenchPlace(place, plate, List.of(), id -> Optional.ofNullable(known.get(id)), draft));
         });
         stage = onScreen(() -> {
             Scene scene = new Scene((Parent) bench.view(), 780, 640);
-            scene.getStylesheets().addAll(Ground.LIGHT.stylesheet(), Ground.class.getResource("frame.css").toExternalForm());
+            scene.getStylesheets()
+                    .addAll(
+                            Ground.LIGHT.stylesheet(),
+                            Ground.class.getResource("frame.css").toExternalForm());
             Stage made = new Stage();
             made.setScene(scene);
             bench.fields().forEach(field -> field.tie(draft, place.units));
@@ -167,8 +172,10 @@ public final class BenchSeat<R extends Record, F extends Record> extends Hands<B
 
     /** What to do: the first instruction, else what to read next. */
     public String act() {
-        return onScreen(() -> now.outcome().flatMap(outcome -> outcome.instructions().stream().findFirst())
-                .map((Instruction first) -> first.sentence(place.units.get())).orElseGet(bench::next));
+        return onScreen(() -> now.outcome()
+                .flatMap(outcome -> outcome.instructions().stream().findFirst())
+                .map((Instruction first) -> first.sentence(place.units.get()))
+                .orElseGet(bench::next));
     }
 
     /** The bench itself. */

@@ -102,14 +102,20 @@ public abstract class Hands<S extends Hands<S>> {
     public S hold(KeyCode key, int times) {
         onScreen(() -> {
             for (int i = 0; i < times; i++) {
-                Event.fireEvent(scene().getFocusOwner(), new KeyEvent(KeyEvent.KEY_PRESSED, "", "", key, false, false, false, false));
+                Event.fireEvent(
+                        scene().getFocusOwner(),
+                        new KeyEvent(KeyEvent.KEY_PRESSED, "", "", key, false, false, false, false));
             }
             return null;
         });
         until("what it did is done", this::isIdle);
         onScreen(() -> {
-            Event.fireEvent(scene().getFocusOwner(), new KeyEvent(KeyEvent.KEY_PRESSED, "", "", key, false, false, false, false));
-            Event.fireEvent(scene().getFocusOwner(), new KeyEvent(KeyEvent.KEY_RELEASED, "", "", key, false, false, false, false));
+            Event.fireEvent(
+                    scene().getFocusOwner(),
+                    new KeyEvent(KeyEvent.KEY_PRESSED, "", "", key, false, false, false, false));
+            Event.fireEvent(
+                    scene().getFocusOwner(),
+                    new KeyEvent(KeyEvent.KEY_RELEASED, "", "", key, false, false, false, false));
             return null;
         });
         return me();
@@ -140,7 +146,9 @@ public abstract class Hands<S extends Hands<S>> {
         for (int i = 0; i < 24 && !chosen(id).equals(words); i++) {
             String before = chosen(id);
             press(isBefore(id, words) ? KeyCode.UP : KeyCode.DOWN);
-            until("another one than " + before + " is chosen in " + id, () -> !chosen(id).equals(before));
+            until(
+                    "another one than " + before + " is chosen in " + id,
+                    () -> !chosen(id).equals(before));
         }
         until(words + " is chosen in " + id, () -> chosen(id).equals(words));
         return me();
@@ -150,7 +158,9 @@ public abstract class Hands<S extends Hands<S>> {
     private boolean isBefore(String id, String words) {
         return onScreen(() -> {
             ComboBox<?> list = (ComboBox<?>) find(id);
-            return list.getItems().stream().limit(Math.max(0, list.getSelectionModel().getSelectedIndex())).anyMatch(item -> String.valueOf(item).equals(words));
+            return list.getItems().stream()
+                    .limit(Math.max(0, list.getSelectionModel().getSelectedIndex()))
+                    .anyMatch(item -> String.valueOf(item).equals(words));
         });
     }
 
@@ -208,7 +218,9 @@ public abstract class Hands<S extends Hands<S>> {
             scene().getRoot().getProperties().put(FileDialogs.class, new FileDialogs() {
                 @Override
                 public Optional<Path> toSave(String name, javafx.stage.Window over) {
-                    return Stream.of(files).findFirst().map(file -> Files.isDirectory(file) ? file.resolve(name) : file);
+                    return Stream.of(files)
+                            .findFirst()
+                            .map(file -> Files.isDirectory(file) ? file.resolve(name) : file);
                 }
 
                 @Override
@@ -233,7 +245,9 @@ public abstract class Hands<S extends Hands<S>> {
     public boolean focused(String id) {
         Node owner = scene().getFocusOwner();
         // a field that was only just put up has no skin yet, and would not hear a key
-        return owner != null && id.equals(Nodes.name(owner)) && !(owner instanceof Control control && control.getSkin() == null);
+        return owner != null
+                && id.equals(Nodes.name(owner))
+                && !(owner instanceof Control control && control.getSkin() == null);
     }
 
     public boolean has(String id) {
@@ -248,9 +262,11 @@ public abstract class Hands<S extends Hands<S>> {
     public String words(String id) {
         return onScreen(() -> {
             Node node = find(id);
-            String text = node instanceof Labeled label ? label.getText()
-                    : node instanceof TextInputControl field ? field.getText()
-                    : node instanceof ComboBox<?> list ? String.valueOf(list.getValue()) : "";
+            String text = node instanceof Labeled label
+                    ? label.getText()
+                    : node instanceof TextInputControl field
+                            ? field.getText()
+                            : node instanceof ComboBox<?> list ? String.valueOf(list.getValue()) : "";
             return text.replace('\u00a0', ' ');
         });
     }
@@ -264,7 +280,8 @@ public abstract class Hands<S extends Hands<S>> {
         if (node instanceof Labeled label && holds(label.getText(), words) || holds(node.getAccessibleText(), words)) {
             return true;
         }
-        return node instanceof Parent parent && parent.getChildrenUnmodifiable().stream().anyMatch(child -> says(child, words));
+        return node instanceof Parent parent
+                && parent.getChildrenUnmodifiable().stream().anyMatch(child -> says(child, words));
     }
 
     private static boolean holds(String text, String words) {

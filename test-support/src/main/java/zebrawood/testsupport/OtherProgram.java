@@ -22,7 +22,8 @@ public final class OtherProgram {
 
     private static Process start(String options, Class<?> main, String... words) throws IOException {
         Path launch = Path.of(System.getProperty("zebrawood.launch"));
-        List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString()));
+        List<String> command = new ArrayList<>(
+                List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString()));
         for (String file : List.of("every", options, "virtual-screen")) {
             command.add("@" + launch.resolve(file + ".options"));
         }

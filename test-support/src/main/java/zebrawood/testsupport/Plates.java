@@ -18,12 +18,30 @@ public final class Plates {
 
     /** A plate that says besides which light the machine makes, in nm. */
     public static Plate lasing(String name, Family family, double wavelengthNm) {
-        return of(name, family, Optional.of(new Plate.Source(
-                Optional.empty(), OptionalDouble.empty(), OptionalDouble.empty(), List.of(wavelengthNm), OptionalDouble.empty())));
+        return of(
+                name,
+                family,
+                Optional.of(new Plate.Source(
+                        Optional.empty(),
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        List.of(wavelengthNm),
+                        OptionalDouble.empty())));
     }
 
     private static Plate of(String name, Family family, Optional<Plate.Source> source) {
-        return new Plate(name, family, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), source,
-                Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+        return new Plate(
+                name,
+                family,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                source,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
     }
 }

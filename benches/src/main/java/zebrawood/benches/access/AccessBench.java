@@ -28,7 +28,10 @@ import zebrawood.kit.form.Field;
 import zebrawood.kit.form.FieldList;
 import zebrawood.kit.form.Worksheet;
 
-/** Doors and corners in the order of the way, a row each, and the walls around the machine's place, which is dragged and turned in its room. */
+/**
+ * Doors and corners in the order of the way, a row each, and the walls around the machine's place, which is dragged and
+ * turned in its room.
+ */
 public final class AccessBench extends FormBench<AccessReadings, AccessFinding> {
 
     private static final String WAY = "way";
@@ -43,26 +46,46 @@ public final class AccessBench extends FormBench<AccessReadings, AccessFinding> 
     private static final double DEEP = 800;
     private static final double STEP = 10;
     private static final Field[] DOOR_SIZES = {
-        Field.amount("widthMm", "wide", Quantity.LENGTH), Field.amount("heightMm", "high", Quantity.LENGTH), Field.amount("leafOffMm", "wide with the leaf off", Quantity.LENGTH)
+        Field.amount("widthMm", "wide", Quantity.LENGTH),
+        Field.amount("heightMm", "high", Quantity.LENGTH),
+        Field.amount("leafOffMm", "wide with the leaf off", Quantity.LENGTH)
     };
     private static final Field[] CORNER_SIZES = {
-        Field.amount("approachWidthMm", "wide before it", Quantity.LENGTH), Field.amount("exitWidthMm", "wide after it", Quantity.LENGTH)
+        Field.amount("approachWidthMm", "wide before it", Quantity.LENGTH),
+        Field.amount("exitWidthMm", "wide after it", Quantity.LENGTH)
     };
-    private static final List<String> SIZE = List.of("machine.widthMm", "machine.depthMm", "machine.heightMm", "machine.massKg");
+    private static final List<String> SIZE =
+            List.of("machine.widthMm", "machine.depthMm", "machine.heightMm", "machine.massKg");
 
     public static final FieldList FIELDS = FieldList.of(
-            Field.amount(SIZE.get(0), "machine, wide", Quantity.LENGTH).needed(),
-            Field.amount(SIZE.get(1), "deep", Quantity.LENGTH).needed(),
-            Field.amount(SIZE.get(2), "high", Quantity.LENGTH).needed(),
-            Field.amount(SIZE.get(3), "mass", Quantity.MASS).needed(),
-            Field.amount("marginMm", "to spare", Quantity.LENGTH).usually(Amount.mm(20, 0)),
-            Field.count("feet", "feet", List.of(new Choice("", "four"), new Choice("3", "three"))),
-            Field.amount("floorRatingKPa", "floor takes", Quantity.FLOOR_LOAD).empty("not known"),
-            wall("rear", "available", "free"), wall("rear", "needed", "needed"), wall("left", "available", "free"), wall("left", "needed", "needed"),
-            wall("right", "available", "free"), wall("right", "needed", "needed"), wall("front", "available", "free"), wall("front", "needed", "needed"))
-            .ownRows(WAY, MOST, true,
-                    Field.oneOf("kind", "what", List.of(new Choice(DOOR, "door, gate"), new Choice(CORNER, "corner"),
-                            new Choice(OTHER_DOOR, "other door"), new Choice(OTHER_CORNER, "other corner"))),
+                    Field.amount(SIZE.get(0), "machine, wide", Quantity.LENGTH).needed(),
+                    Field.amount(SIZE.get(1), "deep", Quantity.LENGTH).needed(),
+                    Field.amount(SIZE.get(2), "high", Quantity.LENGTH).needed(),
+                    Field.amount(SIZE.get(3), "mass", Quantity.MASS).needed(),
+                    Field.amount("marginMm", "to spare", Quantity.LENGTH).usually(Amount.mm(20, 0)),
+                    Field.count("feet", "feet", List.of(new Choice("", "four"), new Choice("3", "three"))),
+                    Field.amount("floorRatingKPa", "floor takes", Quantity.FLOOR_LOAD)
+                            .empty("not known"),
+                    wall("rear", "available", "free"),
+                    wall("rear", "needed", "needed"),
+                    wall("left", "available", "free"),
+                    wall("left", "needed", "needed"),
+                    wall("right", "available", "free"),
+                    wall("right", "needed", "needed"),
+                    wall("front", "available", "free"),
+                    wall("front", "needed", "needed"))
+            .ownRows(
+                    WAY,
+                    MOST,
+                    true,
+                    Field.oneOf(
+                            "kind",
+                            "what",
+                            List.of(
+                                    new Choice(DOOR, "door, gate"),
+                                    new Choice(CORNER, "corner"),
+                                    new Choice(OTHER_DOOR, "other door"),
+                                    new Choice(OTHER_CORNER, "other corner"))),
                     Field.words("name", "called"),
                     Field.amount("a", "wide; before it", Quantity.LENGTH),
                     Field.amount("b", "high; after it", Quantity.LENGTH),
@@ -71,10 +94,17 @@ public final class AccessBench extends FormBench<AccessReadings, AccessFinding> 
             .listed("", "corners", "name", CORNER_SIZES)
             .listed("other way: ", "other.openings", "name", DOOR_SIZES)
             .listed("other way: ", "other.corners", "name", CORNER_SIZES)
-            .listed("", "walls", "side", Field.amount("availableMm", "free", Quantity.LENGTH), Field.amount("neededMm", "needed", Quantity.LENGTH));
+            .listed(
+                    "",
+                    "walls",
+                    "side",
+                    Field.amount("availableMm", "free", Quantity.LENGTH),
+                    Field.amount("neededMm", "needed", Quantity.LENGTH));
 
     private static Field wall(String side, String what, String word) {
-        return Field.amount(side + "." + what + "Mm", side + ", " + word, Quantity.LENGTH).own().pinned();
+        return Field.amount(side + "." + what + "Mm", side + ", " + word, Quantity.LENGTH)
+                .own()
+                .pinned();
     }
 
     private final Button turn = new Button("Turn");
@@ -87,16 +117,27 @@ public final class AccessBench extends FormBench<AccessReadings, AccessFinding> 
     private record Held(double x, double y, double scale, Map<String, Double> free) {}
 
     public AccessBench(BenchPlace place) {
-        super(place, FIELDS, "from above, to scale; doors, floors and lifting are for people who do that work", known(place));
+        super(
+                place,
+                FIELDS,
+                "from above, to scale; doors, floors and lifting are for people who do that work",
+                known(place));
         form().narrow();
         for (String side : SIDES) {
-            form().pin(side + ".availableMm", (width, height) -> plan(width, height).field(side, false));
-            form().pin(side + ".neededMm", (width, height) -> plan(width, height).field(side, true));
+            form().pin(
+                            side + ".availableMm",
+                            (width, height) -> plan(width, height).field(side, false));
+            form().pin(
+                            side + ".neededMm",
+                            (width, height) -> plan(width, height).field(side, true));
         }
         turn.setId("turn");
         turn.getStyleClass().add("pill");
         turn.setOnAction(event -> turnRound());
-        form().pin(turn, (width, height) -> new Path.Box(width * 0.60 - RoomPlan.FIELD - 16, height - 34, RoomPlan.FIELD + 4, 32));
+        form().pin(
+                        turn,
+                        (width, height) ->
+                                new Path.Box(width * 0.60 - RoomPlan.FIELD - 16, height - 34, RoomPlan.FIELD + 4, 32));
         grip.setId("grip");
         grip.getStyleClass().add("grip");
         grip.setFocusTraversable(true);
@@ -106,7 +147,10 @@ public final class AccessBench extends FormBench<AccessReadings, AccessFinding> 
         grip.setOnMouseDragged(this::drag);
         grip.setOnMouseReleased(event -> place.draft().endStep());
         grip.setOnKeyPressed(this::arrows);
-        form().pin(grip, (width, height) -> plan(width, height).machine(plan(width, height).scale()));
+        form().pin(
+                        grip,
+                        (width, height) ->
+                                plan(width, height).machine(plan(width, height).scale()));
     }
 
     /** Size and mass, as the plate says. */
@@ -130,7 +174,8 @@ public final class AccessBench extends FormBench<AccessReadings, AccessFinding> 
         }
         int wall = 0;
         for (String side : SIDES) {
-            if (!place().draft().text(side + ".availableMm").isBlank() || !place().draft().text(side + ".neededMm").isBlank()) {
+            if (!place().draft().text(side + ".availableMm").isBlank()
+                    || !place().draft().text(side + ".neededMm").isBlank()) {
                 sheet.word("walls[" + wall + "].side", side);
                 sheet.amount(side + ".availableMm", "walls[" + wall + "].availableMm", Quantity.LENGTH);
                 sheet.amount(side + ".neededMm", "walls[" + wall + "].neededMm", Quantity.LENGTH);
@@ -169,8 +214,10 @@ public final class AccessBench extends FormBench<AccessReadings, AccessFinding> 
 
     @Override
     public void show(Showing<AccessReadings, AccessFinding> now) {
-        way = now.finding().map(finding -> new AccessFigure.Way(now.readings().orElseThrow(), finding, true))
-                .or(() -> way.filter(before -> !form().filledRows().isEmpty()).map(before -> new AccessFigure.Way(before.readings(), before.finding(), false)));
+        way = now.finding()
+                .map(finding -> new AccessFigure.Way(now.readings().orElseThrow(), finding, true))
+                .or(() -> way.filter(before -> !form().filledRows().isEmpty())
+                        .map(before -> new AccessFigure.Way(before.readings(), before.finding(), false)));
         around = around(now);
         grip.setDisable(!now.measuring() || around.free().isEmpty());
         turn.setVisible(now.measuring() && !around.free().isEmpty());
@@ -185,7 +232,9 @@ public final class AccessBench extends FormBench<AccessReadings, AccessFinding> 
 
     private static String tightest(AccessFinding.Passage passage, UnitChoice units) {
         String spare = Amount.mm(Math.abs(passage.spareMm()), 0).text(units);
-        String says = passage.spareMm() < 0 ? " is too tight by " + spare : passage.fits() ? " is tightest and leaves " + spare : " leaves only " + spare;
+        String says = passage.spareMm() < 0
+                ? " is too tight by " + spare
+                : passage.fits() ? " is tightest and leaves " + spare : " leaves only " + spare;
         return Character.toUpperCase(passage.name().charAt(0)) + passage.name().substring(1) + says;
     }
 
@@ -211,8 +260,19 @@ public final class AccessBench extends FormBench<AccessReadings, AccessFinding> 
             now.filled().understood(side + ".neededMm").filter(mm -> mm >= 0).ifPresent(mm -> needed.put(side, mm));
         }
         Optional<Plate.Size> size = place().plate().size();
-        return new RoomPlan.Place(now.filled().understood(SIZE.get(0)).filter(mm -> mm > 0).or(() -> size.map(Plate.Size::widthMm)).orElse(WIDE),
-                now.filled().understood(SIZE.get(1)).filter(mm -> mm > 0).or(() -> size.map(Plate.Size::depthMm)).orElse(DEEP), free, needed);
+        return new RoomPlan.Place(
+                now.filled()
+                        .understood(SIZE.get(0))
+                        .filter(mm -> mm > 0)
+                        .or(() -> size.map(Plate.Size::widthMm))
+                        .orElse(WIDE),
+                now.filled()
+                        .understood(SIZE.get(1))
+                        .filter(mm -> mm > 0)
+                        .or(() -> size.map(Plate.Size::depthMm))
+                        .orElse(DEEP),
+                free,
+                needed);
     }
 
     private RoomPlan plan(double width, double height) {
@@ -223,7 +283,11 @@ public final class AccessBench extends FormBench<AccessReadings, AccessFinding> 
         grip.requestFocus();
         event.consume();
         place().draft().endStep();
-        held = new Held(event.getSceneX(), event.getSceneY(), plan(form().drawing().getWidth(), form().drawing().getHeight()).scale(), around.free());
+        held = new Held(
+                event.getSceneX(),
+                event.getSceneY(),
+                plan(form().drawing().getWidth(), form().drawing().getHeight()).scale(),
+                around.free());
     }
 
     private void drag(MouseEvent event) {
@@ -284,16 +348,20 @@ public final class AccessBench extends FormBench<AccessReadings, AccessFinding> 
 
     @Override
     public String next() {
-        if (place().plate().size().isEmpty() && SIZE.stream().anyMatch(field -> place().draft().text(field).isBlank())) {
+        if (place().plate().size().isEmpty()
+                && SIZE.stream().anyMatch(field -> place().draft().text(field).isBlank())) {
             return "Type size and mass of the machine, as it is moved.";
         }
-        if (place().plate().size().filter(size -> size.massKg().isPresent()).isEmpty() && place().draft().text(SIZE.get(3)).isBlank()) {
+        if (place().plate().size().filter(size -> size.massKg().isPresent()).isEmpty()
+                && place().draft().text(SIZE.get(3)).isBlank()) {
             return "Type the mass of the machine.";
         }
         boolean half = SIDES.stream()
-                .anyMatch(side -> place().draft().text(side + ".availableMm").isBlank() && !place().draft().text(side + ".neededMm").isBlank());
-        return form().filledRows().isEmpty() ? "Type the first door on the way: wide and high." : half ? "Measure what is free where something is needed."
-                : "Type both sizes of each door and corner.";
+                .anyMatch(side -> place().draft().text(side + ".availableMm").isBlank()
+                        && !place().draft().text(side + ".neededMm").isBlank());
+        return form().filledRows().isEmpty()
+                ? "Type the first door on the way: wide and high."
+                : half ? "Measure what is free where something is needed." : "Type both sizes of each door and corner.";
     }
 
     @Override
@@ -301,22 +369,41 @@ public final class AccessBench extends FormBench<AccessReadings, AccessFinding> 
         Map<String, Draft.Text> texts = super.texts(readings, asTyped, whole);
         int row = way(texts, 0, readings.openings(), readings.corners(), "", asTyped);
         if (readings.other().isPresent()) {
-            way(texts, row, readings.other().get().openings(), readings.other().get().corners(), "other.", asTyped);
+            way(
+                    texts,
+                    row,
+                    readings.other().get().openings(),
+                    readings.other().get().corners(),
+                    "other.",
+                    asTyped);
         }
         for (int i = 0; i < readings.walls().size(); i++) {
             AccessReadings.Wall wall = readings.walls().get(i);
-            retype(texts, wall.side() + ".availableMm", asTyped.get("walls[" + i + "].availableMm"), wall.availableMm());
+            retype(
+                    texts,
+                    wall.side() + ".availableMm",
+                    asTyped.get("walls[" + i + "].availableMm"),
+                    wall.availableMm());
             retype(texts, wall.side() + ".neededMm", asTyped.get("walls[" + i + "].neededMm"), wall.neededMm());
         }
         return texts;
     }
 
     /** Rows for a way, doors and corners in their order; the next row. */
-    private int way(Map<String, Draft.Text> texts, int first, List<AccessReadings.Opening> openings, List<AccessReadings.Turn> corners, String path, Map<String, String> asTyped) {
+    private int way(
+            Map<String, Draft.Text> texts,
+            int first,
+            List<AccessReadings.Opening> openings,
+            List<AccessReadings.Turn> corners,
+            String path,
+            Map<String, String> asTyped) {
         int row = first;
         int corner = 0;
         for (int door = 0; door <= openings.size(); door++) {
-            for (; corner < corners.size() && corners.get(corner).openingsBefore().orElse(openings.size()) <= door; corner++) {
+            for (;
+                    corner < corners.size()
+                            && corners.get(corner).openingsBefore().orElse(openings.size()) <= door;
+                    corner++) {
                 AccessReadings.Turn turn1 = corners.get(corner);
                 String at = path + "corners[" + corner + "].";
                 List<String> fields = put(texts, row++, path.isEmpty() ? CORNER : OTHER_CORNER, turn1.name());

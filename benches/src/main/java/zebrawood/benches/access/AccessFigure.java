@@ -43,7 +43,10 @@ public final class AccessFigure implements Exhibit<AccessReadings, AccessFinding
     record Way(AccessReadings readings, AccessFinding finding, boolean current) {
         /** It, and the other way where one is compared. */
         private List<WayPlan.Laid> laid() {
-            return Stream.concat(Stream.of(WayPlan.Laid.of(readings, finding)), WayPlan.Laid.other(readings, finding).stream()).toList();
+            return Stream.concat(
+                            Stream.of(WayPlan.Laid.of(readings, finding)),
+                            WayPlan.Laid.other(readings, finding).stream())
+                    .toList();
         }
     }
 
@@ -78,8 +81,20 @@ public final class AccessFigure implements Exhibit<AccessReadings, AccessFinding
             RoomPlan room = new RoomPlan(width, height, place);
             double wayWide = wayWide(width);
             way.ifPresentOrElse(this::ways, () -> {
-                pen.text(wayWide / 2, height / 2, "doors and corners stand here", Lettering.SMALL, Tone.QUIET, Anchor.MIDDLE);
-                pen.text(wayWide / 2, height / 2 + 18, "once they are typed, in the order of the way", Lettering.SMALL, Tone.QUIET, Anchor.MIDDLE);
+                pen.text(
+                        wayWide / 2,
+                        height / 2,
+                        "doors and corners stand here",
+                        Lettering.SMALL,
+                        Tone.QUIET,
+                        Anchor.MIDDLE);
+                pen.text(
+                        wayWide / 2,
+                        height / 2 + 18,
+                        "once they are typed, in the order of the way",
+                        Lettering.SMALL,
+                        Tone.QUIET,
+                        Anchor.MIDDLE);
             });
             room(room, way.filter(Way::current).map(Way::finding), room.scale());
             measure(width * 0.60 + 4, room.scale());
@@ -100,8 +115,13 @@ public final class AccessFigure implements Exhibit<AccessReadings, AccessFinding
             boolean compared = beside.size() > 1;
             double each = wayWide(width) / beside.size();
             double tall = height - (compared ? 60 + HEAD : 60);
-            List<WayPlan> plans = beside.stream().map(laid -> WayPlan.fitting(laid, each - 20, tall)).toList();
-            double scale = plans.stream().mapToDouble(plan -> plan.scale(each - 20, tall)).min().orElseThrow();
+            List<WayPlan> plans = beside.stream()
+                    .map(laid -> WayPlan.fitting(laid, each - 20, tall))
+                    .toList();
+            double scale = plans.stream()
+                    .mapToDouble(plan -> plan.scale(each - 20, tall))
+                    .min()
+                    .orElseThrow();
             for (int i = 0; i < plans.size(); i++) {
                 way(plans.get(i), new Within(10 + i * each, each, scale, compared), way);
             }
@@ -119,7 +139,9 @@ public final class AccessFigure implements Exhibit<AccessReadings, AccessFinding
             AccessFinding.Passage tightest = plan.way().tightest();
             String goes = !current ? "" : tightest.fits() ? ", goes" : ", too tight";
             Tone tone = !current ? Tone.QUIET : tightest.fits() ? Tone.PASS : Tone.FAIL;
-            Lettering lettering = pen.textWidth(plan.way().name() + goes, Lettering.TEXT_BOLD) <= within.wide() - 16 ? Lettering.TEXT_BOLD : Lettering.CAPTION;
+            Lettering lettering = pen.textWidth(plan.way().name() + goes, Lettering.TEXT_BOLD) <= within.wide() - 16
+                    ? Lettering.TEXT_BOLD
+                    : Lettering.CAPTION;
             double y = 14;
             for (String line : pen.wrapped(plan.way().name() + goes, within.wide() - 16, lettering)) {
                 pen.text(within.left(), y, line, lettering, tone);
@@ -154,9 +176,13 @@ public final class AccessFigure implements Exhibit<AccessReadings, AccessFinding
                 pen.stroke(path, Stroke.of(Tone.INK, 3.2));
             }
             List<Path.Box> taken = new ArrayList<>();
-            plan.places().forEach(place -> taken.add(new Path.Box(x0 + place.at().x() * scale - 5, y0 - place.at().y() * scale - 5, 10, 10)));
+            plan.places()
+                    .forEach(place -> taken.add(new Path.Box(
+                            x0 + place.at().x() * scale - 5, y0 - place.at().y() * scale - 5, 10, 10)));
             for (WayPlan.Place place : plan.places()) {
-                if (within.compared() && place.passage() != least && place.passage().fits()) {
+                if (within.compared()
+                        && place.passage() != least
+                        && place.passage().fits()) {
                     pen.circle(x0 + place.at().x() * scale, y0 - place.at().y() * scale, 3.5, Tone.QUIET);
                     continue;
                 }
@@ -165,17 +191,28 @@ public final class AccessFigure implements Exhibit<AccessReadings, AccessFinding
                 double x = x0 + place.at().x() * scale;
                 double y = y0 - place.at().y() * scale;
                 pen.circle(x, y, tightest ? 5 : 3.5, tone);
-                String says = place.passage().fits() ? Amount.mm(place.passage().spareMm(), 0).text(units) + " to spare"
-                        : place.passage().spareMm() < 0 ? Amount.mm(-place.passage().spareMm(), 0).text(units) + " missing"
-                        : Amount.mm(place.passage().spareMm(), 0).number(units) + " of " + Amount.mm(finding.tolerances().marginMm(), 0).text(units);
+                String says = place.passage().fits()
+                        ? Amount.mm(place.passage().spareMm(), 0).text(units) + " to spare"
+                        : place.passage().spareMm() < 0
+                                ? Amount.mm(-place.passage().spareMm(), 0).text(units) + " missing"
+                                : Amount.mm(place.passage().spareMm(), 0).number(units) + " of "
+                                        + Amount.mm(finding.tolerances().marginMm(), 0)
+                                                .text(units);
                 Lettering name = tightest ? Lettering.TEXT_BOLD : Lettering.SMALL;
-                double wide = Math.max(pen.textWidth(place.passage().name(), name), pen.textWidth(says, Lettering.SMALL)) + 6;
+                double wide =
+                        Math.max(pen.textWidth(place.passage().name(), name), pen.textWidth(says, Lettering.SMALL)) + 6;
                 Path.Box box = free(x, y, wide, within, taken);
                 taken.add(box);
                 double nearX = Math.max(box.x(), Math.min(box.x() + box.width(), x));
                 double nearY = Math.max(box.y(), Math.min(box.y() + box.height(), y));
                 pen.line(x, y, nearX, nearY, Stroke.of(Tone.QUIET, 0.8));
-                pen.patched(box.x() + 3, box.y() + 14, place.passage().name(), name, tightest ? tone : Tone.INK, Anchor.START);
+                pen.patched(
+                        box.x() + 3,
+                        box.y() + 14,
+                        place.passage().name(),
+                        name,
+                        tightest ? tone : Tone.INK,
+                        Anchor.START);
                 if (way.current()) {
                     pen.patched(box.x() + 3, box.y() + 31, says, Lettering.SMALL, tone, Anchor.START);
                 }
@@ -186,17 +223,25 @@ public final class AccessFigure implements Exhibit<AccessReadings, AccessFinding
         private Path.Box free(double x, double y, double wide, Within within, List<Path.Box> taken) {
             List<Path.Box> candidates = new ArrayList<>();
             for (double away : new double[] {10, 34, 60, 90, 124}) {
-                for (double[] to : new double[][] {{-1, -1}, {1, -1}, {-1, 1}, {1, 1}, {-1, 0}, {1, 0}, {0, 1}, {0, -1}}) {
+                for (double[] to :
+                        new double[][] {{-1, -1}, {1, -1}, {-1, 1}, {1, 1}, {-1, 0}, {1, 0}, {0, 1}, {0, -1}}) {
                     double left = x + to[0] * away - (to[0] < 0 ? wide : to[0] == 0 ? wide / 2 : 0);
                     double top = y + to[1] * away - (to[1] < 0 ? LINES : to[1] == 0 ? LINES / 2 : 0);
                     candidates.add(new Path.Box(left, top, wide, LINES));
                 }
             }
             return candidates.stream()
-                    .filter(box -> box.x() >= within.left() - 10 && box.x() + box.width() <= within.left() + within.wide() && box.y() >= (within.compared() ? HEAD : 0) && box.y() + box.height() <= height - 22)
-                    .filter(box -> taken.stream().noneMatch(other -> other.x() < box.x() + box.width() && box.x() < other.x() + other.width()
-                            && other.y() < box.y() + box.height() && box.y() < other.y() + other.height()))
-                    .findFirst().orElse(candidates.get(0));
+                    .filter(box -> box.x() >= within.left() - 10
+                            && box.x() + box.width() <= within.left() + within.wide()
+                            && box.y() >= (within.compared() ? HEAD : 0)
+                            && box.y() + box.height() <= height - 22)
+                    .filter(box -> taken.stream()
+                            .noneMatch(other -> other.x() < box.x() + box.width()
+                                    && box.x() < other.x() + other.width()
+                                    && other.y() < box.y() + box.height()
+                                    && box.y() < other.y() + other.height()))
+                    .findFirst()
+                    .orElse(candidates.get(0));
         }
 
         private static Path outline(WayPlan.Body body, double x0, double y0, double scale) {
@@ -210,20 +255,48 @@ public final class AccessFigure implements Exhibit<AccessReadings, AccessFinding
             Path.Box machine = plan.machine(scale);
             plan.place().needed().forEach((side, mm) -> needed(side, mm * scale, machine));
             for (String side : RoomPlan.SIDES) {
-                boolean tight = finding.stream().flatMap(found -> found.walls().stream()).anyMatch(wall -> wall.side().equals(side) && !wall.ok());
-                Stroke stroke = plan.isKnown(side) ? Stroke.of(tight ? Tone.FAIL : Tone.INK, 3.2) : Stroke.dashed(Tone.QUIET, 1, 4);
+                boolean tight = finding.stream()
+                        .flatMap(found -> found.walls().stream())
+                        .anyMatch(wall -> wall.side().equals(side) && !wall.ok());
+                Stroke stroke = plan.isKnown(side)
+                        ? Stroke.of(tight ? Tone.FAIL : Tone.INK, 3.2)
+                        : Stroke.dashed(Tone.QUIET, 1, 4);
                 switch (side) {
                     case "rear" -> pen.line(room.x(), room.y(), room.x() + room.width(), room.y(), stroke);
-                    case "front" -> pen.line(room.x(), room.y() + room.height(), room.x() + room.width(), room.y() + room.height(), stroke);
+                    case "front" ->
+                        pen.line(
+                                room.x(),
+                                room.y() + room.height(),
+                                room.x() + room.width(),
+                                room.y() + room.height(),
+                                stroke);
                     case "left" -> pen.line(room.x(), room.y(), room.x(), room.y() + room.height(), stroke);
-                    default -> pen.line(room.x() + room.width(), room.y(), room.x() + room.width(), room.y() + room.height(), stroke);
+                    default ->
+                        pen.line(
+                                room.x() + room.width(),
+                                room.y(),
+                                room.x() + room.width(),
+                                room.y() + room.height(),
+                                stroke);
                 }
                 label(plan, side);
             }
-            pen.rectangle(machine.x(), machine.y(), machine.width(), machine.height(), Tone.RAISED, Stroke.of(Tone.INK, 1.8));
-            pen.line(machine.x() + 4, machine.y() + machine.height() - 3, machine.x() + machine.width() - 4, machine.y() + machine.height() - 3, Stroke.of(Tone.WALNUT, 3));
+            pen.rectangle(
+                    machine.x(), machine.y(), machine.width(), machine.height(), Tone.RAISED, Stroke.of(Tone.INK, 1.8));
+            pen.line(
+                    machine.x() + 4,
+                    machine.y() + machine.height() - 3,
+                    machine.x() + machine.width() - 4,
+                    machine.y() + machine.height() - 3,
+                    Stroke.of(Tone.WALNUT, 3));
             if (machine.width() > 40) {
-                pen.text(machine.x() + machine.width() / 2, machine.y() + machine.height() / 2 + 5, "front", Lettering.CAPTION, Tone.QUIET, Anchor.MIDDLE);
+                pen.text(
+                        machine.x() + machine.width() / 2,
+                        machine.y() + machine.height() / 2 + 5,
+                        "front",
+                        Lettering.CAPTION,
+                        Tone.QUIET,
+                        Anchor.MIDDLE);
             }
         }
 
@@ -234,7 +307,7 @@ public final class AccessFigure implements Exhibit<AccessReadings, AccessFinding
                 case "front" -> pen.band(machine.x(), machine.y() + machine.height(), machine.width(), deep);
                 case "left" -> pen.band(machine.x() - deep, machine.y(), deep, machine.height());
                 case "right" -> pen.band(machine.x() + machine.width(), machine.y(), deep, machine.height());
-                default -> { }
+                default -> {}
             }
         }
 
@@ -244,10 +317,22 @@ public final class AccessFigure implements Exhibit<AccessReadings, AccessFinding
                 double middle = box.x() + box.width() / 2;
                 Double known = (needed ? plan.place().needed() : plan.place().free()).get(side);
                 if (fields || known != null) {
-                    pen.text(middle, box.y() - 4, needed ? "needs" : side.equals("rear") ? "behind" : side, Lettering.CAPTION, Tone.QUIET, Anchor.MIDDLE);
+                    pen.text(
+                            middle,
+                            box.y() - 4,
+                            needed ? "needs" : side.equals("rear") ? "behind" : side,
+                            Lettering.CAPTION,
+                            Tone.QUIET,
+                            Anchor.MIDDLE);
                 }
                 if (!fields && known != null) {
-                    pen.text(middle, box.y() + 20, Amount.mm(known, 0).text(units), Lettering.SMALL, Tone.INK, Anchor.MIDDLE);
+                    pen.text(
+                            middle,
+                            box.y() + 20,
+                            Amount.mm(known, 0).text(units),
+                            Lettering.SMALL,
+                            Tone.INK,
+                            Anchor.MIDDLE);
                 }
             }
         }

@@ -7,13 +7,14 @@ import zebrawood.core.access.AccessReadings;
 import zebrawood.kit.figure.Path;
 
 /**
- * The machine at its place, and the walls around it as far as they were measured: where they lie in a drawing, to scale, px.
- * The fields for what is free and what is needed stand outside the walls, a pair at each side.
+ * The machine at its place, and the walls around it as far as they were measured: where they lie in a drawing, to
+ * scale, px. The fields for what is free and what is needed stand outside the walls, a pair at each side.
  */
 final class RoomPlan {
 
     /** The sides of a machine, seen from above with its front below, clockwise. */
     static final List<String> SIDES = List.of("rear", "right", "front", "left");
+
     static final double FIELD = 58;
     static final double FIELD_TALL = 32;
     private static final double ROOM = 0.40;
@@ -72,7 +73,8 @@ final class RoomPlan {
     double scale() {
         double across = place.wide() + away("left") + away("right");
         double down = place.deep() + away("rear") + away("front");
-        return Math.max(1e-6, Math.min((width - 2 * FIELD - 24) / across, (height - 2 * (FIELD_TALL + TOP) - 16) / down));
+        return Math.max(
+                1e-6, Math.min((width - 2 * FIELD - 24) / across, (height - 2 * (FIELD_TALL + TOP) - 16) / down));
     }
 
     /** The room between its walls. */
@@ -85,7 +87,11 @@ final class RoomPlan {
     /** The machine in it. */
     Path.Box machine(double scale) {
         Path.Box room = room(scale);
-        return new Path.Box(room.x() + away("left") * scale, room.y() + away("rear") * scale, place.wide() * scale, place.deep() * scale);
+        return new Path.Box(
+                room.x() + away("left") * scale,
+                room.y() + away("rear") * scale,
+                place.wide() * scale,
+                place.deep() * scale);
     }
 
     /** Where a field stands: the first of a side is what is free there, the second what is needed. */
@@ -94,9 +100,11 @@ final class RoomPlan {
         double down = height / 2;
         return switch (side) {
             case "rear" -> new Path.Box(middle + (needed ? 6 : -FIELD - 6), TOP, FIELD, FIELD_TALL);
-            case "front" -> new Path.Box(middle + (needed ? 6 : -FIELD - 6), height - FIELD_TALL - 2, FIELD, FIELD_TALL);
+            case "front" ->
+                new Path.Box(middle + (needed ? 6 : -FIELD - 6), height - FIELD_TALL - 2, FIELD, FIELD_TALL);
             case "left" -> new Path.Box(left + 4, down + (needed ? TOP + 2 : -FIELD_TALL - 2), FIELD, FIELD_TALL);
-            default -> new Path.Box(left + width - FIELD - 4, down + (needed ? TOP + 2 : -FIELD_TALL - 2), FIELD, FIELD_TALL);
+            default ->
+                new Path.Box(left + width - FIELD - 4, down + (needed ? TOP + 2 : -FIELD_TALL - 2), FIELD, FIELD_TALL);
         };
     }
 }

@@ -9,8 +9,9 @@ import zebrawood.core.access.AccessReadings;
 import zebrawood.core.access.Corner;
 
 /**
- * The way laid out in plan, mm, y upwards: passages between walls, openings across them, corners by turns to the left and to
- * the right, and the machine on its way. Where no corner says how wide a passage is, only its openings are drawn.
+ * The way laid out in plan, mm, y upwards: passages between walls, openings across them, corners by turns to the left
+ * and to the right, and the machine on its way. Where no corner says how wide a passage is, only its openings are
+ * drawn.
  */
 final class WayPlan {
 
@@ -30,17 +31,36 @@ final class WayPlan {
      *
      * @param name of it, where there is another
      */
-    record Laid(String name, AccessReadings.Machine machine, List<AccessReadings.Opening> openings, List<AccessReadings.Turn> corners,
-            List<AccessFinding.Passage> passedOpenings, List<AccessFinding.Passage> passedCorners) {
+    record Laid(
+            String name,
+            AccessReadings.Machine machine,
+            List<AccessReadings.Opening> openings,
+            List<AccessReadings.Turn> corners,
+            List<AccessFinding.Passage> passedOpenings,
+            List<AccessFinding.Passage> passedCorners) {
 
         static Laid of(AccessReadings readings, AccessFinding finding) {
-            return new Laid("this way", readings.machine(), readings.openings(), readings.corners(), finding.openings(), finding.corners());
+            return new Laid(
+                    "this way",
+                    readings.machine(),
+                    readings.openings(),
+                    readings.corners(),
+                    finding.openings(),
+                    finding.corners());
         }
 
         /** The other way, where there is one; an entry may be older than what is needed to draw it. */
         static Optional<Laid> other(AccessReadings readings, AccessFinding finding) {
-            return finding.other().filter(other -> other.openings().size() + other.corners().size() > 0).flatMap(found -> readings.other()
-                    .map(other -> new Laid(other.name(), readings.machine(), other.openings(), other.corners(), found.openings(), found.corners())));
+            return finding.other()
+                    .filter(other -> other.openings().size() + other.corners().size() > 0)
+                    .flatMap(found -> readings.other()
+                            .map(other -> new Laid(
+                                    other.name(),
+                                    readings.machine(),
+                                    other.openings(),
+                                    other.corners(),
+                                    found.openings(),
+                                    found.corners())));
         }
 
         /** Where on it the least is spare. */
@@ -92,7 +112,9 @@ final class WayPlan {
 
     /** px/mm with which it fits. */
     double scale(double width, double height) {
-        return Math.min(width / Math.max(1, most(Point::x) - least(Point::x)), height / Math.max(1, most(Point::y) - least(Point::y)));
+        return Math.min(
+                width / Math.max(1, most(Point::x) - least(Point::x)),
+                height / Math.max(1, most(Point::y) - least(Point::y)));
     }
 
     private void lay() {
@@ -101,7 +123,14 @@ final class WayPlan {
         int passed = 0;
         if (corners.isEmpty()) {
             for (int i = 0; i < openings.size(); i++) {
-                opening(new Frame(0, 0, east), -i * 1.6 * length, 0, true, openings.get(i), way.passedOpenings().get(i), 0);
+                opening(
+                        new Frame(0, 0, east),
+                        -i * 1.6 * length,
+                        0,
+                        true,
+                        openings.get(i),
+                        way.passedOpenings().get(i),
+                        0);
             }
             return;
         }
@@ -117,12 +146,29 @@ final class WayPlan {
             walls.add(List.of(frame.of(in, 0), frame.of(0, 0), frame.of(0, out)));
             walls.add(List.of(frame.of(in, approach), frame.of(exit, approach), frame.of(exit, out)));
             for (int opening = before - 1; i == 0 && opening >= 0; opening--, passed++) {
-                opening(frame, in, approach / 2, true, openings.get(opening), way.passedOpenings().get(opening), approach);
+                opening(
+                        frame,
+                        in,
+                        approach / 2,
+                        true,
+                        openings.get(opening),
+                        way.passedOpenings().get(opening),
+                        approach);
                 in += 1.3 * length;
             }
-            int until = i + 1 < corners.size() ? Math.min(openings.size(), corners.get(i + 1).openingsBefore().orElse(openings.size())) : openings.size();
+            int until = i + 1 < corners.size()
+                    ? Math.min(
+                            openings.size(), corners.get(i + 1).openingsBefore().orElse(openings.size()))
+                    : openings.size();
             for (; passed < until; passed++) {
-                opening(frame, exit / 2, out, false, openings.get(passed), way.passedOpenings().get(passed), exit);
+                opening(
+                        frame,
+                        exit / 2,
+                        out,
+                        false,
+                        openings.get(passed),
+                        way.passedOpenings().get(passed),
+                        exit);
                 out += 1.3 * length;
             }
             corner(frame, way.corner(turn), turn, way.passedCorners().get(i));
@@ -138,7 +184,8 @@ final class WayPlan {
 
     private void corner(Frame frame, Corner corner, AccessReadings.Turn turn, AccessFinding.Passage passage) {
         corner.sweep(length, POSES).forEach(pose -> ghosts.add(body(frame, pose)));
-        places.add(new Place(passage, frame.of(turn.exitWidthMm(), turn.approachWidthMm()), body(frame, corner.tightest())));
+        places.add(new Place(
+                passage, frame.of(turn.exitWidthMm(), turn.approachWidthMm()), body(frame, corner.tightest())));
     }
 
     private Body body(Frame frame, Corner.Pose pose) {
@@ -146,17 +193,29 @@ final class WayPlan {
         double sin = Math.sin(pose.turned());
         List<Point> corners = new ArrayList<>();
         for (int[] of : new int[][] {{1, 1}, {-1, 1}, {-1, -1}, {1, -1}}) {
-            corners.add(frame.of(pose.x() + of[0] * length / 2 * cos - of[1] * breadth / 2 * sin, pose.y() + of[0] * length / 2 * sin + of[1] * breadth / 2 * cos));
+            corners.add(frame.of(
+                    pose.x() + of[0] * length / 2 * cos - of[1] * breadth / 2 * sin,
+                    pose.y() + of[0] * length / 2 * sin + of[1] * breadth / 2 * cos));
         }
         return new Body(corners);
     }
 
     /** An opening across a passage: two jambs, and the wall that is left between them and the passage's walls. */
-    private void opening(Frame frame, double x, double y, boolean approach, AccessReadings.Opening opening, AccessFinding.Passage passage, double passageWidth) {
+    private void opening(
+            Frame frame,
+            double x,
+            double y,
+            boolean approach,
+            AccessReadings.Opening opening,
+            AccessFinding.Passage passage,
+            double passageWidth) {
         double half = opening.widthMm() / 2;
         double wall = passageWidth / 2 > half ? passageWidth / 2 : half + JAMB;
         for (int side = -1; side <= 1; side += 2) {
-            walls.add(approach ? List.of(frame.of(x, y + side * half), frame.of(x, y + side * wall)) : List.of(frame.of(x + side * half, y), frame.of(x + side * wall, y)));
+            walls.add(
+                    approach
+                            ? List.of(frame.of(x, y + side * half), frame.of(x, y + side * wall))
+                            : List.of(frame.of(x + side * half, y), frame.of(x + side * wall, y)));
         }
         Body body = body(frame, new Corner.Pose(x, y, approach ? 0 : Math.PI / 2));
         ghosts.add(body);

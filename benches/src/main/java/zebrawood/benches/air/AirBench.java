@@ -26,23 +26,31 @@ public final class AirBench extends FormBench<AirReadings, AirFinding> {
     private static final String OFF = "offCommand";
     private static final String SEEN_ON = "seenOn";
     private static final String SEEN_OFF = "seenOff";
-    private static final List<Choice> FELT =
-            List.of(new Choice("", "read"), new Choice("nothing", "nothing"), new Choice("light", "light"), new Choice("strong", "strong"));
+    private static final List<Choice> FELT = List.of(
+            new Choice("", "read"),
+            new Choice("nothing", "nothing"),
+            new Choice("light", "light"),
+            new Choice("strong", "strong"));
 
     public static final FieldList FIELDS = FieldList.of(
-            Field.oneOf(SOURCE, "air from a", List.of(new Choice("pump", "pump"), new Choice("compressor", "compressor"))),
+            Field.oneOf(
+                    SOURCE, "air from a", List.of(new Choice("pump", "pump"), new Choice("compressor", "compressor"))),
             Field.truth("filterFitted", "its filter", "not looked at", "fitted", "none"),
             Field.truth(VALVE, "valve", "there is none", "sound", "not sound").anew(),
-            Field.truth(HOSE, "hose and joints", "not looked at", "sound", "not sound").anew(),
+            Field.truth(HOSE, "hose and joints", "not looked at", "sound", "not sound")
+                    .anew(),
             Field.words(ON, "command for on"),
-            Field.truth(SEEN_ON, "on sent", "not tried", "air came", "nothing came").anew(),
+            Field.truth(SEEN_ON, "on sent", "not tried", "air came", "nothing came")
+                    .anew(),
             Field.words(OFF, "command for off"),
-            Field.truth(SEEN_OFF, "off sent", "not tried", "it stopped", "it went on").anew(),
+            Field.truth(SEEN_OFF, "off sent", "not tried", "it stopped", "it went on")
+                    .anew(),
             Field.amount("engraving.readLMin", "engraving, read", Quantity.FLOW).anew(),
             Field.oneOf("engraving.felt", "engraving, felt", FELT).anew(),
             Field.amount("cutting.readLMin", "cutting, read", Quantity.FLOW).anew(),
             Field.oneOf("cutting.felt", "cutting, felt", FELT).anew(),
-            Field.amount("leastCuttingLMin", "least for cutting", Quantity.FLOW).usually(new Amount(Quantity.FLOW, 15, 0)));
+            Field.amount("leastCuttingLMin", "least for cutting", Quantity.FLOW)
+                    .usually(new Amount(Quantity.FLOW, 15, 0)));
 
     public AirBench(BenchPlace place) {
         super(place, FIELDS, "sent from the job software, beam off, hands out of the axes' way");
@@ -56,13 +64,17 @@ public final class AirBench extends FormBench<AirReadings, AirFinding> {
 
     @Override
     protected String head(Showing<AirReadings, AirFinding> now, UnitChoice units) {
-        return now.finding().map(found -> found.obeysOn() && found.obeysOff() ? "The air comes and goes on its command"
-                : "The air does not do what it is told").orElse("From the pump to the nozzle");
+        return now.finding()
+                .map(found -> found.obeysOn() && found.obeysOff()
+                        ? "The air comes and goes on its command"
+                        : "The air does not do what it is told")
+                .orElse("From the pump to the nozzle");
     }
 
     @Override
     protected Figure figure(Showing<AirReadings, AirFinding> now, UnitChoice units) {
-        AirReadings.Source source = AirReadings.Source.valueOf(form().chosen(SOURCE).toUpperCase(Locale.ROOT));
+        AirReadings.Source source =
+                AirReadings.Source.valueOf(form().chosen(SOURCE).toUpperCase(Locale.ROOT));
         return AirFigure.of(now.finding(), source, !text(VALVE).isEmpty(), units);
     }
 

@@ -37,7 +37,9 @@ public final class AirFigure implements Exhibit<AirReadings, AirFinding> {
 
     @Override
     public Optional<Course> course(AirFinding finding) {
-        return finding.cutting().readLMin().isPresent() ? Optional.of(new Course(finding.cutting().readLMin().getAsDouble(), 0, 0)) : Optional.empty();
+        return finding.cutting().readLMin().isPresent()
+                ? Optional.of(new Course(finding.cutting().readLMin().getAsDouble(), 0, 0))
+                : Optional.empty();
     }
 
     static Figure of(Optional<AirFinding> finding, AirReadings.Source source, boolean valve, UnitChoice units) {
@@ -76,7 +78,8 @@ public final class AirFigure implements Exhibit<AirReadings, AirFinding> {
             double each = (end - 20) / parts.size();
             for (int i = 0; i < parts.size(); i++) {
                 String part = parts.get(i);
-                boolean bad = finding.map(found -> found.unsound().contains(part)).orElse(false);
+                boolean bad =
+                        finding.map(found -> found.unsound().contains(part)).orElse(false);
                 part(part, 10 + i * each, each, middle, bad ? Tone.ADJUST : Tone.INK, bad);
             }
             nozzle(end, middle, finding);
@@ -96,13 +99,24 @@ public final class AirFigure implements Exhibit<AirReadings, AirFinding> {
                 }
                 case "valve" -> {
                     double centre = x + wide / 2;
-                    pen.stroke(new Path().move(centre - 20, middle - 14).line(centre + 20, middle + 14).line(centre + 20, middle - 14).line(centre - 20, middle + 14).close(), Stroke.of(tone, thick));
+                    pen.stroke(
+                            new Path()
+                                    .move(centre - 20, middle - 14)
+                                    .line(centre + 20, middle + 14)
+                                    .line(centre + 20, middle - 14)
+                                    .line(centre - 20, middle + 14)
+                                    .close(),
+                            Stroke.of(tone, thick));
                     pipe(x, centre - 20, middle);
                     pipe(centre + 20, right, middle);
                 }
                 case "hose" -> {
                     double third = wide / 3;
-                    pen.stroke(new Path().move(x, middle).curve(x + third, middle - 26, x + third, middle - 26, x + wide / 2, middle).curve(right - third, middle + 26, right - third, middle + 26, right, middle),
+                    pen.stroke(
+                            new Path()
+                                    .move(x, middle)
+                                    .curve(x + third, middle - 26, x + third, middle - 26, x + wide / 2, middle)
+                                    .curve(right - third, middle + 26, right - third, middle + 26, right, middle),
                             Stroke.of(tone, bad ? 7 : 6));
                     if (bad) {
                         pen.line(x + wide / 2 - 8, middle - 12, x + wide / 2 + 8, middle + 12, Stroke.of(Tone.FAIL, 3));
@@ -110,11 +124,19 @@ public final class AirFigure implements Exhibit<AirReadings, AirFinding> {
                 }
                 default -> {
                     pen.rectangle(x + 2, middle - 30, wide * 0.72, 64, Tone.RAISED, Stroke.of(tone, thick));
-                    pen.stroke(Path.circle(x + 2 + wide * 0.36, middle + 2, Math.min(18, wide * 0.2)), Stroke.of(Tone.QUIET, 1.4));
+                    pen.stroke(
+                            Path.circle(x + 2 + wide * 0.36, middle + 2, Math.min(18, wide * 0.2)),
+                            Stroke.of(Tone.QUIET, 1.4));
                     pipe(x + 2 + wide * 0.72, right, middle);
                 }
             }
-            pen.text(x + wide / 2, middle + 56, part + (bad ? part.equals("filter") ? ": none" : ": not sound" : ""), Lettering.SMALL, bad ? Tone.ADJUST : Tone.QUIET, Anchor.MIDDLE);
+            pen.text(
+                    x + wide / 2,
+                    middle + 56,
+                    part + (bad ? part.equals("filter") ? ": none" : ": not sound" : ""),
+                    Lettering.SMALL,
+                    bad ? Tone.ADJUST : Tone.QUIET,
+                    Anchor.MIDDLE);
         }
 
         private void pipe(double from, double to, double middle) {
@@ -122,11 +144,28 @@ public final class AirFigure implements Exhibit<AirReadings, AirFinding> {
         }
 
         private void nozzle(double x, double middle, Optional<AirFinding> finding) {
-            pen.stroke(new Path().move(x - 4, middle - 4).line(x + 18, middle - 4).line(x + 18, middle + 14).line(x + 26, middle + 14).line(x + 20, middle + 46).line(x + 8, middle + 46).line(x + 2, middle + 14)
-                    .line(x + 2, middle + 4).line(x - 4, middle + 4), Stroke.of(Tone.INK, 2));
-            double strength = finding.map(found -> share(found.cutting(), found.tolerances().cuttingLMin() * 1.5)).orElse(0.0);
+            pen.stroke(
+                    new Path()
+                            .move(x - 4, middle - 4)
+                            .line(x + 18, middle - 4)
+                            .line(x + 18, middle + 14)
+                            .line(x + 26, middle + 14)
+                            .line(x + 20, middle + 46)
+                            .line(x + 8, middle + 46)
+                            .line(x + 2, middle + 14)
+                            .line(x + 2, middle + 4)
+                            .line(x - 4, middle + 4),
+                    Stroke.of(Tone.INK, 2));
+            double strength = finding.map(
+                            found -> share(found.cutting(), found.tolerances().cuttingLMin() * 1.5))
+                    .orElse(0.0);
             for (int i = -1; i <= 1 && strength > 0; i++) {
-                pen.line(x + 14 + i * 5, middle + 52, x + 14 + i * (5 + 10 * strength), middle + 52 + (WORK - 58) * strength, Stroke.of(Tone.READING, 2));
+                pen.line(
+                        x + 14 + i * 5,
+                        middle + 52,
+                        x + 14 + i * (5 + 10 * strength),
+                        middle + 52 + (WORK - 58) * strength,
+                        Stroke.of(Tone.READING, 2));
             }
             pen.line(x - 60, middle + WORK, x + 80, middle + WORK, Stroke.of(Tone.WOOD, 7));
             pen.text(x + 14, middle + WORK + 22, "the work", Lettering.CAPTION, Tone.QUIET, Anchor.MIDDLE);
@@ -135,7 +174,9 @@ public final class AirFigure implements Exhibit<AirReadings, AirFinding> {
         private void command(Optional<AirFinding> finding, double middle) {
             finding.ifPresent(found -> {
                 boolean obeys = found.obeysOn() && found.obeysOff();
-                String says = obeys ? "on and off seen on command" : (found.obeysOn() ? "does not stop on command" : "does not come on command");
+                String says = obeys
+                        ? "on and off seen on command"
+                        : (found.obeysOn() ? "does not stop on command" : "does not come on command");
                 pen.text(10, middle + 100, says, Lettering.TEXT_BOLD, obeys ? Tone.PASS : Tone.FAIL);
             });
         }
@@ -146,28 +187,60 @@ public final class AirFigure implements Exhibit<AirReadings, AirFinding> {
             double bottom = height - 40;
             double most = found.tolerances().cuttingLMin() * 1.6;
             double each = (right - left) / 2;
-            bar("engraving", found.engraving(), found.tolerances().engravingLMin(), found.engraves(), left, each, top, bottom, most);
-            bar("cutting", found.cutting(), found.tolerances().cuttingLMin(), found.cuts(), left + each, each, top, bottom, most);
+            bar(
+                    "engraving",
+                    found.engraving(),
+                    found.tolerances().engravingLMin(),
+                    found.engraves(),
+                    left,
+                    each,
+                    top,
+                    bottom,
+                    most);
+            bar(
+                    "cutting",
+                    found.cutting(),
+                    found.tolerances().cuttingLMin(),
+                    found.cuts(),
+                    left + each,
+                    each,
+                    top,
+                    bottom,
+                    most);
             pen.line(left - 4, bottom, right, bottom, Stroke.of(Tone.INK, 1.4));
         }
 
-        private void bar(String name, AirReadings.Flow flow, double least, boolean enough, double x, double wide, double top, double bottom, double most) {
+        private void bar(
+                String name,
+                AirReadings.Flow flow,
+                double least,
+                boolean enough,
+                double x,
+                double wide,
+                double top,
+                double bottom,
+                double most) {
             double tall = (bottom - top) * share(flow, most);
             double needed = bottom - (bottom - top) * Math.min(1, least / most);
             Tone tone = enough ? Tone.READING : Tone.ADJUST;
             pen.rectangle(x + wide * 0.22, bottom - tall, wide * 0.5, tall, Tone.BAND, Stroke.of(tone, 2.4));
             pen.line(x + 4, needed, x + wide - 4, needed, Stroke.dashed(enough ? Tone.QUIET : Tone.ADJUST, 1.8, 5));
-            String words = flow.readLMin().isPresent() ? litres(flow.readLMin().getAsDouble()).text(units) : "felt " + flow.felt().orElseThrow().name().toLowerCase(Locale.ROOT);
-            pen.patched(x + wide * 0.47, Math.max(26, bottom - tall - 10), words, Lettering.TEXT_BOLD, tone, Anchor.MIDDLE);
+            String words = flow.readLMin().isPresent()
+                    ? litres(flow.readLMin().getAsDouble()).text(units)
+                    : "felt " + flow.felt().orElseThrow().name().toLowerCase(Locale.ROOT);
+            pen.patched(
+                    x + wide * 0.47, Math.max(26, bottom - tall - 10), words, Lettering.TEXT_BOLD, tone, Anchor.MIDDLE);
             pen.text(x + wide * 0.47, bottom + 18, name, Lettering.SMALL, Tone.INK, Anchor.MIDDLE);
         }
 
         private static double share(AirReadings.Flow flow, double most) {
-            return flow.readLMin().isPresent() ? Math.min(1, flow.readLMin().getAsDouble() / most) : switch (flow.felt().orElseThrow()) {
-                case NOTHING -> 0.02;
-                case LIGHT -> FELT_LIGHT;
-                case STRONG -> FELT_STRONG;
-            };
+            return flow.readLMin().isPresent()
+                    ? Math.min(1, flow.readLMin().getAsDouble() / most)
+                    : switch (flow.felt().orElseThrow()) {
+                        case NOTHING -> 0.02;
+                        case LIGHT -> FELT_LIGHT;
+                        case STRONG -> FELT_STRONG;
+                    };
         }
     }
 }

@@ -34,10 +34,14 @@ public final class PowerFigure implements Exhibit<SettingsReadings, SettingsFind
     }
 
     @Override
-    public Optional<Table> table(SettingsReadings readings, SettingsFinding finding, Map<String, String> asTyped, UnitChoice units) {
+    public Optional<Table> table(
+            SettingsReadings readings, SettingsFinding finding, Map<String, String> asTyped, UnitChoice units) {
         List<List<String>> rows = new ArrayList<>();
         for (SettingsFinding.Row row : finding.rows()) {
-            rows.add(List.of(row.meaning().orElse("number " + row.setting()), row.found().orElse("not reported"), row.needed().orElse("")));
+            rows.add(List.of(
+                    row.meaning().orElse("number " + row.setting()),
+                    row.found().orElse("not reported"),
+                    row.needed().orElse("")));
         }
         return Optional.of(new Table(List.of("setting", "found", "needed"), rows, 1));
     }
@@ -71,9 +75,17 @@ public final class PowerFigure implements Exhibit<SettingsReadings, SettingsFind
         pen.text(to + BAR / 2, 16, "what comes out", Lettering.TEXT_BOLD, Tone.INK, Anchor.MIDDLE);
         bar(pen, from, y, 0);
         bar(pen, to, y, most);
-        double saturates = power.senderMaxS() > power.controllerMaxS() ? 100 * power.controllerMaxS() / power.senderMaxS() : 101;
+        double saturates =
+                power.senderMaxS() > power.controllerMaxS() ? 100 * power.controllerMaxS() / power.senderMaxS() : 101;
         for (int asked = 0; asked < 100; asked += 10) {
-            flow(pen, from + BAR, to, y, asked, power, asked > saturates ? Stroke.of(Tone.ADJUST, 1.4) : Stroke.of(Tone.HAIRLINE, 1));
+            flow(
+                    pen,
+                    from + BAR,
+                    to,
+                    y,
+                    asked,
+                    power,
+                    asked > saturates ? Stroke.of(Tone.ADJUST, 1.4) : Stroke.of(Tone.HAIRLINE, 1));
             ticks(pen, from, to, y, asked, narrow);
         }
         ticks(pen, from, to, y, 100, narrow);
@@ -84,7 +96,13 @@ public final class PowerFigure implements Exhibit<SettingsReadings, SettingsFind
             flow(pen, from + BAR, to, y, saturates, power, Stroke.of(tone, 2.6));
         }
         double middle = (from + BAR + to) / 2;
-        pen.text(middle, 30, "100 % is sent as S " + Amount.exact(power.senderMaxS()), Lettering.SMALL, tone, Anchor.MIDDLE);
+        pen.text(
+                middle,
+                30,
+                "100 % is sent as S " + Amount.exact(power.senderMaxS()),
+                Lettering.SMALL,
+                tone,
+                Anchor.MIDDLE);
         if (narrow) {
             boolean saturated = saturates <= 100;
             String figure = Amount.percent(saturated ? saturates : most, 0).text(UnitChoice.METRIC);
@@ -99,10 +117,21 @@ public final class PowerFigure implements Exhibit<SettingsReadings, SettingsFind
             note(pen, noteX, y.at(100), "100 %", "is what you get", tone);
         } else if (most < 100) {
             note(pen, noteX, y.at(most), Amount.percent(most, 0).text(UnitChoice.METRIC), "is the most you get", tone);
-            pen.text(noteX, y.at(100) + 2, "S " + Amount.exact(power.controllerMaxS()) + ", all of it,", Lettering.SMALL, Tone.QUIET);
+            pen.text(
+                    noteX,
+                    y.at(100) + 2,
+                    "S " + Amount.exact(power.controllerMaxS()) + ", all of it,",
+                    Lettering.SMALL,
+                    Tone.QUIET);
             pen.text(noteX, y.at(100) + 17, "is never asked for", Lettering.SMALL, Tone.QUIET);
         } else {
-            note(pen, noteX, y.at(100), "above " + Amount.percent(saturates, 0).text(UnitChoice.METRIC), "nothing more happens", tone);
+            note(
+                    pen,
+                    noteX,
+                    y.at(100),
+                    "above " + Amount.percent(saturates, 0).text(UnitChoice.METRIC),
+                    "nothing more happens",
+                    tone);
         }
     }
 
@@ -124,7 +153,14 @@ public final class PowerFigure implements Exhibit<SettingsReadings, SettingsFind
         }
     }
 
-    private static void flow(Pen pen, double from, double to, Axis y, double askedPct, SettingsFinding.PowerScales power, Stroke stroke) {
+    private static void flow(
+            Pen pen,
+            double from,
+            double to,
+            Axis y,
+            double askedPct,
+            SettingsFinding.PowerScales power,
+            Stroke stroke) {
         double start = y.at(askedPct);
         double end = y.at(power.comesOutPct(askedPct));
         double bend = (to - from) * 0.42;

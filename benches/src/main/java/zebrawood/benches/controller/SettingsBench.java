@@ -43,7 +43,8 @@ public final class SettingsBench implements Bench<SettingsReadings, SettingsFind
 
     static final String TEXT = "settingsText";
 
-    public static final FieldList FIELDS = FieldList.of(Field.words(TEXT, "settings").own());
+    public static final FieldList FIELDS =
+            FieldList.of(Field.words(TEXT, "settings").own());
 
     private final BenchPlace place;
     private final ControllerNeed need;
@@ -80,7 +81,9 @@ public final class SettingsBench implements Bench<SettingsReadings, SettingsFind
 
     @Override
     public void show(Showing<SettingsReadings, SettingsFinding> now) {
-        view.show(now.outcome().map(outcome -> outcome.finding()), Optional.ofNullable(now.filled().problems().get(TEXT)));
+        view.show(
+                now.outcome().map(outcome -> outcome.finding()),
+                Optional.ofNullable(now.filled().problems().get(TEXT)));
     }
 
     @Override
@@ -111,7 +114,8 @@ public final class SettingsBench implements Bench<SettingsReadings, SettingsFind
     @Override
     public List<NewAttachment> attachments() {
         // undo may have brought back another text than the file's
-        return original.filter(read -> read.text().equals(place.draft().text(TEXT)))
+        return original
+                .filter(read -> read.text().equals(place.draft().text(TEXT)))
                 .map(read -> new NewAttachment(read.name(), read.bytes()))
                 .stream()
                 .toList();
@@ -149,9 +153,12 @@ public final class SettingsBench implements Bench<SettingsReadings, SettingsFind
     public void paste() {
         Optional<String> text = Clip.text();
         if (text.isEmpty() || text.get().isBlank()) {
-            Notice.show(view, "There is no text on the clipboard: copy what the controller printed, then paste it here.");
+            Notice.show(
+                    view, "There is no text on the clipboard: copy what the controller printed, then paste it here.");
         } else if (text.get().length() > SettingsFile.LARGEST_BYTES) {
-            Notice.show(view, "That text is far longer than a controller's settings. It was not taken, nothing has changed.");
+            Notice.show(
+                    view,
+                    "That text is far longer than a controller's settings. It was not taken, nothing has changed.");
         } else {
             original = Optional.empty();
             type(text.get());
@@ -159,7 +166,8 @@ public final class SettingsBench implements Bench<SettingsReadings, SettingsFind
     }
 
     private void choose() {
-        FileDialogs.toOpen(view.getScene()).stream().findFirst()
+        FileDialogs.toOpen(view.getScene()).stream()
+                .findFirst()
                 .ifPresent(file -> take(file.toFile()).ifPresent(why -> Notice.show(view, Words.sentence(why))));
     }
 
@@ -170,7 +178,8 @@ public final class SettingsBench implements Bench<SettingsReadings, SettingsFind
             return List.of();
         }
         boolean recorded = !now.measuring();
-        VBox both = new VBox(8,
+        VBox both = new VBox(
+                8,
                 ticket("Change ticket", finding.changes(), recorded, "change"),
                 ticket("Way back", finding.restore(), recorded, "back"));
         both.setPadding(new Insets(12, 0, 0, 0));
@@ -190,10 +199,12 @@ public final class SettingsBench implements Bench<SettingsReadings, SettingsFind
         VBox box = new VBox(4, head, ticket);
         box.getStyleClass().add("ticket-box");
         if (recorded) {
-            box.getChildren().add(new HBox(10,
-                    link("Copy", "copy-" + id, () -> Clip.put(text)),
-                    link("Save", "save-" + id, () -> save(text, title)),
-                    link("Print", "print-" + id, () -> Printing.print(box))));
+            box.getChildren()
+                    .add(new HBox(
+                            10,
+                            link("Copy", "copy-" + id, () -> Clip.put(text)),
+                            link("Save", "save-" + id, () -> save(text, title)),
+                            link("Print", "print-" + id, () -> Printing.print(box))));
         } else {
             head.getChildren().add(Words.label("copy after Record", "caption"));
         }
@@ -208,7 +219,8 @@ public final class SettingsBench implements Bench<SettingsReadings, SettingsFind
     }
 
     private void save(String text, String title) {
-        Optional<Path> file = FileDialogs.toSave(view.getScene(), title.toLowerCase(Locale.ROOT).replace(' ', '-') + ".txt");
+        Optional<Path> file = FileDialogs.toSave(
+                view.getScene(), title.toLowerCase(Locale.ROOT).replace(' ', '-') + ".txt");
         if (file.isEmpty()) {
             return;
         }
@@ -222,8 +234,11 @@ public final class SettingsBench implements Bench<SettingsReadings, SettingsFind
     @Override
     public Optional<Node> otherSchool(Showing<SettingsReadings, SettingsFinding> now) {
         return now.outcome().flatMap(outcome -> outcome.finding().otherSchool()).map(other -> {
-            Node words = Words.wrapped("Other school: change the controller to the job software's scale instead. With one machine and one"
-                    + " sender either will do; the way back is " + other.restore().get(0) + ".", "quiet");
+            Node words = Words.wrapped(
+                    "Other school: change the controller to the job software's scale instead. With one machine and one"
+                            + " sender either will do; the way back is "
+                            + other.restore().get(0) + ".",
+                    "quiet");
             return new VBox(8, words, ticket("Instead, on the controller", other.changes(), !now.measuring(), "other"));
         });
     }

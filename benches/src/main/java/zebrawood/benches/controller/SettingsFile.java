@@ -32,9 +32,12 @@ final class SettingsFile {
             throw new NotSettings(file.getName() + " is a folder; choose the text file in it");
         }
         if (file.length() > LARGEST_BYTES) {
-            throw new NotSettings(String.format(Locale.ROOT,
-                    "%s is %.1f MB long; a controller's settings are a few kilobytes. It was not read, nothing has changed",
-                    file.getName(), file.length() / 1e6));
+            throw new NotSettings(String.format(
+                    Locale.ROOT,
+                    "%s is %.1f MB long; a controller's settings are a few kilobytes. It was not read, nothing "
+                            + "has changed",
+                    file.getName(),
+                    file.length() / 1e6));
         }
         try {
             byte[] bytes = Files.readAllBytes(file.toPath());
@@ -60,7 +63,12 @@ final class SettingsFile {
 
     private static boolean isPicture(byte[] bytes) {
         String head = new String(bytes, 0, Math.min(12, bytes.length), StandardCharsets.ISO_8859_1);
-        return head.startsWith("\u0089PNG") || head.startsWith("\u00FF\u00D8\u00FF") || head.startsWith("GIF8")
-                || head.startsWith("BM") && bytes.length > 54 || head.startsWith("RIFF") || head.startsWith("II*\0") || head.startsWith("MM\0*");
+        return head.startsWith("\u0089PNG")
+                || head.startsWith("\u00FF\u00D8\u00FF")
+                || head.startsWith("GIF8")
+                || head.startsWith("BM") && bytes.length > 54
+                || head.startsWith("RIFF")
+                || head.startsWith("II*\0")
+                || head.startsWith("MM\0*");
     }
 }

@@ -13,9 +13,9 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import zebrawood.core.controller.SettingsFinding;
 import zebrawood.core.controller.SettingsFinding.Row;
 import zebrawood.core.controller.SettingsFinding.Severity;
-import zebrawood.core.controller.SettingsFinding;
 import zebrawood.core.controller.SettingsText;
 import zebrawood.core.route.StopState;
 import zebrawood.kit.figure.Path;
@@ -36,7 +36,8 @@ final class SettingsView extends StackPane {
     private final ObservableValue<Look> look;
     private final DrawingSurface power;
     private final Label heading = Words.wrapped("", "head");
-    private final Label caption = Words.wrapped("what the job software sends, against what the controller takes for all of its power", "caption");
+    private final Label caption = Words.wrapped(
+            "what the job software sends, against what the controller takes for all of its power", "caption");
     private final Label count = Words.label("", "caption");
     private final VBox rows = new VBox();
     private final VBox read;
@@ -102,10 +103,16 @@ final class SettingsView extends StackPane {
         choosing.setOnAction(event -> choose.run());
         HBox buttons = new HBox(12, pasting, choosing);
         buttons.setAlignment(Pos.CENTER_LEFT);
-        VBox box = new VBox(10,
+        VBox box = new VBox(
+                10,
                 Words.wrapped("Ask the controller for its settings and drop all it prints here", "head"),
-                Words.wrapped("Greeting and all: a text file dropped anywhere on this page, or pasted with Ctrl+V. Nothing is sent to the controller.", "caption"),
-                board, buttons, problem);
+                Words.wrapped(
+                        "Greeting and all: a text file dropped anywhere on this page, or pasted with Ctrl+V. "
+                                + "Nothing is sent to the controller.",
+                        "caption"),
+                board,
+                buttons,
+                problem);
         box.setPadding(new Insets(12, 24, 24, 24));
         box.setFillWidth(true);
         return box;
@@ -118,7 +125,8 @@ final class SettingsView extends StackPane {
         for (int i = 0; i < 5; i++) {
             pen.line(34 + i * 9, 70, 34 + i * 9, 76, Stroke.of(Tone.INK, 1.2));
             pen.line(34 + i * 9, 120, 34 + i * 9, 126, Stroke.of(Tone.INK, 1.2));
-            pen.stroke(new Path().move(114, 66 + i * 20).curve(160, 66 + i * 20, 180, 52 + i * 26, 226, 52 + i * 26),
+            pen.stroke(
+                    new Path().move(114, 66 + i * 20).curve(160, 66 + i * 20, 180, 52 + i * 26, 226, 52 + i * 26),
                     Stroke.dashed(Tone.READING, 1.3, 5));
         }
         pen.rectangle(226, 20, 160, 170, Tone.RAISED, Stroke.dashed(Tone.WALNUT, 1.8, 7));
@@ -133,7 +141,8 @@ final class SettingsView extends StackPane {
     void show(Optional<SettingsFinding> finding, Optional<String> wrong) {
         read.setVisible(finding.isPresent());
         waiting.setVisible(finding.isEmpty());
-        problem.setText(wrong.map(why -> "That text was not taken: " + why + ".").orElse(""));
+        problem.setText(
+                wrong.map(why -> "That text was not taken: " + why + ".").orElse(""));
         finding.ifPresent(this::show);
     }
 
@@ -144,36 +153,52 @@ final class SettingsView extends StackPane {
         powerPart.setManaged(finding.power().isPresent());
         finding.power().ifPresent(scales -> {
             heading.setText(PowerFigure.heading(scales));
-            power.show(PowerFigure.scales(scales), "full power asked for gives "
-                    + Math.round(scales.comesOutPct(100)) + " % of all power");
+            power.show(
+                    PowerFigure.scales(scales),
+                    "full power asked for gives " + Math.round(scales.comesOutPct(100)) + " % of all power");
         });
         int unread = finding.unread().size();
-        count.setText(finding.settings().size() + " settings, " + unread + (unread == 1 ? " line unread" : " lines unread"));
+        count.setText(
+                finding.settings().size() + " settings, " + unread + (unread == 1 ? " line unread" : " lines unread"));
         rows.getChildren().setAll(finding.rows().stream().map(this::row).toList());
         for (SettingsText.UnreadLine line : finding.unread()) {
             String text = line.text().length() > 120 ? line.text().substring(0, 120) + "..." : line.text();
-            rows.getChildren().add(row(new DrawingSurface(look), "unread",
-                    named("Line " + line.line(), line.text().isBlank() ? "blank" : text, false), "", "", ""));
+            rows.getChildren()
+                    .add(row(
+                            new DrawingSurface(look),
+                            "unread",
+                            named("Line " + line.line(), line.text().isBlank() ? "blank" : text, false),
+                            "",
+                            "",
+                            ""));
         }
     }
 
     private Node row(Row row) {
         DrawingSurface mark = new DrawingSurface(look);
-        mark.show((pen, width, height) -> row.severity().ifPresentOrElse(
-                severity -> Shapes.severity(pen, severity, width / 2, height / 2, 1.1),
-                () -> {
-                    if (!row.remark().isEmpty()) {
-                        Shapes.state(pen, StopState.PASSED, width / 2, height / 2, 0.95);
-                    }
-                }), "");
-        String word = row.severity().map(s -> switch (s) {
-            case MUST -> "must";
-            case SHOULD -> "should";
-            case NOTE -> "note";
-        }).orElse("");
+        mark.show(
+                (pen, width, height) -> row.severity()
+                        .ifPresentOrElse(severity -> Shapes.severity(pen, severity, width / 2, height / 2, 1.1), () -> {
+                            if (!row.remark().isEmpty()) {
+                                Shapes.state(pen, StopState.PASSED, width / 2, height / 2, 0.95);
+                            }
+                        }),
+                "");
+        String word = row.severity()
+                .map(s -> switch (s) {
+                    case MUST -> "must";
+                    case SHOULD -> "should";
+                    case NOTE -> "note";
+                })
+                .orElse("");
         boolean strong = row.severity().filter(s -> s != Severity.NOTE).isPresent();
-        return row(mark, word, named(row.meaning().orElse("Not known here"), row.remark(), strong),
-                "no. " + row.setting(), row.found().orElse("not reported"), row.needed().orElse(""));
+        return row(
+                mark,
+                word,
+                named(row.meaning().orElse("Not known here"), row.remark(), strong),
+                "no. " + row.setting(),
+                row.found().orElse("not reported"),
+                row.needed().orElse(""));
     }
 
     private static Node named(String name, String remark, boolean strong) {
@@ -204,7 +229,9 @@ final class SettingsView extends StackPane {
         is.setMinWidth(96);
         Label needs = Words.label(needed.isEmpty() ? "" : "needs " + needed, "bold");
         needs.setMinWidth(90);
-        HBox row = getWidth() < NARROW ? new HBox(6, mark, name, is, needs) : new HBox(8, mark, severity, name, no, is, needs);
+        HBox row = getWidth() < NARROW
+                ? new HBox(6, mark, name, is, needs)
+                : new HBox(8, mark, severity, name, no, is, needs);
         row.getStyleClass().add("settings-row");
         return row;
     }

@@ -28,8 +28,9 @@ import zebrawood.kit.form.FieldList;
 import zebrawood.kit.form.Worksheet;
 
 /**
- * What goes into the source and does not come out as light, and what carries it away: a bucket, a chiller, or both. What the
- * other parts of the bench found (what was filled in, what is set) holds here until something else is chosen or typed.
+ * What goes into the source and does not come out as light, and what carries it away: a bucket, a chiller, or both.
+ * What the other parts of the bench found (what was filled in, what is set) holds here until something else is chosen
+ * or typed.
  */
 public final class HeatBench extends FormBench<HeatReadings, HeatFinding> {
 
@@ -39,10 +40,13 @@ public final class HeatBench extends FormBench<HeatReadings, HeatFinding> {
     private static final String GLYCOL = "glycol";
 
     public static final FieldList FIELDS = FieldList.of(
-            Field.amount("electricalInputW", "power into the source", Quantity.POWER).needed(),
+            Field.amount("electricalInputW", "power into the source", Quantity.POWER)
+                    .needed(),
             Field.amount(OUTPUT, "light out of it", Quantity.POWER).needed(),
             Field.amount("flowLMin", "flow", Quantity.FLOW).needed().anew(),
-            Field.amount(START, "water as one begins", Quantity.TEMPERATURE).needed().anew(),
+            Field.amount(START, "water as one begins", Quantity.TEMPERATURE)
+                    .needed()
+                    .anew(),
             Field.amount("maxC", "outlet, at the most", Quantity.TEMPERATURE).needed(),
             Field.amount("chillerW", "chiller carries away", Quantity.POWER).empty("no chiller"),
             Field.amount("reservoirL", "bucket holds", Quantity.VOLUME).empty("no bucket"),
@@ -52,7 +56,11 @@ public final class HeatBench extends FormBench<HeatReadings, HeatFinding> {
     private final Optional<MixFinding> filled;
 
     public HeatBench(BenchPlace place) {
-        super(place, fields(filled(place)), "an estimate: the thermometer at the outlet and the maker's manual decide", known(place));
+        super(
+                place,
+                fields(filled(place)),
+                "an estimate: the thermometer at the outlet and the maker's manual decide",
+                known(place));
         filled = filled(place);
     }
 
@@ -63,29 +71,39 @@ public final class HeatBench extends FormBench<HeatReadings, HeatFinding> {
     /** What was filled in stands first, and is not taken over from an older reading. */
     private static FieldList fields(Optional<MixFinding> filled) {
         return filled.map(mix -> FIELDS.replacing(
-                Field.oneOf(GLYCOL, FIELDS.field(GLYCOL).label(), choices(mix.glycol())).anew(),
-                FIELDS.field(SHARE).anew())).orElse(FIELDS);
+                        Field.oneOf(GLYCOL, FIELDS.field(GLYCOL).label(), choices(mix.glycol()))
+                                .anew(),
+                        FIELDS.field(SHARE).anew()))
+                .orElse(FIELDS);
     }
 
     private static Map<String, Amount> known(BenchPlace place) {
         Map<String, Amount> known = new HashMap<>();
-        place.plate().source().map(Plate.Source::ratedPowerW).orElse(OptionalDouble.empty())
+        place.plate()
+                .source()
+                .map(Plate.Source::ratedPowerW)
+                .orElse(OptionalDouble.empty())
                 .ifPresent(watts -> known.put(OUTPUT, Amount.told(Quantity.POWER, watts)));
-        place.found("coolant-setpoint", SetpointFinding.class).filter(finding -> finding.setpointC().isPresent()).map(CoolantSetpoint::set)
+        place.found("coolant-setpoint", SetpointFinding.class)
+                .filter(finding -> finding.setpointC().isPresent())
+                .map(CoolantSetpoint::set)
                 .ifPresent(celsius -> known.put(START, Amount.celsius(celsius, 1)));
         return known;
     }
 
     /** The share of the glycol that was filled in, %, where that is the one that is chosen. */
     private OptionalDouble share() {
-        return filled.filter(mix -> id(mix.glycol()).equals(form().chosen(GLYCOL)) && mix.glycolPct().isPresent())
-                .map(mix -> OptionalDouble.of(mix.glycolPct().getAsInt())).orElse(OptionalDouble.empty());
+        return filled.filter(mix -> id(mix.glycol()).equals(form().chosen(GLYCOL))
+                        && mix.glycolPct().isPresent())
+                .map(mix -> OptionalDouble.of(mix.glycolPct().getAsInt()))
+                .orElse(OptionalDouble.empty());
     }
 
     /** The kinds of glycol, as they stand in readings and as they are said; the usual one first. */
     static List<Choice> choices(Glycol usual) {
         return Stream.concat(Stream.of(usual), Stream.of(Glycol.values()).filter(glycol -> glycol != usual))
-                .map(glycol -> new Choice(id(glycol), glycol.words())).toList();
+                .map(glycol -> new Choice(id(glycol), glycol.words()))
+                .toList();
     }
 
     private static String id(Glycol glycol) {
@@ -103,13 +121,18 @@ public final class HeatBench extends FormBench<HeatReadings, HeatFinding> {
     @Override
     public void show(Showing<HeatReadings, HeatFinding> now) {
         super.show(now);
-        form().field(SHARE).field().setPromptText(Amount.percent(share().orElse(0), 0).number(place().units()));
+        form().field(SHARE)
+                .field()
+                .setPromptText(Amount.percent(share().orElse(0), 0).number(place().units()));
     }
 
     @Override
     protected String head(Showing<HeatReadings, HeatFinding> now, UnitChoice units) {
-        return now.finding().map(found -> "The water takes up " + new Amount(Quantity.POWER, found.heatW(), 0).text(units) + " and leaves "
-                + Amount.celsiusDifference(found.riseC(), 1).text(units) + " warmer").orElse("Where the source's heat goes");
+        return now.finding()
+                .map(found -> "The water takes up " + new Amount(Quantity.POWER, found.heatW(), 0).text(units)
+                        + " and leaves "
+                        + Amount.celsiusDifference(found.riseC(), 1).text(units) + " warmer")
+                .orElse("Where the source's heat goes");
     }
 
     @Override

@@ -41,16 +41,32 @@ public final class MixFigure implements Exhibit<MixReadings, MixFinding> {
         return (pen, width, height) -> {
             boolean two = finding.map(f -> f.firstFillMl().isPresent()).orElse(true);
             double each = width / (two ? 3 : 2);
-            double first = finding.map(f -> f.firstFillMl().orElse(f.circuitVolumeMl())).orElse(1.0);
+            double first = finding.map(f -> f.firstFillMl().orElse(f.circuitVolumeMl()))
+                    .orElse(1.0);
             double topUp = finding.map(f -> f.topUpMl().orElse(0)).orElse(0.0);
             // the hoses take what is topped up; the reservoir is drawn to hold the first fill
             double fell = finding.isPresent() ? Math.max(0, first - topUp) / first : 0.6;
             Vessel vessel = new Vessel(pen, finding, units, each, height);
-            vessel.draw(0, "1  fill", finding.isEmpty() ? 0 : 1, finding.isPresent() && two ? ml(first).text(units) : "to the mark", false);
+            vessel.draw(
+                    0,
+                    "1  fill",
+                    finding.isEmpty() ? 0 : 1,
+                    finding.isPresent() && two ? ml(first).text(units) : "to the mark",
+                    false);
             if (two) {
-                vessel.draw(each, "2  run the pump, level falls", finding.isEmpty() ? 0 : fell, finding.isPresent() ? "bubbles out, mains off" : "", true);
+                vessel.draw(
+                        each,
+                        "2  run the pump, level falls",
+                        finding.isEmpty() ? 0 : fell,
+                        finding.isPresent() ? "bubbles out, mains off" : "",
+                        true);
             }
-            vessel.draw(two ? 2 * each : each, two ? "3  top up" : "2  pump has run: to the mark again", finding.isEmpty() ? 0 : 1, finding.isPresent() && two ? ml(topUp).text(units) : "", true);
+            vessel.draw(
+                    two ? 2 * each : each,
+                    two ? "3  top up" : "2  pump has run: to the mark again",
+                    finding.isEmpty() ? 0 : 1,
+                    finding.isPresent() && two ? ml(topUp).text(units) : "",
+                    true);
         };
     }
 
@@ -75,17 +91,42 @@ public final class MixFigure implements Exhibit<MixReadings, MixFinding> {
                 }
                 pen.line(x, surface, x + wide, surface, Stroke.of(Tone.READING, 2.4));
             }
-            pen.stroke(new Path().move(x, top).line(x, bottom).line(x + wide, bottom).line(x + wide, top), Stroke.of(Tone.INK, 2));
+            pen.stroke(
+                    new Path()
+                            .move(x, top)
+                            .line(x, bottom)
+                            .line(x + wide, bottom)
+                            .line(x + wide, top),
+                    Stroke.of(Tone.INK, 2));
             pen.line(x - 10, mark, x + 10, mark, Stroke.of(Tone.WALNUT, 2.4));
             boolean room = x - 14 > pen.textWidth("mark", Lettering.CAPTION);
-            pen.text(room ? x - 14 : x + 14, room ? mark + 4 : mark - 5, "mark", Lettering.CAPTION, Tone.WALNUT, room ? Anchor.END : Anchor.START);
+            pen.text(
+                    room ? x - 14 : x + 14,
+                    room ? mark + 4 : mark - 5,
+                    "mark",
+                    Lettering.CAPTION,
+                    Tone.WALNUT,
+                    room ? Anchor.END : Anchor.START);
             Tone hose = hoses && level > 0 ? Tone.READING : Tone.HAIRLINE;
-            pen.stroke(new Path().move(x + wide, bottom - 16).line(x + wide + 24, bottom - 16).line(x + wide + 24, top - 8).line(x + wide - 20, top - 8).line(x + wide - 20, top + 14), Stroke.of(hose, 5));
+            pen.stroke(
+                    new Path()
+                            .move(x + wide, bottom - 16)
+                            .line(x + wide + 24, bottom - 16)
+                            .line(x + wide + 24, top - 8)
+                            .line(x + wide - 20, top - 8)
+                            .line(x + wide - 20, top + 14),
+                    Stroke.of(hose, 5));
             pen.text(left + each / 2, 18, step, Lettering.TEXT_BOLD, Tone.INK, Anchor.MIDDLE);
             pen.text(left + each / 2, bottom + 28, words, Lettering.HEAD, Tone.READING, Anchor.MIDDLE);
             if (level == 1 && !hoses) {
-                finding.filter(f -> f.glycolPct().orElse(0) > 0).ifPresent(f ->
-                        pen.text(x + wide / 2, (bottom + mark) / 2, Amount.percent(f.glycolPct().getAsInt(), 0).text(units) + " glycol", Lettering.TEXT_BOLD, Tone.INK, Anchor.MIDDLE));
+                finding.filter(f -> f.glycolPct().orElse(0) > 0)
+                        .ifPresent(f -> pen.text(
+                                x + wide / 2,
+                                (bottom + mark) / 2,
+                                Amount.percent(f.glycolPct().getAsInt(), 0).text(units) + " glycol",
+                                Lettering.TEXT_BOLD,
+                                Tone.INK,
+                                Anchor.MIDDLE));
             }
         }
     }

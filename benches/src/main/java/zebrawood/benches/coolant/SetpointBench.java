@@ -25,19 +25,29 @@ public final class SetpointBench extends FormBench<SetpointReadings, SetpointFin
     private static final String HUMIDITY = "relativeHumidityPct";
 
     public static final FieldList FIELDS = FieldList.of(
-            Field.amount(AIR, "air at the source", Quantity.TEMPERATURE).needed().anew(),
+            Field.amount(AIR, "air at the source", Quantity.TEMPERATURE)
+                    .needed()
+                    .anew(),
             Field.amount(HUMIDITY, "relative humidity", Quantity.SHARE).needed().anew(),
-            Field.amount("minCoolantC", "coldest water allowed", Quantity.TEMPERATURE).needed(),
-            Field.amount("maxCoolantC", "warmest water allowed", Quantity.TEMPERATURE).needed(),
+            Field.amount("minCoolantC", "coldest water allowed", Quantity.TEMPERATURE)
+                    .needed(),
+            Field.amount("maxCoolantC", "warmest water allowed", Quantity.TEMPERATURE)
+                    .needed(),
             Field.amount("preferredC", "preferred", Quantity.TEMPERATURE).usually(Amount.celsius(20, 0)),
-            Field.amount("followC", "or it follows the room by", Quantity.WARMTH).empty("can be set"),
+            Field.amount("followC", "or it follows the room by", Quantity.WARMTH)
+                    .empty("can be set"),
             Field.amount("marginC", "kept above dew point", Quantity.WARMTH).usually(Amount.celsiusDifference(2, 0)));
 
     public SetpointBench(BenchPlace place) {
-        super(place, FIELDS, climate(place)
-                .map(entry -> "an estimate; where nothing is typed, the air is that of the climate reading of "
-                        + Days.weekday(place.workplace().local(entry.stamp().at()).toLocalDate()))
-                .orElse("an estimate, between the dew point and what the source's maker allows"),
+        super(
+                place,
+                FIELDS,
+                climate(place)
+                        .map(entry -> "an estimate; where nothing is typed, the air is that of the climate reading of "
+                                + Days.weekday(place.workplace()
+                                        .local(entry.stamp().at())
+                                        .toLocalDate()))
+                        .orElse("an estimate, between the dew point and what the source's maker allows"),
                 climate(place).map(SetpointBench::air).orElse(Map.of()));
     }
 
@@ -47,7 +57,11 @@ public final class SetpointBench extends FormBench<SetpointReadings, SetpointFin
 
     private static Map<String, Amount> air(Entry climate) {
         ClimateReadings read = (ClimateReadings) Stop.measured(climate).readings();
-        return Map.of(AIR, Amount.celsius(read.airTemperatureC(), 1), HUMIDITY, Amount.percent(read.relativeHumidityPct(), 0));
+        return Map.of(
+                AIR,
+                Amount.celsius(read.airTemperatureC(), 1),
+                HUMIDITY,
+                Amount.percent(read.relativeHumidityPct(), 0));
     }
 
     @Override
@@ -57,9 +71,13 @@ public final class SetpointBench extends FormBench<SetpointReadings, SetpointFin
         }
         SetpointFinding found = now.finding().get();
         if (now.outcome().get().verdict().satisfies()) {
-            return "The water is safe between " + Amount.celsius(found.lowestC(), 1).number(units) + " and " + Amount.celsius(found.highestC(), 1).text(units);
+            return "The water is safe between "
+                    + Amount.celsius(found.lowestC(), 1).number(units) + " and "
+                    + Amount.celsius(found.highestC(), 1).text(units);
         }
-        return found.setpointC().isEmpty() ? "No water is both dry and cool enough today" : "The water leaves its window";
+        return found.setpointC().isEmpty()
+                ? "No water is both dry and cool enough today"
+                : "The water leaves its window";
     }
 
     @Override

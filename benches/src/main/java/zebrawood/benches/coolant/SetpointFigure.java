@@ -16,7 +16,10 @@ import zebrawood.kit.figure.Stroke;
 import zebrawood.kit.theme.Lettering;
 import zebrawood.kit.theme.Tone;
 
-/** A tube in its water jacket over a scale of temperatures: damp below, too warm above, the window between, the water in it. */
+/**
+ * A tube in its water jacket over a scale of temperatures: damp below, too warm above, the window between, the water in
+ * it.
+ */
 public final class SetpointFigure implements Exhibit<SetpointReadings, SetpointFinding> {
 
     @Override
@@ -31,7 +34,9 @@ public final class SetpointFigure implements Exhibit<SetpointReadings, SetpointF
 
     @Override
     public Optional<Course> course(SetpointFinding finding) {
-        return finding.setpointC().isPresent() ? Optional.of(new Course(finding.setpointC().getAsDouble(), 0, 1)) : Optional.empty();
+        return finding.setpointC().isPresent()
+                ? Optional.of(new Course(finding.setpointC().getAsDouble(), 0, 1))
+                : Optional.empty();
     }
 
     static Figure of(Optional<SetpointFinding> finding, UnitChoice units) {
@@ -55,14 +60,25 @@ public final class SetpointFigure implements Exhibit<SetpointReadings, SetpointF
             right = width - 30;
             scaleBottom = height - 44;
             scaleTop = scaleBottom - Math.max(44, Math.min(110, height * 0.26));
-            double least = finding.map(f -> Math.min(f.dewPointC(), Math.min(f.tolerances().minCoolantC(), f.setpointC().orElse(99))) - 4).orElse(5.0);
-            double most = finding.map(f -> Math.max(Math.max(f.highestC(), f.lowestC()), Math.max(f.airTemperatureC(), f.setpointC().orElse(-99))) + 4).orElse(35.0);
+            double least = finding.map(f -> Math.min(
+                                    f.dewPointC(),
+                                    Math.min(
+                                            f.tolerances().minCoolantC(),
+                                            f.setpointC().orElse(99)))
+                            - 4)
+                    .orElse(5.0);
+            double most = finding.map(f -> Math.max(
+                                    Math.max(f.highestC(), f.lowestC()),
+                                    Math.max(f.airTemperatureC(), f.setpointC().orElse(-99)))
+                            + 4)
+                    .orElse(35.0);
             x = new Axis(least, most, left, right);
         }
 
         void draw() {
             finding.ifPresent(this::zones);
-            x.shown(Quantity.TEMPERATURE, units).under(pen, scaleBottom, 9, "water temperature, " + units.temperature());
+            x.shown(Quantity.TEMPERATURE, units)
+                    .under(pen, scaleBottom, 9, "water temperature, " + units.temperature());
             tube();
             finding.ifPresent(this::water);
         }
@@ -80,16 +96,37 @@ public final class SetpointFigure implements Exhibit<SetpointReadings, SetpointF
             pen.line(low, scaleTop - 10, low, scaleBottom, Stroke.of(Tone.WALNUT, 2));
             pen.line(high, scaleTop - 10, high, scaleBottom, Stroke.of(Tone.WALNUT, 2));
             boolean byDew = found.lowestC() > found.tolerances().minCoolantC();
-            label(low, byDew ? "dew point and " + Amount.celsiusDifference(found.tolerances().marginC(), 0).text(units) : "maker's coldest", low > high);
+            label(
+                    low,
+                    byDew
+                            ? "dew point and "
+                                    + Amount.celsiusDifference(
+                                                    found.tolerances().marginC(), 0)
+                                            .text(units)
+                            : "maker's coldest",
+                    low > high);
             label(high, "maker's warmest", low <= high);
             double dew = x.at(found.dewPointC());
             pen.line(dew, scaleTop, dew, scaleBottom, Stroke.dashed(Tone.READING, 1.6, 4));
             drop(dew, scaleTop + tall * 0.45, 8);
-            pen.patched(dew, scaleTop + tall * 0.45 + 28, "dew " + Amount.celsius(found.dewPointC(), 1).text(units), Lettering.SMALL, Tone.READING, Anchor.MIDDLE);
+            pen.patched(
+                    dew,
+                    scaleTop + tall * 0.45 + 28,
+                    "dew " + Amount.celsius(found.dewPointC(), 1).text(units),
+                    Lettering.SMALL,
+                    Tone.READING,
+                    Anchor.MIDDLE);
             double air = x.at(found.airTemperatureC());
             pen.line(air, scaleTop, air, scaleBottom, Stroke.dashed(Tone.QUIET, 1.4, 4));
-            boolean onLeft = found.setpointC().isPresent() && found.setpointC().getAsDouble() >= found.airTemperatureC();
-            pen.patched(onLeft ? air - 5 : air + 5, scaleBottom - 8, "room", Lettering.SMALL, Tone.QUIET, onLeft ? Anchor.END : Anchor.START);
+            boolean onLeft =
+                    found.setpointC().isPresent() && found.setpointC().getAsDouble() >= found.airTemperatureC();
+            pen.patched(
+                    onLeft ? air - 5 : air + 5,
+                    scaleBottom - 8,
+                    "room",
+                    Lettering.SMALL,
+                    Tone.QUIET,
+                    onLeft ? Anchor.END : Anchor.START);
         }
 
         private void label(double at, String words, boolean rightOfIt) {
@@ -118,13 +155,16 @@ public final class SetpointFigure implements Exhibit<SetpointReadings, SetpointF
             double to = right - 60;
             pen.rectangle(from, y, to - from, tall, Tone.RAISED, Stroke.of(Tone.INK, 1.8));
             pen.line(to, y + tall * 0.5, to + 50, y + tall * 0.5, Stroke.of(Tone.BEAM, 2));
-            pen.rectangle(from + 20, y + tall * 0.28, to - from - 40, tall * 0.44, Tone.GROUND, Stroke.of(Tone.QUIET, 1.2));
+            pen.rectangle(
+                    from + 20, y + tall * 0.28, to - from - 40, tall * 0.44, Tone.GROUND, Stroke.of(Tone.QUIET, 1.2));
             pen.line(from + 34, y, from + 34, y - 14, Stroke.of(Tone.READING, 7));
             pen.line(to - 34, y, to - 34, y - 14, Stroke.of(Tone.READING, 7));
             pen.line(from + 20, y + tall * 0.5, to, y + tall * 0.5, Stroke.of(Tone.BEAM, 2));
             pen.text(from + 46, y - 3, "water in", Lettering.CAPTION, Tone.QUIET);
             pen.text(to - 46, y - 3, "out", Lettering.CAPTION, Tone.QUIET, Anchor.END);
-            boolean wet = finding.map(f -> f.setpointC().isPresent() ? f.setpointC().getAsDouble() < f.lowestC() : true).orElse(false);
+            boolean wet = finding.map(
+                            f -> f.setpointC().isPresent() ? f.setpointC().getAsDouble() < f.lowestC() : true)
+                    .orElse(false);
             if (wet) {
                 for (int i = 0; i < 9; i++) {
                     drop(from + (to - from) * (i + 0.7) / 9.4, y + tall + 9 + i % 3 * 4, 5);
@@ -133,9 +173,14 @@ public final class SetpointFigure implements Exhibit<SetpointReadings, SetpointF
         }
 
         private void drop(double atX, double atY, double r) {
-            pen.fill(new Path().move(atX, atY - 1.8 * r).curve(atX + 0.4 * r, atY - 0.8 * r, atX + r, atY - 0.4 * r, atX + r, atY + 0.2 * r)
-                    .curve(atX + r, atY + 1.2 * r, atX - r, atY + 1.2 * r, atX - r, atY + 0.2 * r)
-                    .curve(atX - r, atY - 0.4 * r, atX - 0.4 * r, atY - 0.8 * r, atX, atY - 1.8 * r).close(), Tone.READING);
+            pen.fill(
+                    new Path()
+                            .move(atX, atY - 1.8 * r)
+                            .curve(atX + 0.4 * r, atY - 0.8 * r, atX + r, atY - 0.4 * r, atX + r, atY + 0.2 * r)
+                            .curve(atX + r, atY + 1.2 * r, atX - r, atY + 1.2 * r, atX - r, atY + 0.2 * r)
+                            .curve(atX - r, atY - 0.4 * r, atX - 0.4 * r, atY - 0.8 * r, atX, atY - 1.8 * r)
+                            .close(),
+                    Tone.READING);
         }
 
         private void water(SetpointFinding found) {
@@ -147,10 +192,23 @@ public final class SetpointFigure implements Exhibit<SetpointReadings, SetpointF
             Tone tone = within ? Tone.PASS : Tone.FAIL;
             double at = x.at(set);
             pen.line(at, scaleTop - 30, at, scaleBottom, Stroke.of(tone, 3));
-            pen.fill(new Path().move(at, scaleTop - 18).line(at - 9, scaleTop - 34).line(at + 9, scaleTop - 34).close(), tone);
-            String words = (found.followC().isPresent() ? "it will be " : "set ") + Amount.celsius(set, 1).text(units);
+            pen.fill(
+                    new Path()
+                            .move(at, scaleTop - 18)
+                            .line(at - 9, scaleTop - 34)
+                            .line(at + 9, scaleTop - 34)
+                            .close(),
+                    tone);
+            String words = (found.followC().isPresent() ? "it will be " : "set ")
+                    + Amount.celsius(set, 1).text(units);
             double half = pen.textWidth(words, Lettering.HEAD) / 2;
-            pen.text(Math.max(left + half, Math.min(right - half, at)), scaleTop - 42, words, Lettering.HEAD, tone, Anchor.MIDDLE);
+            pen.text(
+                    Math.max(left + half, Math.min(right - half, at)),
+                    scaleTop - 42,
+                    words,
+                    Lettering.HEAD,
+                    tone,
+                    Anchor.MIDDLE);
         }
     }
 }

@@ -19,9 +19,9 @@ import zebrawood.core.units.UnreadableException;
 import zebrawood.json.table.DataFile;
 
 /**
- * A table of two columns from a data sheet or a gauge: flow and pressure, of which a fan's pressure falls and a filter's
- * rises; or days and what the filter's gauge showed. The unit of a column stands in its own head, the line above the first
- * numbers; m³/h and Pa where it does not.
+ * A table of two columns from a data sheet or a gauge: flow and pressure, of which a fan's pressure falls and a
+ * filter's rises; or days and what the filter's gauge showed. The unit of a column stands in its own head, the line
+ * above the first numbers; m³/h and Pa where it does not.
  */
 final class CurveFile {
 
@@ -29,6 +29,7 @@ final class CurveFile {
     private static final int MOST_LINES = 10_000;
     /** more points than these bend no curve */
     private static final int MOST_POINTS = 200;
+
     private static final Pattern BETWEEN_UNITS = Pattern.compile("[\\s()\\[\\],;:]+");
 
     private final Taking into;
@@ -81,7 +82,8 @@ final class CurveFile {
                 take(cells, heads.orElseThrow());
             }
         } catch (UnreadableException e) {
-            wrong = Optional.of("line " + number + ", " + String.join("  ", cells.subList(0, 2)) + ": " + e.getMessage());
+            wrong = Optional.of(
+                    "line " + number + ", " + String.join("  ", cells.subList(0, 2)) + ": " + e.getMessage());
         }
         return wrong.isEmpty();
     }
@@ -94,18 +96,25 @@ final class CurveFile {
         }
         String flow = cells.get(units.pressureFirst() ? 1 : 0);
         String pressure = cells.get(units.pressureFirst() ? 0 : 1);
-        pairs.add(new Pair(number(flow, Quantity.AIR_FLOW, units.flowUnit()), number(pressure, Quantity.PASCAL, units.pressureUnit())));
+        pairs.add(new Pair(
+                number(flow, Quantity.AIR_FLOW, units.flowUnit()),
+                number(pressure, Quantity.PASCAL, units.pressureUnit())));
     }
 
     /** In the unit of its column where it has none of its own. */
     private static double number(String cell, Quantity quantity, String unit) throws UnreadableException {
         boolean bare = Character.isDigit(cell.charAt(cell.length() - 1)) || cell.endsWith(".");
-        return Typed.read(bare ? cell + " " + unit : cell, quantity, UnitChoice.METRIC).base();
+        return Typed.read(bare ? cell + " " + unit : cell, quantity, UnitChoice.METRIC)
+                .base();
     }
 
     private static boolean startsLikeANumber(String cell) {
         String begin = cell.strip();
-        return !begin.isEmpty() && (Character.isDigit(begin.charAt(0)) || "+-.,−".indexOf(begin.charAt(0)) >= 0 && begin.length() > 1 && Character.isDigit(begin.charAt(1)));
+        return !begin.isEmpty()
+                && (Character.isDigit(begin.charAt(0))
+                        || "+-.,−".indexOf(begin.charAt(0)) >= 0
+                                && begin.length() > 1
+                                && Character.isDigit(begin.charAt(1)));
     }
 
     /** Finds the units in the heads of the two columns. */
@@ -114,34 +123,49 @@ final class CurveFile {
         List<String> second = words.size() < 2 ? List.of() : units(words.get(1));
         for (List<String> column : List.of(first, second)) {
             if (column.size() > 1) {
-                wrong = Optional.of("the head of a column names two units, " + String.join(" and ", column) + ": leave the one that its numbers are in");
+                wrong = Optional.of("the head of a column names two units, " + String.join(" and ", column)
+                        + ": leave the one that its numbers are in");
             }
         }
-        boolean pressureFirst = !first.isEmpty() && Quantity.PASCAL.hasUnit(first.get(0)) || !second.isEmpty() && Quantity.AIR_FLOW.hasUnit(second.get(0));
-        String flow = (pressureFirst ? second : first).stream().filter(Quantity.AIR_FLOW::hasUnit).findFirst().orElse(Quantity.AIR_FLOW.baseUnit());
-        String pressure = (pressureFirst ? first : second).stream().filter(Quantity.PASCAL::hasUnit).findFirst().orElse(Quantity.PASCAL.baseUnit());
+        boolean pressureFirst = !first.isEmpty() && Quantity.PASCAL.hasUnit(first.get(0))
+                || !second.isEmpty() && Quantity.AIR_FLOW.hasUnit(second.get(0));
+        String flow = (pressureFirst ? second : first)
+                .stream().filter(Quantity.AIR_FLOW::hasUnit).findFirst().orElse(Quantity.AIR_FLOW.baseUnit());
+        String pressure = (pressureFirst ? first : second)
+                .stream().filter(Quantity.PASCAL::hasUnit).findFirst().orElse(Quantity.PASCAL.baseUnit());
         heads = Optional.of(new Heads(flow, pressure, pressureFirst));
     }
 
     private static List<String> units(String head) {
-        return Stream.of(BETWEEN_UNITS.split(head)).filter(word -> Quantity.AIR_FLOW.hasUnit(word) || Quantity.PASCAL.hasUnit(word)).distinct().toList();
+        return Stream.of(BETWEEN_UNITS.split(head))
+                .filter(word -> Quantity.AIR_FLOW.hasUnit(word) || Quantity.PASCAL.hasUnit(word))
+                .distinct()
+                .toList();
     }
 
     private Optional<String> hand() {
         if (!gauged.isEmpty()) {
-            into.gauge(gauged.stream().filter(each -> each.dropPa() >= 0).limit(MOST_POINTS).toList());
+            into.gauge(gauged.stream()
+                    .filter(each -> each.dropPa() >= 0)
+                    .limit(MOST_POINTS)
+                    .toList());
             return Optional.empty();
         } else if (pairs.size() < 2) {
-            return Optional.of("no table of flow and pressure stands in it: two columns are needed, and two lines of numbers");
+            return Optional.of(
+                    "no table of flow and pressure stands in it: two columns are needed, and two lines of numbers");
         } else if (pairs.size() > MOST_POINTS) {
-            return Optional.of("more than " + MOST_POINTS + " points stand in it: leave out all but those that bend the curve");
+            return Optional.of(
+                    "more than " + MOST_POINTS + " points stand in it: leave out all but those that bend the curve");
         }
-        List<Pair> points = pairs.stream().sorted(Comparator.comparingDouble(Pair::flowM3h)).toList();
+        List<Pair> points =
+                pairs.stream().sorted(Comparator.comparingDouble(Pair::flowM3h)).toList();
         Pair last = points.get(points.size() - 1);
         if (last.pressurePa() > points.get(0).pressurePa()) {
             into.filter(last.flowM3h(), last.pressurePa());
         } else {
-            into.fan(points.stream().map(point -> new FanPoint(Math.max(0, point.flowM3h()), Math.max(0, point.pressurePa()))).toList());
+            into.fan(points.stream()
+                    .map(point -> new FanPoint(Math.max(0, point.flowM3h()), Math.max(0, point.pressurePa())))
+                    .toList());
         }
         return Optional.empty();
     }

@@ -53,35 +53,73 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
     private static final String USAGE = "type flow and pressure of each point, as in 0 640; 200 590; 400 455";
 
     public static final FieldList FIELDS = FieldList.of(
-            Field.amount(REQUIRED, "asked for", Quantity.AIR_FLOW).needed(),
-            Field.either("fanAtDischargeEnd", "fan at the", new Choice("", "outlet"), new Choice("machine", "machine")),
-            Field.truth("startSignal", "start signal", "untried", "works", "fails").anew(),
-            Field.amount(GAUGE, "filter gauge", Quantity.PASCAL).empty("none").own(),
-            Field.amount("minTransportMs", "dust needs", Quantity.SPEED).usually(new Amount(Quantity.SPEED, 10, 0)),
-            Field.pairs(FAN, "fan curve, m³/h and Pa", new Kind.Pairs("flowM3h", Quantity.AIR_FLOW, "pressurePa", Quantity.PASCAL, USAGE))
-                    .empty("0 640; 200 590; 400 455"))
-            .ownRows(RUN, MOST, false,
-                    Field.oneOf("kind", "what", List.of(new Choice(DUCT, "duct"), new Choice(HOSE, "hose"), new Choice(FITTING, "bend"), new Choice(FILTER, "filter"))),
+                    Field.amount(REQUIRED, "asked for", Quantity.AIR_FLOW).needed(),
+                    Field.either(
+                            "fanAtDischargeEnd",
+                            "fan at the",
+                            new Choice("", "outlet"),
+                            new Choice("machine", "machine")),
+                    Field.truth("startSignal", "start signal", "untried", "works", "fails")
+                            .anew(),
+                    Field.amount(GAUGE, "filter gauge", Quantity.PASCAL)
+                            .empty("none")
+                            .own(),
+                    Field.amount("minTransportMs", "dust needs", Quantity.SPEED)
+                            .usually(new Amount(Quantity.SPEED, 10, 0)),
+                    Field.pairs(
+                                    FAN,
+                                    "fan curve, m³/h and Pa",
+                                    new Kind.Pairs("flowM3h", Quantity.AIR_FLOW, "pressurePa", Quantity.PASCAL, USAGE))
+                            .empty("0 640; 200 590; 400 455"))
+            .ownRows(
+                    RUN,
+                    MOST,
+                    false,
+                    Field.oneOf(
+                            "kind",
+                            "what",
+                            List.of(
+                                    new Choice(DUCT, "duct"),
+                                    new Choice(HOSE, "hose"),
+                                    new Choice(FITTING, "bend"),
+                                    new Choice(FILTER, "filter"))),
                     Field.words("name", "called"),
                     Field.amount("bore", "bore", Quantity.LENGTH),
                     Field.amount("a", "m; loss; m³/h", Quantity.PLAIN),
                     Field.amount("b", "side by side; Pa", Quantity.PLAIN),
                     Field.amount("c", "when loaded", Quantity.PASCAL))
-            .listed("", "segments", "name", Field.amount("diameterMm", "bore", Quantity.LENGTH), Field.amount("lengthM", "long", Quantity.DISTANCE),
+            .listed(
+                    "",
+                    "segments",
+                    "name",
+                    Field.amount("diameterMm", "bore", Quantity.LENGTH),
+                    Field.amount("lengthM", "long", Quantity.DISTANCE),
                     Field.amount("parallel", "side by side", Quantity.PLAIN))
             .listed("", "fittings", "name", Field.amount("lossCoefficient", "loss", Quantity.PLAIN))
-            .listed("", "filters", "name", Field.amount("ratedDropPa", "clean", Quantity.PASCAL), Field.amount("loadedDropPa", "loaded", Quantity.PASCAL))
+            .listed(
+                    "",
+                    "filters",
+                    "name",
+                    Field.amount("ratedDropPa", "clean", Quantity.PASCAL),
+                    Field.amount("loadedDropPa", "loaded", Quantity.PASCAL))
             .listed("", "gauge", "day", Field.amount("dropPa", "gauge", Quantity.PASCAL));
 
     private final Button compare = new Button("Keep to compare");
     private Optional<Layout> shown = Optional.empty();
 
     public ExtractionBench(BenchPlace place) {
-        super(place, FIELDS, "from the machine to the outlet, bores to scale; an estimate for a talk with whoever builds the duct");
+        super(
+                place,
+                FIELDS,
+                "from the machine to the outlet, bores to scale; an estimate for a talk with whoever builds the duct");
         form().narrow();
         compare.setId("compare");
         compare.getStyleClass().add("pill");
-        compare.setOnAction(event -> place.draft().type(OTHER, text(OTHER).isEmpty() ? shown.map(RecordWriter::text).orElse("") : "", UnitChoice.METRIC));
+        compare.setOnAction(event -> place.draft()
+                .type(
+                        OTHER,
+                        text(OTHER).isEmpty() ? shown.map(RecordWriter::text).orElse("") : "",
+                        UnitChoice.METRIC));
         form().pin(compare, (width, height) -> new Path.Box(width - 142, 0, 142, 30));
     }
 
@@ -103,7 +141,10 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
         return form().chosen(RUN + "[" + row + "].kind");
     }
 
-    /** What is not asked for here, but kept where an entry has it: it follows its duct by its name, in whatever row that stands. */
+    /**
+     * What is not asked for here, but kept where an entry has it: it follows its duct by its name, in whatever row that
+     * stands.
+     */
     private static String hidden(String what, String name) {
         return what + " of " + name;
     }
@@ -124,7 +165,9 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
                 sheet.amount(field + "bore", at + "diameterMm", Quantity.LENGTH);
                 sheet.amount(field + "a", at + "lengthM", Quantity.PLAIN);
                 sheet.amount(hidden(ROUGH, name), at + "roughnessMm", Quantity.PLAIN);
-                if (kind.equals(HOSE) && sheet.amount(hidden(TIMES, name), at + "frictionMultiplier", Quantity.PLAIN).isEmpty()) {
+                if (kind.equals(HOSE)
+                        && sheet.amount(hidden(TIMES, name), at + "frictionMultiplier", Quantity.PLAIN)
+                                .isEmpty()) {
                     sheet.number(at + "frictionMultiplier", HOSE_FRICTION);
                 }
             }
@@ -159,7 +202,14 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
         }
         if (!place().draft().text(GAUGE).isBlank()) {
             String day = place().draft().text(GAUGE_DAY);
-            sheet.word("gauge[" + index + "].day", day.isEmpty() ? place().workplace().local(place().workplace().now()).toLocalDate().toString() : day);
+            sheet.word(
+                    "gauge[" + index + "].day",
+                    day.isEmpty()
+                            ? place().workplace()
+                                    .local(place().workplace().now())
+                                    .toLocalDate()
+                                    .toString()
+                            : day);
             sheet.amount(GAUGE, "gauge[" + index + "].dropPa", Quantity.PASCAL);
         }
     }
@@ -168,7 +218,9 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
     private Optional<Layout> kept() {
         String text = place().draft().text(OTHER);
         try {
-            return text.isEmpty() ? Optional.empty() : Optional.of(Binder.bind(StrictJson.read(text).root(), Layout.class));
+            return text.isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(Binder.bind(StrictJson.read(text).root(), Layout.class));
         } catch (ReadingException damaged) {
             return Optional.empty();
         }
@@ -185,8 +237,10 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
 
     @Override
     protected String head(Showing<ExtractionReadings, ExtractionFinding> now, UnitChoice units) {
-        return now.finding().map(found -> "It draws " + flow(found.operatingFlowM3h(), units) + ", asked for are "
-                + flow(found.requiredFlowM3h(), units)).orElse("From the machine to the outlet");
+        return now.finding()
+                .map(found -> "It draws " + flow(found.operatingFlowM3h(), units) + ", asked for are "
+                        + flow(found.requiredFlowM3h(), units))
+                .orElse("From the machine to the outlet");
     }
 
     @Override
@@ -206,8 +260,11 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
         if (text(FAN).isEmpty()) {
             return "Type the fan's curve from its data sheet, or drop its CSV here.";
         }
-        boolean ducts = form().filledRows().stream().map(this::kind).anyMatch(kind -> kind.equals(DUCT) || kind.equals(HOSE));
-        return ducts ? "Type what each part of the run is: bore and length, loss, or what a filter takes." : "Type the first duct or hose: bore and length.";
+        boolean ducts =
+                form().filledRows().stream().map(this::kind).anyMatch(kind -> kind.equals(DUCT) || kind.equals(HOSE));
+        return ducts
+                ? "Type what each part of the run is: bore and length, loss, or what a filter takes."
+                : "Type the first duct or hose: bore and length.";
     }
 
     @Override
@@ -227,8 +284,19 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
 
             @Override
             public void filter(double flowM3h, double dropPa) {
-                int row = form().filledRows().stream().filter(filled -> kind(filled).equals(FILTER)).findFirst()
-                        .orElse(form().filledRows().isEmpty() ? 0 : Math.min(MOST - 1, form().filledRows().get(form().filledRows().size() - 1) + 1));
+                int row = form().filledRows().stream()
+                        .filter(filled -> kind(filled).equals(FILTER))
+                        .findFirst()
+                        .orElse(
+                                form().filledRows().isEmpty()
+                                        ? 0
+                                        : Math.min(
+                                                MOST - 1,
+                                                form().filledRows()
+                                                                .get(form().filledRows()
+                                                                                .size()
+                                                                        - 1)
+                                                        + 1));
                 String at = RUN + "[" + row + "].";
                 place().draft().endStep();
                 place().draft().type(at + "kind", FILTER, UnitChoice.METRIC);
@@ -247,11 +315,15 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
     }
 
     private static String text(List<ExtractionReadings.FanPoint> points) {
-        return points.stream().map(point -> Amount.exact(point.flowM3h()) + " " + Amount.exact(point.pressurePa())).collect(Collectors.joining("; "));
+        return points.stream()
+                .map(point -> Amount.exact(point.flowM3h()) + " " + Amount.exact(point.pressurePa()))
+                .collect(Collectors.joining("; "));
     }
 
     private static String days(List<ExtractionReadings.Gauged> readings) {
-        return readings.stream().map(gauged -> gauged.day() + " " + Amount.exact(gauged.dropPa())).collect(Collectors.joining("; "));
+        return readings.stream()
+                .map(gauged -> gauged.day() + " " + Amount.exact(gauged.dropPa()))
+                .collect(Collectors.joining("; "));
     }
 
     @Override
@@ -268,7 +340,12 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
             Draft.put(texts, EARLIER, days(gauge.subList(0, Math.max(0, gauge.size() - 1))));
             if (!gauge.isEmpty()) {
                 ExtractionReadings.Gauged last = gauge.get(gauge.size() - 1);
-                texts.put(GAUGE, Draft.retyped(asTyped.get("gauge[" + (gauge.size() - 1) + "].dropPa"), last.dropPa(), Quantity.PASCAL));
+                texts.put(
+                        GAUGE,
+                        Draft.retyped(
+                                asTyped.get("gauge[" + (gauge.size() - 1) + "].dropPa"),
+                                last.dropPa(),
+                                Quantity.PASCAL));
                 Draft.put(texts, GAUGE_DAY, last.day().toString());
             }
         } else {
@@ -287,9 +364,15 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
                 if (Math.min(last, filter.segmentsBefore().orElse(0)) == passed) {
                     String at = "filters[" + i + "].";
                     String field = begin(texts, row++, FILTER, filter.name());
-                    texts.put(field + "a", Draft.retyped(asTyped.get(at + "ratedFlowM3h"), filter.ratedFlowM3h(), Quantity.PLAIN));
-                    texts.put(field + "b", Draft.retyped(asTyped.get(at + "ratedDropPa"), filter.ratedDropPa(), Quantity.PLAIN));
-                    filter.loadedDropPa().ifPresent(pa -> texts.put(field + "c", Draft.retyped(asTyped.get(at + "loadedDropPa"), pa, Quantity.PASCAL)));
+                    texts.put(
+                            field + "a",
+                            Draft.retyped(asTyped.get(at + "ratedFlowM3h"), filter.ratedFlowM3h(), Quantity.PLAIN));
+                    texts.put(
+                            field + "b",
+                            Draft.retyped(asTyped.get(at + "ratedDropPa"), filter.ratedDropPa(), Quantity.PLAIN));
+                    filter.loadedDropPa()
+                            .ifPresent(pa -> texts.put(
+                                    field + "c", Draft.retyped(asTyped.get(at + "loadedDropPa"), pa, Quantity.PASCAL)));
                 }
             }
             for (int i = 0; i < readings.fittings().size(); i++) {
@@ -297,19 +380,29 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
                 if (Math.min(last, fitting.segmentsBefore().orElse(last)) == passed) {
                     String at = "fittings[" + i + "].";
                     String field = begin(texts, row++, FITTING, fitting.name());
-                    texts.put(field + "bore", Draft.retyped(asTyped.get(at + "diameterMm"), fitting.diameterMm(), Quantity.LENGTH));
-                    texts.put(field + "a", Draft.retyped(asTyped.get(at + "lossCoefficient"), fitting.lossCoefficient(), Quantity.PLAIN));
+                    texts.put(
+                            field + "bore",
+                            Draft.retyped(asTyped.get(at + "diameterMm"), fitting.diameterMm(), Quantity.LENGTH));
+                    texts.put(
+                            field + "a",
+                            Draft.retyped(
+                                    asTyped.get(at + "lossCoefficient"), fitting.lossCoefficient(), Quantity.PLAIN));
                     beside(texts, field, fitting.parallel());
                 }
             }
             if (passed < last) {
                 Layout.Segment segment = readings.segments().get(passed);
                 String at = "segments[" + passed + "].";
-                String field = begin(texts, row++, segment.frictionMultiplier().orElse(1) > 1 ? HOSE : DUCT, segment.name());
-                texts.put(field + "bore", Draft.retyped(asTyped.get(at + "diameterMm"), segment.diameterMm(), Quantity.LENGTH));
+                String field =
+                        begin(texts, row++, segment.frictionMultiplier().orElse(1) > 1 ? HOSE : DUCT, segment.name());
+                texts.put(
+                        field + "bore",
+                        Draft.retyped(asTyped.get(at + "diameterMm"), segment.diameterMm(), Quantity.LENGTH));
                 texts.put(field + "a", Draft.retyped(asTyped.get(at + "lengthM"), segment.lengthM(), Quantity.PLAIN));
-                segment.roughnessMm().ifPresent(mm -> Draft.put(texts, hidden(ROUGH, segment.name()), Amount.exact(mm)));
-                segment.frictionMultiplier().ifPresent(times -> Draft.put(texts, hidden(TIMES, segment.name()), Amount.exact(times)));
+                segment.roughnessMm()
+                        .ifPresent(mm -> Draft.put(texts, hidden(ROUGH, segment.name()), Amount.exact(mm)));
+                segment.frictionMultiplier()
+                        .ifPresent(times -> Draft.put(texts, hidden(TIMES, segment.name()), Amount.exact(times)));
                 beside(texts, field, segment.parallel());
             }
         }

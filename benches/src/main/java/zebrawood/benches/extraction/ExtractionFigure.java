@@ -3,9 +3,9 @@ package zebrawood.benches.extraction;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import zebrawood.core.extraction.ExtractionFinding;
 import zebrawood.core.extraction.ExtractionFinding.Kind;
 import zebrawood.core.extraction.ExtractionFinding.Link;
-import zebrawood.core.extraction.ExtractionFinding;
 import zebrawood.core.extraction.ExtractionReadings;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
@@ -20,7 +20,10 @@ import zebrawood.kit.figure.Stroke;
 import zebrawood.kit.theme.Lettering;
 import zebrawood.kit.theme.Tone;
 
-/** The run as a chain from the machine to the outlet with the pressure along it, and the curves of fan and run with the point where they meet. */
+/**
+ * The run as a chain from the machine to the outlet with the pressure along it, and the curves of fan and run with the
+ * point where they meet.
+ */
 public final class ExtractionFigure implements Exhibit<ExtractionReadings, ExtractionFinding> {
 
     @Override
@@ -69,8 +72,15 @@ public final class ExtractionFigure implements Exhibit<ExtractionReadings, Extra
         }
 
         void draw(Optional<ExtractionFinding> finding) {
-            finding.ifPresentOrElse(this::runs, () ->
-                    pen.text(width * DUCT / 2, height / 2, "the run stands here, from the machine to the outlet", Lettering.SMALL, Tone.QUIET, Anchor.MIDDLE));
+            finding.ifPresentOrElse(
+                    this::runs,
+                    () -> pen.text(
+                            width * DUCT / 2,
+                            height / 2,
+                            "the run stands here, from the machine to the outlet",
+                            Lettering.SMALL,
+                            Tone.QUIET,
+                            Anchor.MIDDLE));
             curves(finding);
         }
 
@@ -79,18 +89,33 @@ public final class ExtractionFigure implements Exhibit<ExtractionReadings, Extra
          *
          * @param name of it, where there are two
          */
-        private record Run(String name, List<Link> chain, double pressurePa, boolean fanAtDischargeEnd, double leastMps) {
+        private record Run(
+                String name, List<Link> chain, double pressurePa, boolean fanAtDischargeEnd, double leastMps) {
             double widest() {
-                return chain.stream().mapToDouble(link -> link.diameterMm().orElse(0) * Math.min(MOST_BESIDE, link.parallel())).max().orElse(125);
+                return chain.stream()
+                        .mapToDouble(link -> link.diameterMm().orElse(0) * Math.min(MOST_BESIDE, link.parallel()))
+                        .max()
+                        .orElse(125);
             }
         }
 
         /** The run, and under it the other one, to the same scale, where one was kept. */
         private void runs(ExtractionFinding found) {
             double least = found.tolerances().minTransportMs();
-            Optional<Run> other = found.other().filter(kept -> !kept.chain().isEmpty())
-                    .map(kept -> new Run("the other: " + percent(kept.marginPct()), kept.chain(), kept.pressurePa(), found.fanAtDischargeEnd(), least));
-            Run run = new Run(other.isPresent() ? "this run: " + percent(found.marginPct()) : "", found.chain(), found.operatingPressurePa(), found.fanAtDischargeEnd(), least);
+            Optional<Run> other = found.other()
+                    .filter(kept -> !kept.chain().isEmpty())
+                    .map(kept -> new Run(
+                            "the other: " + percent(kept.marginPct()),
+                            kept.chain(),
+                            kept.pressurePa(),
+                            found.fanAtDischargeEnd(),
+                            least));
+            Run run = new Run(
+                    other.isPresent() ? "this run: " + percent(found.marginPct()) : "",
+                    found.chain(),
+                    found.operatingPressurePa(),
+                    found.fanAtDischargeEnd(),
+                    least);
             double widest = Math.max(run.widest(), other.map(Run::widest).orElse(0.0));
             double each = other.isPresent() ? height / 2 : height;
             chain(run, 0, each, Math.min(44, each * 0.15) / widest);
@@ -118,9 +143,19 @@ public final class ExtractionFigure implements Exhibit<ExtractionReadings, Extra
             pen.text(0, from + 14, run.name(), Lettering.TEXT_BOLD, Tone.INK);
             pen.stroke(Path.circle(fanAt, middle, 12), Stroke.of(atEnd ? Tone.INK : Tone.ADJUST, 2));
             pen.text(fanAt, middle + 4, "fan", Lettering.CAPTION, atEnd ? Tone.INK : Tone.ADJUST, Anchor.MIDDLE);
-            Link most = run.chain().stream().max(Comparator.comparingDouble(Link::lossPa)).orElseThrow();
+            Link most = run.chain().stream()
+                    .max(Comparator.comparingDouble(Link::lossPa))
+                    .orElseThrow();
             for (int i = 0; i < run.chain().size(); i++) {
-                part(i + 1, run.chain().get(i), edges[i], edges[i + 1], middle, scale, run.chain().get(i) == most, run.leastMps());
+                part(
+                        i + 1,
+                        run.chain().get(i),
+                        edges[i],
+                        edges[i + 1],
+                        middle,
+                        scale,
+                        run.chain().get(i) == most,
+                        run.leastMps());
             }
             if (to - middle > WITH_PRESSURE) {
                 pressure(run, most, edges, middle + 74, to);
@@ -147,7 +182,13 @@ public final class ExtractionFigure implements Exhibit<ExtractionReadings, Extra
                 line.line(edges[i + 1], zero - pressure * perPa);
                 if (link == most) {
                     double y = zero - (before + pressure) / 2 * perPa;
-                    pen.patched(Math.min(edges[i + 1] + 8, right - 60), y + 4, pascal(link.lossPa()).text(units), Lettering.SMALL, Tone.ADJUST, Anchor.START);
+                    pen.patched(
+                            Math.min(edges[i + 1] + 8, right - 60),
+                            y + 4,
+                            pascal(link.lossPa()).text(units),
+                            Lettering.SMALL,
+                            Tone.ADJUST,
+                            Anchor.START);
                 }
             }
             if (atEnd) {
@@ -156,8 +197,15 @@ public final class ExtractionFigure implements Exhibit<ExtractionReadings, Extra
                 line = prefixed(line, 8, zero);
             }
             pen.stroke(line, Stroke.of(Tone.READING, 2.6));
-            pen.text(left, to - 6, (atEnd ? "under the room's pressure: leaks suck, down to -" : "over the room's pressure: leaks blow, up to ") + pascal(whole).text(units),
-                    Lettering.CAPTION, atEnd ? Tone.QUIET : Tone.ADJUST);
+            pen.text(
+                    left,
+                    to - 6,
+                    (atEnd
+                                    ? "under the room's pressure: leaks suck, down to -"
+                                    : "over the room's pressure: leaks blow, up to ")
+                            + pascal(whole).text(units),
+                    Lettering.CAPTION,
+                    atEnd ? Tone.QUIET : Tone.ADJUST);
         }
 
         private static Path prefixed(Path line, double x, double y) {
@@ -170,19 +218,31 @@ public final class ExtractionFigure implements Exhibit<ExtractionReadings, Extra
 
         /** Where the parts begin and end: ducts by their length, but none too short to be seen. */
         private static double[] edges(List<Link> chain, double left, double right) {
-            double metres = chain.stream().flatMapToDouble(link -> link.lengthM().stream()).sum();
+            double metres = chain.stream()
+                    .flatMapToDouble(link -> link.lengthM().stream())
+                    .sum();
             double least = Math.min(LOWEST, (right - left) / chain.size());
             double rest = Math.max(0, right - left - least * chain.size());
             double[] edges = new double[chain.size() + 1];
             edges[0] = left;
             for (int i = 0; i < chain.size(); i++) {
-                edges[i + 1] = edges[i] + least + (metres > 0 ? rest * chain.get(i).lengthM().orElse(0) / metres : rest / chain.size());
+                edges[i + 1] = edges[i]
+                        + least
+                        + (metres > 0 ? rest * chain.get(i).lengthM().orElse(0) / metres : rest / chain.size());
             }
             return edges;
         }
 
         /** @param number in the run, where its name does not fit */
-        private void part(int number, Link link, double from, double to, double middle, double scale, boolean most, double least) {
+        private void part(
+                int number,
+                Link link,
+                double from,
+                double to,
+                double middle,
+                double scale,
+                boolean most,
+                double least) {
             double bore = link.diameterMm().orElse(0) * scale;
             boolean slow = link.velocityMs().isPresent() && link.velocityMs().getAsDouble() < least;
             Tone tone = most ? Tone.ADJUST : Tone.INK;
@@ -194,8 +254,18 @@ public final class ExtractionFigure implements Exhibit<ExtractionReadings, Extra
                     pen.rectangle(from, at - bore / 2, to - from, bore, Tone.RAISED, Stroke.of(tone, wide));
                 } else {
                     double centre = (from + to) / 2;
-                    pen.stroke(new Path().move(from, at - bore / 2).line(centre, at - bore / 2 - 5).line(to, at - bore / 2), Stroke.of(tone, wide));
-                    pen.stroke(new Path().move(from, at + bore / 2).line(centre, at + bore / 2 - 5).line(to, at + bore / 2), Stroke.of(tone, wide));
+                    pen.stroke(
+                            new Path()
+                                    .move(from, at - bore / 2)
+                                    .line(centre, at - bore / 2 - 5)
+                                    .line(to, at - bore / 2),
+                            Stroke.of(tone, wide));
+                    pen.stroke(
+                            new Path()
+                                    .move(from, at + bore / 2)
+                                    .line(centre, at + bore / 2 - 5)
+                                    .line(to, at + bore / 2),
+                            Stroke.of(tone, wide));
                 }
             }
             if (link.kind() == Kind.FILTER) {
@@ -205,12 +275,19 @@ public final class ExtractionFigure implements Exhibit<ExtractionReadings, Extra
                 }
             }
             double y = middle + 40;
-            for (String line : pen.lines(link.name(), to - from - 2, Lettering.CAPTION, 2).orElse(List.of(String.valueOf(number)))) {
+            for (String line : pen.lines(link.name(), to - from - 2, Lettering.CAPTION, 2)
+                    .orElse(List.of(String.valueOf(number)))) {
                 pen.text((from + to) / 2, y, line, Lettering.CAPTION, Tone.INK, Anchor.MIDDLE);
                 y += 13;
             }
-            link.velocityMs().ifPresent(ms -> pen.text((from + to) / 2, middle - Math.max(28, bore * beside / 2 + 10), new Amount(Quantity.SPEED, ms, 1).text(units),
-                    Lettering.CAPTION, slow ? Tone.FAIL : Tone.QUIET, Anchor.MIDDLE));
+            link.velocityMs()
+                    .ifPresent(ms -> pen.text(
+                            (from + to) / 2,
+                            middle - Math.max(28, bore * beside / 2 + 10),
+                            new Amount(Quantity.SPEED, ms, 1).text(units),
+                            Lettering.CAPTION,
+                            slow ? Tone.FAIL : Tone.QUIET,
+                            Anchor.MIDDLE));
         }
 
         private void curves(Optional<ExtractionFinding> finding) {
@@ -218,8 +295,13 @@ public final class ExtractionFigure implements Exhibit<ExtractionReadings, Extra
             double right = width - 14;
             double top = 38;
             double bottom = height - 40;
-            double mostFlow = finding.map(found -> Math.max(found.requiredFlowM3h(), found.fan().get(found.fan().size() - 1).flowM3h()) * 1.05).orElse(700.0);
-            double mostPa = finding.map(found -> found.fan().get(0).pressurePa() * 1.08).orElse(700.0);
+            double mostFlow = finding.map(found -> Math.max(
+                                    found.requiredFlowM3h(),
+                                    found.fan().get(found.fan().size() - 1).flowM3h())
+                            * 1.05)
+                    .orElse(700.0);
+            double mostPa =
+                    finding.map(found -> found.fan().get(0).pressurePa() * 1.08).orElse(700.0);
             Axis x = new Axis(0, mostFlow, left, right);
             Axis y = new Axis(0, mostPa, bottom, top);
             pen.line(left, bottom, left, top, Stroke.of(Tone.INK, 1.2));
@@ -233,19 +315,39 @@ public final class ExtractionFigure implements Exhibit<ExtractionReadings, Extra
             double asked = x.at(found.requiredFlowM3h());
             pen.line(asked, top, asked, bottom, Stroke.dashed(found.marginPct() < 0 ? Tone.FAIL : Tone.QUIET, 1.6, 5));
             pen.clipped(left, top, x.to() - left, bottom - top, () -> {
-                found.other().ifPresent(other -> pen.stroke(curve(other.curve(), x, y), Stroke.dashed(Tone.QUIET, 2, 6)));
+                found.other()
+                        .ifPresent(other -> pen.stroke(curve(other.curve(), x, y), Stroke.dashed(Tone.QUIET, 2, 6)));
                 pen.stroke(curve(found.curve(), x, y), Stroke.of(Tone.READING, 2.6));
                 pen.stroke(curve(found.fan(), x, y), Stroke.of(Tone.WALNUT, 2.6));
             });
             double px = x.at(found.operatingFlowM3h());
             double py = y.at(found.operatingPressurePa());
             Tone tone = found.marginPct() < 0 ? Tone.FAIL : Tone.INK;
-            found.other().ifPresent(other -> pen.stroke(Path.circle(x.at(other.flowM3h()), y.at(other.pressurePa()), 5), Stroke.of(Tone.QUIET, 2)));
+            found.other()
+                    .ifPresent(other -> pen.stroke(
+                            Path.circle(x.at(other.flowM3h()), y.at(other.pressurePa()), 5), Stroke.of(Tone.QUIET, 2)));
             pen.circle(px, py, 6, tone);
-            pen.patched(px + (px > (left + x.to()) / 2 ? -10 : 10), py - 10, new Amount(Quantity.AIR_FLOW, found.operatingFlowM3h(), 0).text(units), Lettering.TEXT_BOLD, tone,
+            pen.patched(
+                    px + (px > (left + x.to()) / 2 ? -10 : 10),
+                    py - 10,
+                    new Amount(Quantity.AIR_FLOW, found.operatingFlowM3h(), 0).text(units),
+                    Lettering.TEXT_BOLD,
+                    tone,
                     px > (left + x.to()) / 2 ? Anchor.END : Anchor.START);
-            pen.patched(left + 8, y.at(found.fan().get(0).pressurePa()) + 16, "fan", Lettering.SMALL, Tone.WALNUT, Anchor.START);
-            pen.patched(Math.min(asked + 4, x.to() - 40), py > bottom - 34 ? top + 12 : bottom - 8, "asked", Lettering.CAPTION, found.marginPct() < 0 ? Tone.FAIL : Tone.QUIET, Anchor.START);
+            pen.patched(
+                    left + 8,
+                    y.at(found.fan().get(0).pressurePa()) + 16,
+                    "fan",
+                    Lettering.SMALL,
+                    Tone.WALNUT,
+                    Anchor.START);
+            pen.patched(
+                    Math.min(asked + 4, x.to() - 40),
+                    py > bottom - 34 ? top + 12 : bottom - 8,
+                    "asked",
+                    Lettering.CAPTION,
+                    found.marginPct() < 0 ? Tone.FAIL : Tone.QUIET,
+                    Anchor.START);
         }
 
         private static Path curve(List<ExtractionFinding.Point> points, Axis x, Axis y) {

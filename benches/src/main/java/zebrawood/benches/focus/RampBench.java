@@ -49,10 +49,10 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
     static final Field WIDTH = Field.amount("widthMm", "width", Quantity.LENGTH);
 
     public static final FieldList FIELDS = FieldList.of(
-            Field.amount(GAP, "gap at start", Quantity.LENGTH).needed(),
-            Field.amount(RUN, "run", Quantity.LENGTH).needed(),
-            Field.amount(RISE, "rise", Quantity.LENGTH).needed(),
-            Field.amount(THINNEST, "thinnest place", Quantity.LENGTH))
+                    Field.amount(GAP, "gap at start", Quantity.LENGTH).needed(),
+                    Field.amount(RUN, "run", Quantity.LENGTH).needed(),
+                    Field.amount(RISE, "rise", Quantity.LENGTH).needed(),
+                    Field.amount(THINNEST, "thinnest place", Quantity.LENGTH))
             .listed("", "marks", "positionMm", WIDTH);
 
     private final BenchPlace place;
@@ -64,7 +64,10 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
         this.place = place;
         this.draft = place.draft();
         Plate plate = place.plate();
-        double gap = plate.optics().map(Plate.Optics::makersGapMm).orElse(OptionalDouble.empty()).orElse(7);
+        double gap = plate.optics()
+                .map(Plate.Optics::makersGapMm)
+                .orElse(OptionalDouble.empty())
+                .orElse(7);
         this.plan = RampPlan.about(gap, plate.family());
         this.view = new RampView(place, plan);
     }
@@ -115,7 +118,8 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
         int given = 0;
         for (int i = 0; i < places; i++) {
             String path = "marks[" + given + "].widthMm";
-            if (!draft.text(width(i)).isBlank() && sheet.amount(width(i), path, Quantity.LENGTH).isPresent()) {
+            if (!draft.text(width(i)).isBlank()
+                    && sheet.amount(width(i), path, Quantity.LENGTH).isPresent()) {
                 sheet.number("marks[" + given + "].positionMm", RampPlan.placeMm(i, places, runMm));
                 given++;
             }
@@ -125,7 +129,8 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
     private OptionalDouble lastBestGap() {
         for (Entry entry : place.earlier()) {
             RampFinding finding = (RampFinding) ((Body.Measured) entry.body()).finding();
-            if (((Body.Measured) entry.body()).verdict().satisfies() && finding.bestGapMm().isPresent()) {
+            if (((Body.Measured) entry.body()).verdict().satisfies()
+                    && finding.bestGapMm().isPresent()) {
                 return finding.bestGapMm();
             }
         }
@@ -133,11 +138,13 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
     }
 
     private Optional<RampReadings.GapSetting> setting() {
-        return place.plate().optics().map(optics -> new RampReadings.GapSetting(
-                optics.focusDatum(),
-                optics.heightMoves(),
-                optics.gapTool(),
-                optics.gapToolStepMm().isPresent() ? optics.gapToolStepMm() : optics.heightStepMm()));
+        return place.plate()
+                .optics()
+                .map(optics -> new RampReadings.GapSetting(
+                        optics.focusDatum(),
+                        optics.heightMoves(),
+                        optics.gapTool(),
+                        optics.gapToolStepMm().isPresent() ? optics.gapToolStepMm() : optics.heightStepMm()));
     }
 
     @Override
@@ -158,7 +165,8 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
         }
         for (int i = 0; i < places(draft); i++) {
             if (draft.text(width(i)).isBlank()) {
-                return (i == 0 ? "Burn the line, then read its width at " : "Read the width at ") + view.position(i) + ".";
+                return (i == 0 ? "Burn the line, then read its width at " : "Read the width at ") + view.position(i)
+                        + ".";
             }
         }
         return "Look at the fields that are marked.";
@@ -175,8 +183,12 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
         put(texts, GAP, asTyped.get(GAP), readings.gapAtStartMm());
         put(texts, RUN, asTyped.get(RUN), readings.runMm());
         put(texts, RISE, asTyped.get(RISE), readings.riseMm());
-        readings.widthErrorMm().ifPresent(error -> texts.put(TOOL, new Draft.Text(ReadWith.nearest(error).name(), UnitChoice.METRIC)));
-        readings.positionsAlong().ifPresent(along -> texts.put(RULER, new Draft.Text(along.name().toLowerCase(Locale.ROOT), UnitChoice.METRIC)));
+        readings.widthErrorMm()
+                .ifPresent(error ->
+                        texts.put(TOOL, new Draft.Text(ReadWith.nearest(error).name(), UnitChoice.METRIC)));
+        readings.positionsAlong()
+                .ifPresent(along ->
+                        texts.put(RULER, new Draft.Text(along.name().toLowerCase(Locale.ROOT), UnitChoice.METRIC)));
         if (whole) {
             readings.thinnestPositionMm().ifPresent(thinnest -> {
                 texts.put(SCHOOL, new Draft.Text("quick", UnitChoice.METRIC));
@@ -188,13 +200,20 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
     }
 
     /** Puts each width back into the field of its place; the fewest places that hold them all. */
-    private static void widths(Map<String, Draft.Text> texts, List<RampReadings.Mark> marks, double runMm, Map<String, String> asTyped) {
+    private static void widths(
+            Map<String, Draft.Text> texts, List<RampReadings.Mark> marks, double runMm, Map<String, String> asTyped) {
         for (int places : new int[] {PLACES_OFFERED, 13, MOST_PLACES}) {
             Map<String, Draft.Text> found = new HashMap<>();
             for (int m = 0; m < marks.size(); m++) {
                 for (int i = 0; i < places; i++) {
-                    if (Math.abs(RampPlan.placeMm(i, places, runMm) - marks.get(m).positionMm()) < 0.06) {
-                        put(found, width(i), asTyped.get("marks[" + m + "].widthMm"), marks.get(m).widthMm());
+                    if (Math.abs(RampPlan.placeMm(i, places, runMm)
+                                    - marks.get(m).positionMm())
+                            < 0.06) {
+                        put(
+                                found,
+                                width(i),
+                                asTyped.get("marks[" + m + "].widthMm"),
+                                marks.get(m).widthMm());
                     }
                 }
             }
@@ -220,12 +239,16 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
         other.setId("school");
         other.setOnAction(event -> draft.type(SCHOOL, quick ? "" : "quick", UnitChoice.METRIC));
         Label says = quick
-                ? Words.wrapped("The thinnest place tells the gap alone: not how sure it is, how deep the focus is, or whether the beam has changed. The widths do.", "quiet")
+                ? Words.wrapped(
+                        "The thinnest place tells the gap alone: not how sure it is, how deep the focus is, or "
+                                + "whether the beam has changed. The widths do.",
+                        "quiet")
                 : Words.label("the gap alone", "caption");
         if (quick) {
             return Optional.of(new VBox(says, other));
         }
-        other.setTooltip(new Tooltip("Only the thinnest place: it tells the gap, not how sure it is nor how deep the focus."));
+        other.setTooltip(
+                new Tooltip("Only the thinnest place: it tells the gap, not how sure it is nor how deep the focus."));
         other.setMinWidth(Region.USE_PREF_SIZE);
         HBox line = new HBox(4, other, says);
         line.setAlignment(Pos.CENTER_LEFT);

@@ -40,13 +40,16 @@ public final class RampFigures implements Exhibit<RampReadings, RampFinding> {
     }
 
     @Override
-    public Optional<Table> table(RampReadings readings, RampFinding finding, Map<String, String> asTyped, UnitChoice units) {
+    public Optional<Table> table(
+            RampReadings readings, RampFinding finding, Map<String, String> asTyped, UnitChoice units) {
         List<List<String>> rows = new ArrayList<>();
         for (int i = 0; i < finding.points().size(); i++) {
             RampFinding.Point point = finding.points().get(i);
             rows.add(List.of(
                     Amount.mm(point.positionMm(), 0).number(units),
-                    asTyped.getOrDefault("marks[" + i + "].widthMm", Amount.mm(point.widthMm(), 3).number(units)),
+                    asTyped.getOrDefault(
+                            "marks[" + i + "].widthMm",
+                            Amount.mm(point.widthMm(), 3).number(units)),
                     Amount.mm(point.gapMm(), 2).number(units)));
         }
         if (finding.points().isEmpty()) {
@@ -65,7 +68,9 @@ public final class RampFigures implements Exhibit<RampReadings, RampFinding> {
                 ? Optional.of(new Course(
                         finding.bestGapMm().getAsDouble(),
                         finding.bestGapHalfWidthMm().orElse(0),
-                        finding.depthOfFocusMm().isPresent() ? finding.depthOfFocusMm().getAsDouble() / 4 : 0.2))
+                        finding.depthOfFocusMm().isPresent()
+                                ? finding.depthOfFocusMm().getAsDouble() / 4
+                                : 0.2))
                 : Optional.empty();
     }
 
@@ -94,11 +99,32 @@ public final class RampFigures implements Exhibit<RampReadings, RampFinding> {
             right = width - 16;
             bottom = height - 42;
             double error = finding.tolerances().widthErrorMm().orElse(0);
-            double least = min(finding.points().stream().mapToDouble(RampFinding.Point::gapMm).min().orElse(0), finding.focusFromMm().orElse(99e9));
-            double most = Math.max(finding.points().stream().mapToDouble(RampFinding.Point::gapMm).max().orElse(1), finding.focusToMm().orElse(-99e9));
-            double thin = finding.points().stream().mapToDouble(p -> p.widthMm() - error).min().orElse(0);
-            thin = min(thin, finding.curve().stream().mapToDouble(RampFinding.CurvePoint::widthMm).min().orElse(thin));
-            double wide = finding.points().stream().mapToDouble(p -> p.widthMm() + error).max().orElse(1);
+            double least = min(
+                    finding.points().stream()
+                            .mapToDouble(RampFinding.Point::gapMm)
+                            .min()
+                            .orElse(0),
+                    finding.focusFromMm().orElse(99e9));
+            double most = Math.max(
+                    finding.points().stream()
+                            .mapToDouble(RampFinding.Point::gapMm)
+                            .max()
+                            .orElse(1),
+                    finding.focusToMm().orElse(-99e9));
+            double thin = finding.points().stream()
+                    .mapToDouble(p -> p.widthMm() - error)
+                    .min()
+                    .orElse(0);
+            thin = min(
+                    thin,
+                    finding.curve().stream()
+                            .mapToDouble(RampFinding.CurvePoint::widthMm)
+                            .min()
+                            .orElse(thin));
+            double wide = finding.points().stream()
+                    .mapToDouble(p -> p.widthMm() + error)
+                    .max()
+                    .orElse(1);
             left = 38 + pen.textWidth("0.0000".substring(0, wide - thin < 0.05 ? 6 : 4), Lettering.SMALL);
             double marginX = (most - least) * 0.06;
             double marginY = (wide - thin) * 0.12;
@@ -137,7 +163,8 @@ public final class RampFigures implements Exhibit<RampReadings, RampFinding> {
             double from = Math.max(left, px(finding.focusFromMm().getAsDouble()));
             double to = Math.min(right, px(finding.focusToMm().getAsDouble()));
             pen.band(from, top, to - from, bottom - top);
-            String words = "in focus, " + Amount.mm(finding.depthOfFocusMm().getAsDouble(), 1).text(units) + " deep";
+            String words = "in focus, "
+                    + Amount.mm(finding.depthOfFocusMm().getAsDouble(), 1).text(units) + " deep";
             pen.text((from + to) / 2, top - 7, words, Lettering.SMALL, Tone.QUIET, Anchor.MIDDLE);
         }
 
@@ -186,7 +213,13 @@ public final class RampFigures implements Exhibit<RampReadings, RampFinding> {
                 double room = pen.textWidth(words, Lettering.TEXT_BOLD) + 6;
                 pen.fill(Path.rectangle(onLeft ? best - 5 - room : best + 5, top + 3, room, 18), Tone.GROUND);
             }
-            pen.text(onLeft ? best - 8 : best + 8, top + 16, words, Lettering.TEXT_BOLD, Tone.WALNUT, onLeft ? Anchor.END : Anchor.START);
+            pen.text(
+                    onLeft ? best - 8 : best + 8,
+                    top + 16,
+                    words,
+                    Lettering.TEXT_BOLD,
+                    Tone.WALNUT,
+                    onLeft ? Anchor.END : Anchor.START);
         }
     }
 }

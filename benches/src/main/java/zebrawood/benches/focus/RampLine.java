@@ -21,7 +21,11 @@ final class RampLine {
 
     /** How many px a mm of width is drawn. */
     static double scale(List<Mark> marks) {
-        double widest = marks.stream().flatMap(mark -> mark.widthMm().stream()).mapToDouble(Double::doubleValue).max().orElse(0.5);
+        double widest = marks.stream()
+                .flatMap(mark -> mark.widthMm().stream())
+                .mapToDouble(Double::doubleValue)
+                .max()
+                .orElse(0.5);
         double scale = 34 / widest;
         double rounded = scale >= 100 ? Math.floor(scale / 50) * 50 : scale >= 10 ? Math.floor(scale / 10) * 10 : scale;
         return Math.min(rounded, 400) > LARGEST && widest > 0.3 ? LARGEST : Math.min(rounded, 400);
@@ -35,10 +39,14 @@ final class RampLine {
             pen.fill(Path.rectangle(margin - 30, middle - STRIP / 2, width - 2 * margin + 60, STRIP), Tone.WOOD);
             double scale = scale(marks);
             Path upper = new Path();
-            List<Mark> read = marks.stream().filter(mark -> mark.widthMm().isPresent()).toList();
-            read.forEach(mark -> upper.line(margin + mark.positionMm() * perMm, middle - mark.widthMm().get() * scale / 2));
+            List<Mark> read =
+                    marks.stream().filter(mark -> mark.widthMm().isPresent()).toList();
+            read.forEach(mark -> upper.line(
+                    margin + mark.positionMm() * perMm, middle - mark.widthMm().get() * scale / 2));
             for (int i = read.size() - 1; i >= 0; i--) {
-                upper.line(margin + read.get(i).positionMm() * perMm, middle + read.get(i).widthMm().get() * scale / 2);
+                upper.line(
+                        margin + read.get(i).positionMm() * perMm,
+                        middle + read.get(i).widthMm().get() * scale / 2);
             }
             if (read.size() > 1) {
                 pen.fill(upper.close(), Tone.BURN);
@@ -47,7 +55,8 @@ final class RampLine {
             }
             for (Mark mark : marks) {
                 double x = margin + mark.positionMm() * perMm;
-                Stroke rule = mark.widthMm().isPresent() ? Stroke.of(Tone.READING, 1.2) : Stroke.dashed(Tone.READING, 1.2, 3);
+                Stroke rule =
+                        mark.widthMm().isPresent() ? Stroke.of(Tone.READING, 1.2) : Stroke.dashed(Tone.READING, 1.2, 3);
                 pen.line(x, middle - STRIP / 2 - 2, x, height, rule);
             }
         };

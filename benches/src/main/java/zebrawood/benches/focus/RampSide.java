@@ -31,13 +31,26 @@ final class RampSide {
      * @param headAtMm where along the run the head stands
      * @param bestGapMm the fitted best gap, where there is one
      */
-    record Ramp(double gapAtStartMm, double runMm, double riseMm, boolean read, double headAtMm, OptionalDouble bestGapMm, String datum) {
+    record Ramp(
+            double gapAtStartMm,
+            double runMm,
+            double riseMm,
+            boolean read,
+            double headAtMm,
+            OptionalDouble bestGapMm,
+            String datum) {
 
         static Ramp of(RampReadings readings, RampFinding finding) {
             double best = finding.bestGapMm().orElse(readings.gapAtStartMm() - readings.riseMm() / 2);
             double at = (readings.gapAtStartMm() - best) * readings.runMm() / readings.riseMm();
-            return new Ramp(readings.gapAtStartMm(), readings.runMm(), readings.riseMm(), true,
-                    Math.max(0, Math.min(readings.runMm(), at)), finding.bestGapMm(), RampFigures.datum(readings));
+            return new Ramp(
+                    readings.gapAtStartMm(),
+                    readings.runMm(),
+                    readings.riseMm(),
+                    true,
+                    Math.max(0, Math.min(readings.runMm(), at)),
+                    finding.bestGapMm(),
+                    RampFigures.datum(readings));
         }
 
         double widestMm() {
@@ -66,9 +79,12 @@ final class RampSide {
     }
 
     static String caption(Ramp ramp, double width, double height) {
-        return String.format(Locale.ROOT, enlarged(ramp, width, height) < 10
-                ? "from the side, heights drawn %.1f times larger than lengths"
-                : "from the side, heights drawn %.0f times larger than lengths", enlarged(ramp, width, height));
+        return String.format(
+                Locale.ROOT,
+                enlarged(ramp, width, height) < 10
+                        ? "from the side, heights drawn %.1f times larger than lengths"
+                        : "from the side, heights drawn %.0f times larger than lengths",
+                enlarged(ramp, width, height));
     }
 
     static Figure figure(Ramp ramp, UnitChoice units) {
@@ -97,7 +113,12 @@ final class RampSide {
         if (table - blockTop > 3) {
             pen.rectangle(blockX, blockTop, 22, table - blockTop, Tone.BAND, Stroke.of(Tone.QUIET, 1));
         }
-        Path plate = new Path().move(startX, startY).line(endX, endY).line(endX, endY + PLATE_PX).line(startX, startY + PLATE_PX).close();
+        Path plate = new Path()
+                .move(startX, startY)
+                .line(endX, endY)
+                .line(endX, endY + PLATE_PX)
+                .line(startX, startY + PLATE_PX)
+                .close();
         pen.fill(plate, Tone.WOOD);
         pen.stroke(plate, outline);
         double datumY = TOP;
@@ -109,7 +130,13 @@ final class RampSide {
             datum = ramp.datum();
         }
         boolean rightOfHead = endX + 34 - headX > pen.textWidth(datum, Lettering.CAPTION) + 30;
-        pen.text(rightOfHead ? endX + 34 : startX - 34, datumY - 6, datum, Lettering.CAPTION, Tone.QUIET, rightOfHead ? Anchor.END : Anchor.START);
+        pen.text(
+                rightOfHead ? endX + 34 : startX - 34,
+                datumY - 6,
+                datum,
+                Lettering.CAPTION,
+                Tone.QUIET,
+                rightOfHead ? Anchor.END : Anchor.START);
         head(pen, ramp, headX, datumY, y);
         ramp.bestGapMm().ifPresent(best -> {
             double at = y.applyAsDouble(best);
@@ -119,7 +146,12 @@ final class RampSide {
             double left = startX + 46;
             boolean crosses = left + room > headX - 24 && left < headX + 24;
             boolean above = at - datumY > 22;
-            pen.text(crosses ? endX + 30 : left, crosses ? at + 16 : above ? at - 6 : at + 16, words, Lettering.TEXT_BOLD, Tone.WALNUT,
+            pen.text(
+                    crosses ? endX + 30 : left,
+                    crosses ? at + 16 : above ? at - 6 : at + 16,
+                    words,
+                    Lettering.TEXT_BOLD,
+                    Tone.WALNUT,
                     crosses ? Anchor.END : Anchor.START);
         });
         double dimension = startX - 12;
@@ -141,7 +173,12 @@ final class RampSide {
     }
 
     private static void head(Pen pen, Ramp ramp, double x, double y, DoubleUnaryOperator toY) {
-        Path nozzle = new Path().move(x - 20, y - 20).line(x + 20, y - 20).line(x + 6, y).line(x - 6, y).close();
+        Path nozzle = new Path()
+                .move(x - 20, y - 20)
+                .line(x + 20, y - 20)
+                .line(x + 6, y)
+                .line(x - 6, y)
+                .close();
         pen.fill(nozzle, Tone.RAISED);
         pen.stroke(nozzle, Stroke.of(Tone.INK, 1.5));
         ramp.bestGapMm().ifPresent(best -> {

@@ -53,8 +53,10 @@ final class RampView extends Pane {
     private final List<ReadingField> widths = new ArrayList<>();
     private final List<Label> positions = new ArrayList<>();
     private final ComboBox<ReadWith> tool = new ComboBox<>(FXCollections.observableArrayList(ReadWith.values()));
-    private final ComboBox<String> places = new ComboBox<>(FXCollections.observableArrayList("9 places", "13 places", "17 places"));
-    private final ComboBox<String> ruler = new ComboBox<>(FXCollections.observableArrayList("rule held level", "rule on the plate"));
+    private final ComboBox<String> places =
+            new ComboBox<>(FXCollections.observableArrayList("9 places", "13 places", "17 places"));
+    private final ComboBox<String> ruler =
+            new ComboBox<>(FXCollections.observableArrayList("rule held level", "rule on the plate"));
     private final Label gapName = Words.label(gap.title(), "small");
     private final Label riseName = Words.label(rise.title(), "small");
     private final Label runName = Words.label(run.title(), "small");
@@ -105,10 +107,11 @@ final class RampView extends Pane {
         tool.setAccessibleText("what widths are read with");
         places.setAccessibleText("how many places are read");
         ruler.setAccessibleText("how the rule lies");
-        tool.setOnAction(event -> chosen(() -> draft.type(RampBench.TOOL, tool.getValue().name(), UnitChoice.METRIC)));
+        tool.setOnAction(
+                event -> chosen(() -> draft.type(RampBench.TOOL, tool.getValue().name(), UnitChoice.METRIC)));
         places.setOnAction(event -> chosen(() -> rePlace(places.getValue().split(" ")[0])));
-        ruler.setOnAction(event -> chosen(
-                () -> draft.type(RampBench.RULER, ruler.getValue().endsWith("plate") ? "plate" : "", UnitChoice.METRIC)));
+        ruler.setOnAction(event -> chosen(() ->
+                draft.type(RampBench.RULER, ruler.getValue().endsWith("plate") ? "plate" : "", UnitChoice.METRIC)));
     }
 
     /** Runs what a person chose; a box that is only being set to what the draft says is passed over. */
@@ -145,7 +148,8 @@ final class RampView extends Pane {
     }
 
     String position(int mark) {
-        return Amount.mm(RampPlan.placeMm(mark, RampBench.places(draft), runMm), runMm >= 20 ? 0 : 1).text(place.units());
+        return Amount.mm(RampPlan.placeMm(mark, RampBench.places(draft), runMm), runMm >= 20 ? 0 : 1)
+                .text(place.units());
     }
 
     void show(Showing<RampReadings, RampFinding> now) {
@@ -153,25 +157,39 @@ final class RampView extends Pane {
         Filled sheet = now.filled();
         Optional<RampFinding> finding = now.outcome().map(outcome -> outcome.finding());
         double gapMm = sheet.understood(RampBench.GAP).orElse(plan.gapAtStartMm());
-        double riseMm = sheet.understood(RampBench.RISE).filter(r -> r != 0 && r <= gapMm).orElse(Math.min(plan.riseMm(), gapMm));
+        double riseMm = sheet.understood(RampBench.RISE)
+                .filter(r -> r != 0 && r <= gapMm)
+                .orElse(Math.min(plan.riseMm(), gapMm));
         runMm = sheet.understood(RampBench.RUN).filter(r -> r > 0).orElse(plan.runMm());
-        boolean read = List.of(RampBench.GAP, RampBench.RUN, RampBench.RISE).stream().allMatch(field -> sheet.understood(field).isPresent());
+        boolean read = List.of(RampBench.GAP, RampBench.RUN, RampBench.RISE).stream()
+                .allMatch(field -> sheet.understood(field).isPresent());
         RampSide.Ramp ramp = ramp(gapMm, riseMm, read, finding);
-        side.show((pen, width, height) -> RampSide.figure(ramp, units).draw(pen, width, height), "the ramp from the side");
+        side.show(
+                (pen, width, height) -> RampSide.figure(ramp, units).draw(pen, width, height),
+                "the ramp from the side");
         sideCaption.setText(RampSide.caption(ramp, Math.max(300, side.getWidth()), SIDE_HEIGHT));
         boolean quick = RampBench.isQuick(draft);
         showLine(sheet, quick, units);
         hasPlot = finding.filter(f -> !f.points().isEmpty()).isPresent();
-        plot.show(finding.map(f -> RampFigures.caustic(f, place.plate().datum(), units)).orElse(Figure.EMPTY),
-                "line width against gap" + finding.flatMap(f -> f.bestGapMm().isPresent() ? Optional.of(f.bestGapMm().getAsDouble()) : Optional.<Double>empty())
-                        .map(best -> ", thinnest at " + Amount.mm(best, 2).text(units)).orElse(""));
+        plot.show(
+                finding.map(f -> RampFigures.caustic(f, place.plate().datum(), units))
+                        .orElse(Figure.EMPTY),
+                "line width against gap"
+                        + finding.flatMap(f -> f.bestGapMm().isPresent()
+                                        ? Optional.of(f.bestGapMm().getAsDouble())
+                                        : Optional.<Double>empty())
+                                .map(best ->
+                                        ", thinnest at " + Amount.mm(best, 2).text(units))
+                                .orElse(""));
         boolean editable = now.measuring();
         List.of(tool, places, ruler).forEach(box -> box.setDisable(!editable));
         message.setText(widths.stream()
                 .filter(field -> sheet.problems().containsKey(field.name()))
                 .findFirst()
-                .map(field -> "At " + position(widths.indexOf(field)) + ": " + sheet.problems().get(field.name()) + ".")
-                .or(() -> Optional.ofNullable(sheet.problems().get(RampBench.RUN)).map(why -> "Run: " + why + "."))
+                .map(field -> "At " + position(widths.indexOf(field)) + ": "
+                        + sheet.problems().get(field.name()) + ".")
+                .or(() ->
+                        Optional.ofNullable(sheet.problems().get(RampBench.RUN)).map(why -> "Run: " + why + "."))
                 .orElse(""));
         requestLayout();
     }
@@ -181,7 +199,8 @@ final class RampView extends Pane {
         double headAt = best.isPresent()
                 ? Math.max(0, Math.min(runMm, (gapMm - best.getAsDouble()) * runMm / riseMm))
                 : runMm / 2;
-        return new RampSide.Ramp(gapMm, runMm, riseMm, read, headAt, best, place.plate().datum());
+        return new RampSide.Ramp(
+                gapMm, runMm, riseMm, read, headAt, best, place.plate().datum());
     }
 
     private void showLine(Filled sheet, boolean quick, UnitChoice units) {
@@ -194,7 +213,8 @@ final class RampView extends Pane {
             positions.get(i).setVisible(there);
             if (there) {
                 double at = RampPlan.placeMm(i, count, runMm);
-                marks.add(new RampLine.Mark(at, sheet.understood(RampBench.width(i)).filter(w -> w > 0 && w < 50)));
+                marks.add(new RampLine.Mark(
+                        at, sheet.understood(RampBench.width(i)).filter(w -> w > 0 && w < 50)));
                 positions.get(i).setText(Amount.mm(at, runMm >= 20 ? 0 : 1).number(units));
                 widths.get(i).field().setAccessibleText("width at " + position(i));
             }
@@ -202,12 +222,18 @@ final class RampView extends Pane {
         thinnest.setVisible(quick);
         thinnest.field().setVisible(quick);
         if (quick) {
-            sheet.understood(RampBench.THINNEST).ifPresent(at -> marks.add(new RampLine.Mark(Math.max(0, Math.min(runMm, at)), Optional.of(0.1))));
+            sheet.understood(RampBench.THINNEST)
+                    .ifPresent(at -> marks.add(new RampLine.Mark(Math.max(0, Math.min(runMm, at)), Optional.of(0.1))));
         }
         line.show(RampLine.figure(marks, runMm, RampSide.MARGIN - 4), "the burned line from above");
-        lineCaption.setText(quick
-                ? "from above; where is the line thinnest, from the start?"
-                : String.format(Locale.ROOT, "from above, widths drawn %.0f times larger; read in this order, %s", RampLine.scale(marks), units.length()));
+        lineCaption.setText(
+                quick
+                        ? "from above; where is the line thinnest, from the start?"
+                        : String.format(
+                                Locale.ROOT,
+                                "from above, widths drawn %.0f times larger; read in this order, %s",
+                                RampLine.scale(marks),
+                                units.length()));
         tool.setVisible(!quick);
         places.setVisible(!quick);
         choosing = false;

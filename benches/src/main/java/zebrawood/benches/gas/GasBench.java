@@ -20,14 +20,27 @@ import zebrawood.kit.form.FieldList;
 public final class GasBench extends FormBench<GasReadings, GasFinding> {
 
     public static final FieldList FIELDS = FieldList.of(
-            Field.oneOf("gas", "gas", Stream.of(Gas.values()).map(gas -> new Choice(gas.name().toLowerCase(Locale.ROOT), gas.words())).toList()),
+            Field.oneOf(
+                    "gas",
+                    "gas",
+                    Stream.of(Gas.values())
+                            .map(gas -> new Choice(gas.name().toLowerCase(Locale.ROOT), gas.words()))
+                            .toList()),
             Field.amount("nozzleMm", "nozzle bore", Quantity.LENGTH).needed(),
-            Field.amount("pressureBar", "pressure, flowing", Quantity.PRESSURE).needed().anew(),
+            Field.amount("pressureBar", "pressure, flowing", Quantity.PRESSURE)
+                    .needed()
+                    .anew(),
             Field.amount("beamOnPct", "gas flows, of the time", Quantity.SHARE).empty("100"),
-            Field.amount("bottle.volumeL", "bottle holds", Quantity.VOLUME).empty("a pipe").together(),
-            Field.amount("bottle.pressureBar", "bottle gauge", Quantity.PRESSURE).together().anew(),
+            Field.amount("bottle.volumeL", "bottle holds", Quantity.VOLUME)
+                    .empty("a pipe")
+                    .together(),
+            Field.amount("bottle.pressureBar", "bottle gauge", Quantity.PRESSURE)
+                    .together()
+                    .anew(),
             Field.amount("bottle.residualBar", "left in it", Quantity.PRESSURE).empty("5"),
-            Field.amount("temperatureC", "gas temperature", Quantity.TEMPERATURE).usually(Amount.celsius(20, 0)).anew());
+            Field.amount("temperatureC", "gas temperature", Quantity.TEMPERATURE)
+                    .usually(Amount.celsius(20, 0))
+                    .anew());
 
     public GasBench(BenchPlace place) {
         super(place, FIELDS, "flow against pressure for this nozzle, and for one a quarter smaller and larger");
@@ -35,8 +48,10 @@ public final class GasBench extends FormBench<GasReadings, GasFinding> {
 
     @Override
     protected String head(Showing<GasReadings, GasFinding> now, UnitChoice units) {
-        return now.finding().map(found -> "At " + new Amount(Quantity.PRESSURE, found.pressureBar(), 1).text(units) + " the nozzle takes "
-                + new Amount(Quantity.FLOW, found.flowNlMin(), 0).text(units)).orElse("What the nozzle takes");
+        return now.finding()
+                .map(found -> "At " + new Amount(Quantity.PRESSURE, found.pressureBar(), 1).text(units)
+                        + " the nozzle takes " + new Amount(Quantity.FLOW, found.flowNlMin(), 0).text(units))
+                .orElse("What the nozzle takes");
     }
 
     @Override

@@ -43,7 +43,8 @@ public final class GasFigure implements Exhibit<GasReadings, GasFinding> {
     /** The curves where there is a finding, and the bottle where there is one. */
     static Figure of(Optional<GasReadings> readings, Optional<GasFinding> finding, UnitChoice units) {
         return (pen, width, height) -> {
-            boolean bottled = finding.isPresent() && readings.flatMap(GasReadings::bottle).isPresent() && width > 420;
+            boolean bottled =
+                    finding.isPresent() && readings.flatMap(GasReadings::bottle).isPresent() && width > 420;
             new Curves(pen, width - (bottled ? BOTTLE : 0), height, units).draw(finding);
             if (bottled) {
                 bottle(pen, width - BOTTLE, height, readings.get(), finding.get(), units);
@@ -68,7 +69,12 @@ public final class GasFigure implements Exhibit<GasReadings, GasFinding> {
 
         void draw(Optional<GasFinding> finding) {
             double most = finding.map(f -> 2 * f.pressureBar()).orElse(20.0);
-            double highest = finding.map(f -> f.curves().stream().flatMap(c -> c.points().stream()).mapToDouble(GasFinding.Point::flowNlMin).max().orElse(1)).orElse(500.0);
+            double highest = finding.map(f -> f.curves().stream()
+                            .flatMap(c -> c.points().stream())
+                            .mapToDouble(GasFinding.Point::flowNlMin)
+                            .max()
+                            .orElse(1))
+                    .orElse(500.0);
             Axis x = new Axis(0, most, left, right);
             Axis y = new Axis(0, highest * 1.04, bottom, top);
             pen.line(left, top, left, bottom, Stroke.of(Tone.INK, 1.2));
@@ -87,7 +93,11 @@ public final class GasFigure implements Exhibit<GasReadings, GasFinding> {
                 }
                 pen.stroke(path, i == 0 ? Stroke.of(Tone.WALNUT, 2.4) : Stroke.dashed(Tone.QUIET, 1.4, 6));
                 GasFinding.Point end = curve.points().get(curve.points().size() - 1);
-                pen.text(x.at(end.pressureBar()) + 6, y.at(end.flowNlMin()) + 5, Amount.mm(curve.nozzleMm(), 2).text(units), i == 0 ? Lettering.TEXT_BOLD : Lettering.SMALL,
+                pen.text(
+                        x.at(end.pressureBar()) + 6,
+                        y.at(end.flowNlMin()) + 5,
+                        Amount.mm(curve.nozzleMm(), 2).text(units),
+                        i == 0 ? Lettering.TEXT_BOLD : Lettering.SMALL,
                         i == 0 ? Tone.WALNUT : Tone.QUIET);
             }
             double atX = x.at(found.pressureBar());
@@ -95,35 +105,74 @@ public final class GasFigure implements Exhibit<GasReadings, GasFinding> {
             pen.line(atX, bottom, atX, atY, Stroke.dashed(Tone.READING, 1.4, 4));
             pen.line(left, atY, atX, atY, Stroke.dashed(Tone.READING, 1.4, 4));
             pen.circle(atX, atY, 6.5, Tone.READING);
-            pen.patched(atX - 12, atY - 12, new Amount(Quantity.FLOW, found.flowNlMin(), 0).text(units), Lettering.HEAD, Tone.READING, Anchor.END);
+            pen.patched(
+                    atX - 12,
+                    atY - 12,
+                    new Amount(Quantity.FLOW, found.flowNlMin(), 0).text(units),
+                    Lettering.HEAD,
+                    Tone.READING,
+                    Anchor.END);
         }
     }
 
     /** The bottle: what can be used, what stays in it, and how long that lasts. */
-    private static void bottle(Pen pen, double left, double height, GasReadings readings, GasFinding finding, UnitChoice units) {
+    private static void bottle(
+            Pen pen, double left, double height, GasReadings readings, GasFinding finding, UnitChoice units) {
         GasReadings.Bottle bottle = readings.bottle().orElseThrow();
         double wide = 62;
         double x = left + (BOTTLE - wide) / 2 + 8;
         double top = 52;
         double bottom = height - 46;
         double tall = bottom - top;
-        double keeps = Math.min(1, Math.max(bottle.residualBar().orElse(5), readings.pressureBar()) / bottle.pressureBar());
+        double keeps =
+                Math.min(1, Math.max(bottle.residualBar().orElse(5), readings.pressureBar()) / bottle.pressureBar());
         double edge = bottom - tall * keeps;
         pen.fill(Path.rectangle(x, top, wide, edge - top), Tone.BAND);
         pen.band(x, top, wide, edge - top);
-        Path body = new Path().move(x, bottom).line(x, top + 14).curve(x, top - 6, x + wide / 2 - 9, top - 4, x + wide / 2 - 9, top - 16)
-                .line(x + wide / 2 + 9, top - 16).curve(x + wide / 2 + 9, top - 4, x + wide, top - 6, x + wide, top + 14).line(x + wide, bottom).close();
+        Path body = new Path()
+                .move(x, bottom)
+                .line(x, top + 14)
+                .curve(x, top - 6, x + wide / 2 - 9, top - 4, x + wide / 2 - 9, top - 16)
+                .line(x + wide / 2 + 9, top - 16)
+                .curve(x + wide / 2 + 9, top - 4, x + wide, top - 6, x + wide, top + 14)
+                .line(x + wide, bottom)
+                .close();
         pen.stroke(body, Stroke.of(Tone.INK, 1.8));
         pen.rectangle(x + wide / 2 - 7, top - 30, 14, 14, Tone.RAISED, Stroke.of(Tone.INK, 1.4));
         pen.line(x, edge, x + wide, edge, Stroke.of(Tone.INK, 1.2));
         if (keeps < 1) {
-            pen.text(x + wide / 2, edge + (bottom - edge > 20 ? 15 : -6), bar(Math.max(bottle.residualBar().orElse(5), readings.pressureBar())).text(units), Lettering.CAPTION, Tone.QUIET, Anchor.MIDDLE);
+            pen.text(
+                    x + wide / 2,
+                    edge + (bottom - edge > 20 ? 15 : -6),
+                    bar(Math.max(bottle.residualBar().orElse(5), readings.pressureBar()))
+                            .text(units),
+                    Lettering.CAPTION,
+                    Tone.QUIET,
+                    Anchor.MIDDLE);
         }
         Tone ground = pen.hatches() ? Tone.GROUND : Tone.BAND;
         pen.fill(Path.rectangle(x + 3, top + 19, wide - 6, 18), ground);
-        pen.text(x + wide / 2, top + 32, bar(bottle.pressureBar()).text(units), Lettering.SMALL, Tone.INK, Anchor.MIDDLE);
+        pen.text(
+                x + wide / 2,
+                top + 32,
+                bar(bottle.pressureBar()).text(units),
+                Lettering.SMALL,
+                Tone.INK,
+                Anchor.MIDDLE);
         double minutes = finding.bottleMinutes().orElse(0);
-        pen.text(x + wide / 2, bottom + 22, minutes > 0 ? new Amount(Quantity.MINUTES, Math.floor(minutes), 0).text(units) : "down", Lettering.HEAD, minutes > 0 ? Tone.READING : Tone.FAIL, Anchor.MIDDLE);
-        pen.text(x + wide / 2, bottom + 40, "a bottle, " + new Amount(Quantity.VOLUME, bottle.volumeL(), 0).text(units), Lettering.CAPTION, Tone.QUIET, Anchor.MIDDLE);
+        pen.text(
+                x + wide / 2,
+                bottom + 22,
+                minutes > 0 ? new Amount(Quantity.MINUTES, Math.floor(minutes), 0).text(units) : "down",
+                Lettering.HEAD,
+                minutes > 0 ? Tone.READING : Tone.FAIL,
+                Anchor.MIDDLE);
+        pen.text(
+                x + wide / 2,
+                bottom + 40,
+                "a bottle, " + new Amount(Quantity.VOLUME, bottle.volumeL(), 0).text(units),
+                Lettering.CAPTION,
+                Tone.QUIET,
+                Anchor.MIDDLE);
     }
 }

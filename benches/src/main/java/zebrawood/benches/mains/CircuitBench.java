@@ -20,19 +20,28 @@ public final class CircuitBench extends FormBench<CircuitReadings, CircuitFindin
     private static final int MOST_LOADS = 12;
 
     public static final FieldList FIELDS = FieldList.of(
-            Field.amount("supplyV", "supply", Quantity.VOLTAGE).needed(),
-            Field.amount("circuitA", "breaker", Quantity.AMPERE).needed(),
-            Field.amount("cable.lengthM", "cable, one way", Quantity.DISTANCE).empty("not known").together(),
-            Field.amount("cable.sectionMm2", "section of the cable", Quantity.SECTION).together(),
-            Field.amount("cable.temperatureC", "its copper is at", Quantity.TEMPERATURE).usually(Amount.celsius(20, 0)),
-            Field.truth("inletSound", "inlet", "not seen", "sound", "not sound").anew(),
-            Field.truth("receptacleSound", "receptacle", "not seen", "sound", "not sound").anew(),
-            Field.words("earthTestedBy", "earth tested by"))
-            .rows("loads", MOST_LOADS,
+                    Field.amount("supplyV", "supply", Quantity.VOLTAGE).needed(),
+                    Field.amount("circuitA", "breaker", Quantity.AMPERE).needed(),
+                    Field.amount("cable.lengthM", "cable, one way", Quantity.DISTANCE)
+                            .empty("not known")
+                            .together(),
+                    Field.amount("cable.sectionMm2", "section of the cable", Quantity.SECTION)
+                            .together(),
+                    Field.amount("cable.temperatureC", "its copper is at", Quantity.TEMPERATURE)
+                            .usually(Amount.celsius(20, 0)),
+                    Field.truth("inletSound", "inlet", "not seen", "sound", "not sound")
+                            .anew(),
+                    Field.truth("receptacleSound", "receptacle", "not seen", "sound", "not sound")
+                            .anew(),
+                    Field.words("earthTestedBy", "earth tested by"))
+            .rows(
+                    "loads",
+                    MOST_LOADS,
                     Field.words("name", "plugged in"),
                     Field.amount("ratedW", "takes", Quantity.POWER),
                     Field.amount("powerFactor", "power factor", Quantity.PLAIN),
-                    Field.either("continuous", "runs", new Choice("", "for hours"), new Choice("short", "now and then")),
+                    Field.either(
+                            "continuous", "runs", new Choice("", "for hours"), new Choice("short", "now and then")),
                     Field.amount("ratedV", "made for", Quantity.VOLTAGE));
 
     public CircuitBench(BenchPlace place) {
@@ -41,8 +50,11 @@ public final class CircuitBench extends FormBench<CircuitReadings, CircuitFindin
 
     @Override
     protected String head(Showing<CircuitReadings, CircuitFinding> now, UnitChoice units) {
-        return now.finding().map(found -> "The breaker is asked for " + new Amount(Quantity.AMPERE, found.designCurrentA(), 1).text(units)
-                + " of its " + new Amount(Quantity.AMPERE, found.circuitA(), 0).text(units)).orElse("What hangs on the circuit");
+        return now.finding()
+                .map(found ->
+                        "The breaker is asked for " + new Amount(Quantity.AMPERE, found.designCurrentA(), 1).text(units)
+                                + " of its " + new Amount(Quantity.AMPERE, found.circuitA(), 0).text(units))
+                .orElse("What hangs on the circuit");
     }
 
     @Override
@@ -55,6 +67,8 @@ public final class CircuitBench extends FormBench<CircuitReadings, CircuitFindin
         if (form().firstMissing().isPresent()) {
             return super.next();
         }
-        return form().filledRows().isEmpty() ? "Type what is plugged in, and what it takes." : "Type what each of them is, and what it takes.";
+        return form().filledRows().isEmpty()
+                ? "Type what is plugged in, and what it takes."
+                : "Type what each of them is, and what it takes.";
     }
 }

@@ -63,7 +63,8 @@ public final class CircuitFigure implements Exhibit<CircuitReadings, CircuitFind
             tall = Math.max(34, Math.min(84, height * (cable ? 0.26 : 0.34)));
             top = 40;
             bottom = height;
-            double most = finding.map(f -> Math.max(f.circuitA() * 1.15, f.designCurrentA() * 1.06)).orElse(18.0);
+            double most = finding.map(f -> Math.max(f.circuitA() * 1.15, f.designCurrentA() * 1.06))
+                    .orElse(18.0);
             x = new Axis(0, most, left, right);
         }
 
@@ -81,12 +82,16 @@ public final class CircuitFigure implements Exhibit<CircuitReadings, CircuitFind
                 double at = x.at(from);
                 double wide = x.length(share.designA());
                 boolean wrong = found.wrongVoltage().contains(share.name());
-                boolean moves = found.move().filter(share.name()::equals).isPresent() && (found.isOverloaded() || found.dropsTooFar());
+                boolean moves = found.move().filter(share.name()::equals).isPresent()
+                        && (found.isOverloaded() || found.dropsTooFar());
                 if (!pen.hatches()) {
                     pen.band(at, top, wide, tall);
                 }
-                pen.stroke(Path.rectangle(at, top, wide, tall), Stroke.of(wrong ? Tone.FAIL : moves ? Tone.ADJUST : Tone.INK, wrong || moves ? 3 : 1.4));
-                Optional<List<String>> name = pen.lines(share.name(), wide - 6, Lettering.SMALL, (int) Math.max(1, (tall - 30) / 14));
+                pen.stroke(
+                        Path.rectangle(at, top, wide, tall),
+                        Stroke.of(wrong ? Tone.FAIL : moves ? Tone.ADJUST : Tone.INK, wrong || moves ? 3 : 1.4));
+                Optional<List<String>> name =
+                        pen.lines(share.name(), wide - 6, Lettering.SMALL, (int) Math.max(1, (tall - 30) / 14));
                 if (name.isPresent()) {
                     double y = top + tall / 2 - 14 * (name.get().size() - 1);
                     for (String line : name.get()) {
@@ -95,7 +100,13 @@ public final class CircuitFigure implements Exhibit<CircuitReadings, CircuitFind
                     }
                     String amount = amperes(share.designA()).text(units);
                     if (pen.textWidth(amount, Lettering.CAPTION) < wide - 6) {
-                        pen.text(at + wide / 2, top + tall / 2 + 16, amount, Lettering.CAPTION, Tone.QUIET, Anchor.MIDDLE);
+                        pen.text(
+                                at + wide / 2,
+                                top + tall / 2 + 16,
+                                amount,
+                                Lettering.CAPTION,
+                                Tone.QUIET,
+                                Anchor.MIDDLE);
                     }
                 }
                 from += share.designA();
@@ -106,7 +117,13 @@ public final class CircuitFigure implements Exhibit<CircuitReadings, CircuitFind
             double at = x.at(found.circuitA());
             Tone tone = found.isOverloaded() ? Tone.FAIL : Tone.WALNUT;
             pen.line(at, top - 14, at, top + tall, Stroke.of(tone, 3));
-            pen.text(at, top - 20, "breaker " + amperes(found.circuitA()).text(units), Lettering.TEXT_BOLD, tone, Anchor.END);
+            pen.text(
+                    at,
+                    top - 20,
+                    "breaker " + amperes(found.circuitA()).text(units),
+                    Lettering.TEXT_BOLD,
+                    tone,
+                    Anchor.END);
         }
 
         /** The cable from the board to the machine, falling to scale by what is lost against what may be. */
@@ -121,12 +138,33 @@ public final class CircuitFigure implements Exhibit<CircuitReadings, CircuitFind
             pen.rectangle(left, from - 12, 34, 30, Tone.RAISED, Stroke.of(Tone.INK, 1.6));
             pen.text(left, from + 34, "board", Lettering.CAPTION, Tone.QUIET);
             pen.line(left + 34, from, end, from, Stroke.dashed(Tone.QUIET, 1.2, 4));
-            pen.line(left + 60, from + most * scale, end, from + most * scale, Stroke.dashed(found.dropsTooFar() ? Tone.FAIL : Tone.QUIET, 1.4, 6));
+            pen.line(
+                    left + 60,
+                    from + most * scale,
+                    end,
+                    from + most * scale,
+                    Stroke.dashed(found.dropsTooFar() ? Tone.FAIL : Tone.QUIET, 1.4, 6));
             pen.line(left + 34, from, end, from + drop * scale, Stroke.of(tone, 3));
             pen.circle(end, from + drop * scale, 5.5, tone);
-            pen.text(end + 12, from + drop * scale + 5, "- " + Amount.percent(drop, 1).text(units), Lettering.HEAD, tone);
-            pen.patched(left + 90, from + most * scale + 4, "at the most " + Amount.percent(most, 1).text(units), Lettering.SMALL, Tone.QUIET, Anchor.START);
-            pen.text(end + 12, from + 4, new Amount(Quantity.VOLTAGE, found.supplyV(), 0).text(units), Lettering.SMALL, Tone.QUIET);
+            pen.text(
+                    end + 12,
+                    from + drop * scale + 5,
+                    "- " + Amount.percent(drop, 1).text(units),
+                    Lettering.HEAD,
+                    tone);
+            pen.patched(
+                    left + 90,
+                    from + most * scale + 4,
+                    "at the most " + Amount.percent(most, 1).text(units),
+                    Lettering.SMALL,
+                    Tone.QUIET,
+                    Anchor.START);
+            pen.text(
+                    end + 12,
+                    from + 4,
+                    new Amount(Quantity.VOLTAGE, found.supplyV(), 0).text(units),
+                    Lettering.SMALL,
+                    Tone.QUIET);
         }
     }
 }

@@ -48,10 +48,14 @@ public final class ClimateBench implements Bench<ClimateReadings, ClimateFinding
     private static final String TEMPERATURE = "airTemperatureC";
     private static final String HUMIDITY = "relativeHumidityPct";
     public static final FieldList FIELDS = FieldList.of(
-            Field.amount(TEMPERATURE, "air temperature", Quantity.TEMPERATURE).needed().anew(),
+            Field.amount(TEMPERATURE, "air temperature", Quantity.TEMPERATURE)
+                    .needed()
+                    .anew(),
             Field.amount(HUMIDITY, "relative humidity", Quantity.SHARE).needed().anew());
 
-    private static final String CHART = "temperature against moisture, curves of equal relative humidity; a climate logger's CSV can be dropped here";
+    private static final String CHART =
+            "temperature against moisture, curves of equal relative humidity; a climate logger's CSV can be "
+                    + "dropped here";
     private static final DateTimeFormatter HOUR = DateTimeFormatter.ofPattern("d MMM uuuu HH:mm", Locale.ENGLISH);
 
     private final BenchPlace at;
@@ -100,7 +104,11 @@ public final class ClimateBench implements Bench<ClimateReadings, ClimateFinding
     private static Optional<Water> water(BenchPlace place) {
         return place.newest("coolant-setpoint").map(Stop::measured).map(measured -> {
             SetpointReadings readings = (SetpointReadings) measured.readings();
-            return new Water(readings.followC().isPresent() ? OptionalDouble.empty() : ((SetpointFinding) measured.finding()).setpointC(), readings.followC());
+            return new Water(
+                    readings.followC().isPresent()
+                            ? OptionalDouble.empty()
+                            : ((SetpointFinding) measured.finding()).setpointC(),
+                    readings.followC());
         });
     }
 
@@ -113,21 +121,34 @@ public final class ClimateBench implements Bench<ClimateReadings, ClimateFinding
         }
         view.show(false);
         Optional<ClimateFinding> finding = now.outcome().map(outcome -> outcome.finding());
-        chart.show(ClimateChart.chart(limits, finding, view.units()), finding
-                .map(f -> "humidity chart; the air is at " + Amount.celsius(f.airTemperatureC(), 1).text(view.units()) + " and "
-                        + Amount.percent(f.relativeHumidityPct(), 0).text(view.units()))
-                .orElse("humidity chart with the machine's window"));
-        view.heading.show(finding.isEmpty()
-                ? "Read the hygrometer beside the machine"
-                : finding.get().remedies().isEmpty() ? "The air is within the machine's window" : "The air is outside the machine's window");
+        chart.show(
+                ClimateChart.chart(limits, finding, view.units()),
+                finding.map(f -> "humidity chart; the air is at "
+                                + Amount.celsius(f.airTemperatureC(), 1).text(view.units()) + " and "
+                                + Amount.percent(f.relativeHumidityPct(), 0).text(view.units()))
+                        .orElse("humidity chart with the machine's window"));
+        view.heading.show(
+                finding.isEmpty()
+                        ? "Read the hygrometer beside the machine"
+                        : finding.get().remedies().isEmpty()
+                                ? "The air is within the machine's window"
+                                : "The air is outside the machine's window");
     }
 
     /** The map of a logger's file, and what it comes to in words. */
     private void year(Logged of) {
         view.show(true);
         ClimateYear year = of.read().year();
-        String head = String.format(Locale.ROOT, "%,.0f of %,.0f hours outside the machine's window", year.hoursOutside(), year.hours()).replace(',', ' ')
-                + year.hoursCondensing().map(hours -> String.format(Locale.ROOT, "; water condenses in %,.0f", hours).replace(',', ' ')).orElse("");
+        String head = String.format(
+                                Locale.ROOT,
+                                "%,.0f of %,.0f hours outside the machine's window",
+                                year.hoursOutside(),
+                                year.hours())
+                        .replace(',', ' ')
+                + year.hoursCondensing()
+                        .map(hours -> String.format(Locale.ROOT, "; water condenses in %,.0f", hours)
+                                .replace(',', ' '))
+                        .orElse("");
         view.heading.show(head);
         chart.show(YearFigure.of(year), head + ", drawn as a map of day against hour");
         view.worst(of);
@@ -149,15 +170,21 @@ public final class ClimateBench implements Bench<ClimateReadings, ClimateFinding
         view.reading(file.getName());
         OptionalDouble set = water.map(Water::setC).orElse(OptionalDouble.empty());
         OptionalDouble follow = water.map(Water::followC).orElse(OptionalDouble.empty());
-        at.workplace().apart(() -> {
-            try {
-                return new Answer(Optional.of(ClimateFile.read(file.toPath(), new ClimateLog(limits, set, follow), goOn::get)), "");
-            } catch (ClimateFile.NoClimate refused) {
-                return new Answer(Optional.empty(), refused.getMessage() + ".");
-            } catch (CancellationException stopped) {
-                return new Answer(Optional.empty(), "Stopped; nothing was changed.");
-            }
-        }, answer -> answered(file, goOn, answer));
+        at.workplace()
+                .apart(
+                        () -> {
+                            try {
+                                return new Answer(
+                                        Optional.of(ClimateFile.read(
+                                                file.toPath(), new ClimateLog(limits, set, follow), goOn::get)),
+                                        "");
+                            } catch (ClimateFile.NoClimate refused) {
+                                return new Answer(Optional.empty(), refused.getMessage() + ".");
+                            } catch (CancellationException stopped) {
+                                return new Answer(Optional.empty(), "Stopped; nothing was changed.");
+                            }
+                        },
+                        answer -> answered(file, goOn, answer));
         return Optional.empty();
     }
 
@@ -194,7 +221,8 @@ public final class ClimateBench implements Bench<ClimateReadings, ClimateFinding
 
     @Override
     public List<NewAttachment> attachments() {
-        return along.filter(file -> !temperature.field().getText().isBlank())
+        return along
+                .filter(file -> !temperature.field().getText().isBlank())
                 .map(file -> new NewAttachment(file.getName(), () -> Files.newInputStream(file.toPath())))
                 .stream()
                 .toList();
@@ -214,7 +242,8 @@ public final class ClimateBench implements Bench<ClimateReadings, ClimateFinding
     public Map<String, Draft.Text> texts(ClimateReadings readings, Map<String, String> asTyped, boolean whole) {
         Map<String, Draft.Text> texts = new HashMap<>();
         if (whole) {
-            Draft.retype(texts, TEMPERATURE, asTyped, OptionalDouble.of(readings.airTemperatureC()), Quantity.TEMPERATURE);
+            Draft.retype(
+                    texts, TEMPERATURE, asTyped, OptionalDouble.of(readings.airTemperatureC()), Quantity.TEMPERATURE);
             Draft.retype(texts, HUMIDITY, asTyped, OptionalDouble.of(readings.relativeHumidityPct()), Quantity.SHARE);
         }
         return texts;
@@ -259,7 +288,8 @@ public final class ClimateBench implements Bench<ClimateReadings, ClimateFinding
         void show(boolean asMap) {
             map = asMap;
             stop.setVisible(reading.isPresent());
-            heading.caption(asMap ? "each column a day, midnight above and below; by the worst reading of each hour" : CHART);
+            heading.caption(
+                    asMap ? "each column a day, midnight above and below; by the worst reading of each hour" : CHART);
             List.of(first, temperature, second, humidity).forEach(node -> node.setVisible(!asMap));
             temperature.field().setVisible(!asMap);
             humidity.field().setVisible(!asMap);
@@ -269,18 +299,37 @@ public final class ClimateBench implements Bench<ClimateReadings, ClimateFinding
 
         void worst(Logged of) {
             List<ClimateYear.Hour> list = of.read().year().worst();
-            Words.set(hours, list.isEmpty() ? "No hour was outside." : "Worst: " + list.stream().limit(3).map(hour -> HOUR.format(hour.at()) + ", "
-                    + Amount.celsius(hour.temperatureC(), 1).text(units()) + ", " + Amount.percent(hour.humidityPct(), 0).text(units()) + ", dew "
-                    + Amount.celsius(hour.dewPointC(), 1).text(units())).collect(Collectors.joining(";  ")) + ".");
+            Words.set(
+                    hours,
+                    list.isEmpty()
+                            ? "No hour was outside."
+                            : "Worst: "
+                                    + list.stream()
+                                            .limit(3)
+                                            .map(hour -> HOUR.format(hour.at()) + ", "
+                                                    + Amount.celsius(hour.temperatureC(), 1)
+                                                            .text(units()) + ", "
+                                                    + Amount.percent(hour.humidityPct(), 0)
+                                                            .text(units()) + ", dew "
+                                                    + Amount.celsius(hour.dewPointC(), 1)
+                                                            .text(units()))
+                                            .collect(Collectors.joining(";  "))
+                                    + ".");
             worst.setVisible(!list.isEmpty() && last.measuring());
             long lost = of.read().damaged().size() + of.read().others();
             copy.setVisible(lost > 0);
-            copy.setText(lost + (lost == 1 ? " line" : " lines") + " could not be read, the first is line " + (lost == 0 ? 0 : of.read().damaged().get(0).line()) + ": copy the list");
+            copy.setText(lost + (lost == 1 ? " line" : " lines") + " could not be read, the first is line "
+                    + (lost == 0 ? 0 : of.read().damaged().get(0).line()) + ": copy the list");
         }
 
         private void copyLines(Logged of) {
             StringBuilder text = new StringBuilder("line\twhy\n");
-            of.read().damaged().forEach(damage -> text.append(damage.line()).append('\t').append(damage.why()).append('\n'));
+            of.read()
+                    .damaged()
+                    .forEach(damage -> text.append(damage.line())
+                            .append('\t')
+                            .append(damage.why())
+                            .append('\n'));
             Clip.put(text.toString());
             at.workplace().tell("The list of lines that could not be read is on the clipboard.");
         }

@@ -19,8 +19,8 @@ import zebrawood.kit.theme.Lettering;
 import zebrawood.kit.theme.Tone;
 
 /**
- * A humidity chart: temperature against moisture, curves of relative humidity, the machine's limits as a window,
- * the air of today as a point, its dew point read off along the line of equal moisture.
+ * A humidity chart: temperature against moisture, curves of relative humidity, the machine's limits as a window, the
+ * air of today as a point, its dew point read off along the line of equal moisture.
  */
 public final class ClimateChart implements Exhibit<ClimateReadings, ClimateFinding> {
 
@@ -58,18 +58,30 @@ public final class ClimateChart implements Exhibit<ClimateReadings, ClimateFindi
         private final Axis x;
         private final Axis y;
 
-        Drawing(Pen pen, ClimateLimits limits, Optional<ClimateFinding> finding, UnitChoice units, double width, double height) {
+        Drawing(
+                Pen pen,
+                ClimateLimits limits,
+                Optional<ClimateFinding> finding,
+                UnitChoice units,
+                double width,
+                double height) {
             this.pen = pen;
             this.limits = limits;
             this.finding = finding;
             this.units = units;
             right = width - 58;
             bottom = height - 44;
-            double least = Math.min(limits.minTemperatureC() - 6, finding.map(f -> Math.min(f.dewPointC(), f.airTemperatureC()) - 3).orElse(99.0));
-            double most = Math.max(limits.maxTemperatureC() + 5, finding.map(f -> f.airTemperatureC() + 4).orElse(-99.0));
+            double least = Math.min(
+                    limits.minTemperatureC() - 6,
+                    finding.map(f -> Math.min(f.dewPointC(), f.airTemperatureC()) - 3)
+                            .orElse(99.0));
+            double most = Math.max(
+                    limits.maxTemperatureC() + 5,
+                    finding.map(f -> f.airTemperatureC() + 4).orElse(-99.0));
             least = Math.max(-45, least);
             double corner = HumidAir.moistureGPerKg(limits.maxTemperatureC(), Math.max(1, limits.maxHumidityPct()));
-            double moistest = Math.max(corner * 1.25, finding.map(f -> f.moistureGPerKg() * 1.3).orElse(0.0));
+            double moistest = Math.max(
+                    corner * 1.25, finding.map(f -> f.moistureGPerKg() * 1.3).orElse(0.0));
             x = new Axis(least, most, left, right);
             y = new Axis(0, moistest, bottom, top);
         }
@@ -107,7 +119,10 @@ public final class ClimateChart implements Exhibit<ClimateReadings, ClimateFindi
             double labelX = px(to) - 8;
             double usualY = py(to, limits.leastHumidityPct()) - 10;
             // where the point's own words would stand there, it gives way upwards
-            double labelY = finding.map(found -> y.at(found.moistureGPerKg()) - 9).filter(words -> Math.abs(words - usualY) < 16).map(words -> words - 17).orElse(usualY);
+            double labelY = finding.map(found -> y.at(found.moistureGPerKg()) - 9)
+                    .filter(words -> Math.abs(words - usualY) < 16)
+                    .map(words -> words - 17)
+                    .orElse(usualY);
             if (right - left > 430) {
                 pen.text(labelX, labelY, "the machine's window", Lettering.SMALL, Tone.WALNUT, Anchor.END);
             }
@@ -134,7 +149,13 @@ public final class ClimateChart implements Exhibit<ClimateReadings, ClimateFindi
                     if (humidity % 20 == 0 && leavesRight) {
                         pen.text(right + 6, lastY + 4, humidity + " %", Lettering.CAPTION, Tone.QUIET);
                     } else if (humidity % 20 == 0) {
-                        pen.text(lastX - 6, top + 12, humidity + " %", Lettering.CAPTION, saturated ? Tone.INK : Tone.QUIET, Anchor.END);
+                        pen.text(
+                                lastX - 6,
+                                top + 12,
+                                humidity + " %",
+                                Lettering.CAPTION,
+                                saturated ? Tone.INK : Tone.QUIET,
+                                Anchor.END);
                     }
                 }
             });
@@ -161,17 +182,31 @@ public final class ClimateChart implements Exhibit<ClimateReadings, ClimateFindi
             pen.circle(dewX, atY, 3.5, Tone.READING);
             String dew = "dew point " + Amount.celsius(found.dewPointC(), 1).text(units);
             boolean roomLeft = dewX - left > pen.textWidth(dew, Lettering.TEXT_BOLD) + 12;
-            pen.text(roomLeft ? dewX - 8 : dewX + 8, bottom - 10, dew, Lettering.TEXT_BOLD, Tone.READING, roomLeft ? Anchor.END : Anchor.START);
+            pen.text(
+                    roomLeft ? dewX - 8 : dewX + 8,
+                    bottom - 10,
+                    dew,
+                    Lettering.TEXT_BOLD,
+                    Tone.READING,
+                    roomLeft ? Anchor.END : Anchor.START);
             for (int i = found.remedies().size() - 1; i >= 0; i--) {
                 remedy(found, found.remedies().get(i), i == 0);
             }
             pen.circle(atX, atY, 6.5, Tone.READING);
-            String here = Amount.celsius(found.airTemperatureC(), 1).text(units) + ", " + Amount.percent(found.relativeHumidityPct(), 0).text(units);
-            boolean wayRight = found.remedies().stream().anyMatch(remedy -> remedy.toTemperatureC().orElse(-99) > found.airTemperatureC());
+            String here = Amount.celsius(found.airTemperatureC(), 1).text(units) + ", "
+                    + Amount.percent(found.relativeHumidityPct(), 0).text(units);
+            boolean wayRight = found.remedies().stream()
+                    .anyMatch(remedy -> remedy.toTemperatureC().orElse(-99) > found.airTemperatureC());
             boolean small = right - left < 360;
             double room = pen.textWidth(here, small ? Lettering.TEXT_BOLD : Lettering.HEAD);
             boolean onLeft = (wayRight || atX > (left + right) / 2) && atX - 12 - room > left;
-            pen.text(onLeft ? atX - 12 : atX + 12, atY - 9, here, small ? Lettering.TEXT_BOLD : Lettering.HEAD, Tone.READING, onLeft ? Anchor.END : Anchor.START);
+            pen.text(
+                    onLeft ? atX - 12 : atX + 12,
+                    atY - 9,
+                    here,
+                    small ? Lettering.TEXT_BOLD : Lettering.HEAD,
+                    Tone.READING,
+                    onLeft ? Anchor.END : Anchor.START);
         }
 
         /** The way into the window: along equal moisture by warming or cooling, then up or down. */
@@ -181,7 +216,9 @@ public final class ClimateChart implements Exhibit<ClimateReadings, ClimateFindi
             double atX = px(found.airTemperatureC());
             double atY = y.at(found.moistureGPerKg());
             double turnX = px(target);
-            double endY = remedy.toHumidityPct().isPresent() ? py(target, remedy.toHumidityPct().getAsDouble()) : atY;
+            double endY = remedy.toHumidityPct().isPresent()
+                    ? py(target, remedy.toHumidityPct().getAsDouble())
+                    : atY;
             if (Math.abs(turnX - atX) > 2) {
                 arrow(atX, atY, turnX, atY, way);
             }
@@ -195,10 +232,13 @@ public final class ClimateChart implements Exhibit<ClimateReadings, ClimateFindi
             double length = Math.hypot(x2 - x1, y2 - y1);
             double ux = (x2 - x1) / length;
             double uy = (y2 - y1) / length;
-            pen.fill(new Path().move(x2, y2)
-                    .line(x2 - 9 * ux + 5 * uy, y2 - 9 * uy - 5 * ux)
-                    .line(x2 - 9 * ux - 5 * uy, y2 - 9 * uy + 5 * ux)
-                    .close(), Tone.FAIL);
+            pen.fill(
+                    new Path()
+                            .move(x2, y2)
+                            .line(x2 - 9 * ux + 5 * uy, y2 - 9 * uy - 5 * ux)
+                            .line(x2 - 9 * ux - 5 * uy, y2 - 9 * uy + 5 * ux)
+                            .close(),
+                    Tone.FAIL);
         }
     }
 }

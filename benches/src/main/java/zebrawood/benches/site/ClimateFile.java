@@ -19,9 +19,9 @@ import zebrawood.core.units.UnreadableException;
 import zebrawood.json.table.DataFile;
 
 /**
- * What a climate logger wrote: a head that names its columns, then a line a reading. Columns may stand in any order, time
- * in one or two of them; temperatures in °C or °F. What cannot be read is told by its line, and nothing is guessed where
- * two readings of a text are possible.
+ * What a climate logger wrote: a head that names its columns, then a line a reading. Columns may stand in any order,
+ * time in one or two of them; temperatures in °C or °F. What cannot be read is told by its line, and nothing is guessed
+ * where two readings of a text are possible.
  */
 public final class ClimateFile {
 
@@ -30,7 +30,9 @@ public final class ClimateFile {
     private static final double HOT_C = 45;
     /** characters behind a number that may be a logger's unit */
     private static final int LONGEST_UNIT = 4;
-    private static final List<String> TIME = List.of("time", "date", "zeit", "datum", "fecha", "hora", "heure", "data", "stamp");
+
+    private static final List<String> TIME =
+            List.of("time", "date", "zeit", "datum", "fecha", "hora", "heure", "data", "stamp");
     private static final List<String> HUMIDITY = List.of("humid", "feucht", "humed", "umid", "rh", "r.h", "r.f", "%");
     private static final List<String> TEMPERATURE = List.of("temp", "°c", "°f", "celsius", "fahrenheit", "℃", "℉");
     private static final List<String> DEW = List.of("dew", "tau", "rosée", "rosee", "roc", "rugiada");
@@ -69,7 +71,8 @@ public final class ClimateFile {
     }
 
     /** Where the columns are. */
-    private record Head(OptionalInt date, int time, int temperature, int humidity, boolean fahrenheit, boolean saysUnit) {}
+    private record Head(
+            OptionalInt date, int time, int temperature, int humidity, boolean fahrenheit, boolean saysUnit) {}
 
     private ClimateFile(Path file, ClimateLog log, BooleanSupplier goOn) {
         this.file = file;
@@ -97,22 +100,33 @@ public final class ClimateFile {
             throw new NoClimate(file.getFileName() + " cannot be read; is it still there, and may you read it?");
         }
         if (head.isEmpty()) {
-            throw new NoClimate("No line of " + file.getFileName() + " names a column for the time, one for the temperature and one for the humidity: write such a head into it, as time, temperature °C, humidity %");
+            throw new NoClimate("No line of " + file.getFileName()
+                    + " names a column for the time, one for the temperature and one for the humidity: "
+                    + "write such a head into it, as time, temperature °C, humidity %");
         }
         long good = lines - damaged;
         Optional<ClimateYear> year = log.summary();
         if (year.isEmpty() || damaged > good) {
-            throw new NoClimate(damages.isEmpty() ? file.getFileName() + " holds a head but no readings"
-                    : damaged + " of " + lines + " lines of " + file.getFileName() + " cannot be read; the first is line " + damages.get(0).line() + ": " + damages.get(0).why());
+            throw new NoClimate(
+                    damages.isEmpty()
+                            ? file.getFileName() + " holds a head but no readings"
+                            : damaged + " of " + lines + " lines of " + file.getFileName()
+                                    + " cannot be read; the first is line "
+                                    + damages.get(0).line() + ": "
+                                    + damages.get(0).why());
         }
         if (!head.get().saysUnit() && sumC / good > HOT_C) {
-            throw new NoClimate("Temperatures of " + Math.round(sumC / good) + " on average: write °F or °C into the head of " + file.getFileName());
+            throw new NoClimate("Temperatures of " + Math.round(sumC / good)
+                    + " on average: write °F or °C into the head of " + file.getFileName());
         }
         if (mostPct <= 1) {
-            throw new NoClimate("No humidity in " + file.getFileName() + " is above 1: it stands there as a share; give it in %");
+            throw new NoClimate(
+                    "No humidity in " + file.getFileName() + " is above 1: it stands there as a share; give it in %");
         }
         if (tooMany) {
-            damages.add(0, new Damage(0, "more than " + ClimateLog.MOST_DAYS + " days: what comes after them was left out"));
+            damages.add(
+                    0,
+                    new Damage(0, "more than " + ClimateLog.MOST_DAYS + " days: what comes after them was left out"));
         }
         return new Read(year.get(), List.copyOf(damages), Math.max(0, damaged - MOST_TOLD));
     }
@@ -130,7 +144,9 @@ public final class ClimateFile {
             return !ordering.isDecided() && goOn.getAsBoolean();
         });
         endWhereWanted();
-        return ordering.order().orElseThrow(() -> new NoClimate("Dates such as " + ordering.example() + " can be read in two ways: save " + file.getFileName() + " with dates as 2031-03-14"));
+        return ordering.order()
+                .orElseThrow(() -> new NoClimate("Dates such as " + ordering.example()
+                        + " can be read in two ways: save " + file.getFileName() + " with dates as 2031-03-14"));
     }
 
     private void endWhereWanted() {
@@ -159,7 +175,9 @@ public final class ClimateFile {
 
     /** Takes a reading; why not, where that cannot be. */
     private Optional<String> take(Head columns, List<String> cells) {
-        int needed = Math.max(Math.max(columns.time(), columns.date().orElse(0)), Math.max(columns.temperature(), columns.humidity()));
+        int needed = Math.max(
+                Math.max(columns.time(), columns.date().orElse(0)),
+                Math.max(columns.temperature(), columns.humidity()));
         if (cells.size() <= needed) {
             return Optional.of("too few columns");
         }
@@ -167,7 +185,8 @@ public final class ClimateFile {
         if (at.isEmpty()) {
             return Optional.of("no time");
         }
-        double celsius = number(cells.get(columns.temperature()), Quantity.TEMPERATURE, new UnitChoice(false, columns.fahrenheit()));
+        double celsius = number(
+                cells.get(columns.temperature()), Quantity.TEMPERATURE, new UnitChoice(false, columns.fahrenheit()));
         double humidity = number(cells.get(columns.humidity()), Quantity.SHARE, UnitChoice.METRIC);
         if (Double.isNaN(celsius)) {
             return Optional.of("no temperature");
@@ -202,7 +221,10 @@ public final class ClimateFile {
             boolean dew = DEW.stream().anyMatch(word::contains);
             if (!dew && humidity < 0 && HUMIDITY.stream().anyMatch(word::contains) && !word.contains("temp")) {
                 humidity = i;
-            } else if (!dew && temperature < 0 && (TEMPERATURE.stream().anyMatch(word::contains) || List.of("t", "c", "f").contains(word))) {
+            } else if (!dew
+                    && temperature < 0
+                    && (TEMPERATURE.stream().anyMatch(word::contains)
+                            || List.of("t", "c", "f").contains(word))) {
                 temperature = i;
             } else if (TIME.stream().anyMatch(word::contains)) {
                 times.add(i);
@@ -212,16 +234,33 @@ public final class ClimateFile {
             return Optional.empty();
         }
         String unit = cells.get(temperature).toLowerCase(Locale.ROOT);
-        boolean fahrenheit = unit.contains("°f") || unit.contains("℉") || unit.contains("fahrenheit") || unit.matches(".*[\\[(_ ]f[\\])]?$") || unit.equals("f");
-        boolean celsius = unit.contains("°c") || unit.contains("℃") || unit.contains("celsius") || unit.matches(".*[\\[(_ ]c[\\])]?$") || unit.equals("c");
+        boolean fahrenheit = unit.contains("°f")
+                || unit.contains("℉")
+                || unit.contains("fahrenheit")
+                || unit.matches(".*[\\[(_ ]f[\\])]?$")
+                || unit.equals("f");
+        boolean celsius = unit.contains("°c")
+                || unit.contains("℃")
+                || unit.contains("celsius")
+                || unit.matches(".*[\\[(_ ]c[\\])]?$")
+                || unit.equals("c");
         boolean two = times.size() > 1 && isDayOnly(cells.get(times.get(0)));
-        return Optional.of(new Head(two ? OptionalInt.of(times.get(0)) : OptionalInt.empty(), two ? times.get(1) : times.get(0), temperature, humidity, fahrenheit, fahrenheit || celsius));
+        return Optional.of(new Head(
+                two ? OptionalInt.of(times.get(0)) : OptionalInt.empty(),
+                two ? times.get(1) : times.get(0),
+                temperature,
+                humidity,
+                fahrenheit,
+                fahrenheit || celsius));
     }
 
     /** Whether a column is for the day, with the time of day in the next. */
     private static boolean isDayOnly(String word) {
         String lower = word.toLowerCase(Locale.ROOT);
-        return List.of("date", "datum", "fecha", "data", "day", "tag").stream().anyMatch(lower::contains) && !lower.contains("time") && !lower.contains("zeit") && !lower.contains("hora");
+        return List.of("date", "datum", "fecha", "data", "day", "tag").stream().anyMatch(lower::contains)
+                && !lower.contains("time")
+                && !lower.contains("zeit")
+                && !lower.contains("hora");
     }
 
     /**
@@ -239,7 +278,13 @@ public final class ClimateFile {
         String unit = cell.substring(end).strip();
         try {
             // a logger's own words behind a number, such as %rH, say no more than the head does
-            return Typed.read(unit.isEmpty() || quantity.hasUnit(unit) ? cell : unit.length() <= LONGEST_UNIT ? cell.substring(0, end) : "", quantity, units).base();
+            return Typed.read(
+                            unit.isEmpty() || quantity.hasUnit(unit)
+                                    ? cell
+                                    : unit.length() <= LONGEST_UNIT ? cell.substring(0, end) : "",
+                            quantity,
+                            units)
+                    .base();
         } catch (UnreadableException words) {
             return Double.NaN;
         }

@@ -6,8 +6,8 @@ import java.util.Locale;
 import java.util.Optional;
 
 /**
- * Times as loggers write them: {@code 2031-03-14T10:30:00+01:00}, {@code 14.03.2031 10:30}, {@code 3/14/2031 10:30 AM}. What
- * the clock on the wall showed counts; an offset behind it is left out.
+ * Times as loggers write them: {@code 2031-03-14T10:30:00+01:00}, {@code 14.03.2031 10:30}, {@code 3/14/2031 10:30 AM}.
+ * What the clock on the wall showed counts; an offset behind it is left out.
  */
 final class LoggerTime {
 
@@ -15,6 +15,7 @@ final class LoggerTime {
     private static final int CENTURY = 2000;
     /** day, month, year, hour, minute */
     private static final int LEAST = 5;
+
     private static final String BETWEEN = " .:-/,TtZz+";
 
     /** What comes first in a date whose year comes last. */
@@ -43,10 +44,14 @@ final class LoggerTime {
         if (hour < 0 || hour > 23 || minute > 59 || second > 59 || year < 1990 || year > 2100) {
             return Optional.empty();
         }
-        if (month < 1 || month > 12 || day < 1 || day > YearMonth.of(year, month).lengthOfMonth()) {
+        if (month < 1
+                || month > 12
+                || day < 1
+                || day > YearMonth.of(year, month).lengthOfMonth()) {
             return Optional.empty();
         }
-        return Optional.of(LocalDate.of(year, month, day).toEpochDay() * 86_400L + hour * 3600L + minute * 60L + second);
+        return Optional.of(
+                LocalDate.of(year, month, day).toEpochDay() * 86_400L + hour * 3600L + minute * 60L + second);
     }
 
     private static int hour(String text, int hour) {

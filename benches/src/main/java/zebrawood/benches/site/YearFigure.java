@@ -6,8 +6,8 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import zebrawood.core.site.ClimateYear.State;
 import zebrawood.core.site.ClimateYear;
+import zebrawood.core.site.ClimateYear.State;
 import zebrawood.kit.figure.Anchor;
 import zebrawood.kit.figure.Figure;
 import zebrawood.kit.figure.Path;
@@ -16,7 +16,10 @@ import zebrawood.kit.figure.Stroke;
 import zebrawood.kit.theme.Lettering;
 import zebrawood.kit.theme.Tone;
 
-/** A long time as a map, day against hour: where the air was outside the machine's window, and where the water would have condensed. */
+/**
+ * A long time as a map, day against hour: where the air was outside the machine's window, and where the water would
+ * have condensed.
+ */
 public final class YearFigure {
 
     private static final int HOURS = 24;
@@ -63,7 +66,9 @@ public final class YearFigure {
                 int column = (int) (ChronoUnit.DAYS.between(first, day.getKey()) * columns / days);
                 for (int hour = 0; hour < HOURS; hour++) {
                     State state = day.getValue().get(hour);
-                    map[column][hour] = map[column][hour] == null || state.compareTo(map[column][hour]) > 0 ? state : map[column][hour];
+                    map[column][hour] = map[column][hour] == null || state.compareTo(map[column][hour]) > 0
+                            ? state
+                            : map[column][hour];
                 }
             }
             double wide = (right - LEFT) / columns;
@@ -97,7 +102,9 @@ public final class YearFigure {
                 pen.fill(Path.rectangle(x, y, wide, tall), Tone.BAND);
             } else if (state == State.OUTSIDE) {
                 // where tints cannot be seen it is half as wide
-                pen.fill(Path.rectangle(x, y, pen.hatches() ? wide / 2 : wide, tall), pen.hatches() ? Tone.QUIET : Tone.ADJUST);
+                pen.fill(
+                        Path.rectangle(x, y, pen.hatches() ? wide / 2 : wide, tall),
+                        pen.hatches() ? Tone.QUIET : Tone.ADJUST);
             } else if (state == State.CONDENSING) {
                 pen.fill(Path.rectangle(x, y, wide, tall), Tone.FAIL);
             }
@@ -142,7 +149,9 @@ public final class YearFigure {
 
         private void months() {
             double free = LEFT;
-            for (LocalDate month = first.withDayOfMonth(1); !month.isAfter(year.days().lastKey()); month = month.plusMonths(1)) {
+            for (LocalDate month = first.withDayOfMonth(1);
+                    !month.isAfter(year.days().lastKey());
+                    month = month.plusMonths(1)) {
                 double x = LEFT + Math.max(0, ChronoUnit.DAYS.between(first, month)) * perDay;
                 if (x < free) {
                     continue;
@@ -150,7 +159,12 @@ public final class YearFigure {
                 boolean january = month.getMonthValue() == 1;
                 pen.line(x, bottom, x, bottom + 5, Stroke.of(Tone.INK, 1));
                 if (x + MONTH_LABEL <= right + 8) {
-                    pen.text(x + 2, bottom + 16, january ? String.valueOf(month.getYear()) : MONTH.format(month), Lettering.CAPTION, Tone.INK);
+                    pen.text(
+                            x + 2,
+                            bottom + 16,
+                            january ? String.valueOf(month.getYear()) : MONTH.format(month),
+                            Lettering.CAPTION,
+                            Tone.INK);
                 }
                 free = x + MONTH_LABEL;
             }

@@ -20,10 +20,20 @@ class PowerFigureTest {
         PowerScales power = new PowerScales(sender, controller);
         for (double width : new double[] {660, 480, 325}) {
             Drawn drawn = Drawn.of(PowerFigure.scales(power), width, 260);
-            double full = drawn.areas().stream().filter(area -> area.filled() && area.tone() == Tone.WALNUT).mapToDouble(area -> area.bottom() - area.top()).max().orElse(0);
-            double all = drawn.areas().stream().filter(area -> area.filled() && area.tone() == Tone.RAISED).mapToDouble(area -> area.bottom() - area.top()).max().orElseThrow();
+            double full = drawn.areas().stream()
+                    .filter(area -> area.filled() && area.tone() == Tone.WALNUT)
+                    .mapToDouble(area -> area.bottom() - area.top())
+                    .max()
+                    .orElse(0);
+            double all = drawn.areas().stream()
+                    .filter(area -> area.filled() && area.tone() == Tone.RAISED)
+                    .mapToDouble(area -> area.bottom() - area.top())
+                    .max()
+                    .orElseThrow();
 
-            assertThat(100 * full / all).as("the filled bar is to scale").isBetween(power.comesOutPct(100) - 0.5, power.comesOutPct(100) + 0.5);
+            assertThat(100 * full / all)
+                    .as("the filled bar is to scale")
+                    .isBetween(power.comesOutPct(100) - 0.5, power.comesOutPct(100) + 0.5);
             assertThat(drawn.words()).contains(figure, "100 % is sent as S " + (int) sender);
             assertThat(drawn.texts()).allMatch(text -> text.from() >= 0 && text.to() <= width);
         }

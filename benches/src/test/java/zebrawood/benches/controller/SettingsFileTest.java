@@ -33,7 +33,8 @@ class SettingsFileTest {
     @Test
     void whatIsNoSettingsTextIsRefusedInASentence() throws IOException {
         Path nul = Files.write(folder.resolve("nul.txt"), "$30=1\0\0\0 200\n$32=1\n".getBytes(StandardCharsets.UTF_8));
-        Path picture = Files.write(folder.resolve("picture.txt"), new byte[] {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 0, 0, 0, 13});
+        Path picture = Files.write(
+                folder.resolve("picture.txt"), new byte[] {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 0, 0, 0, 13});
         Path empty = Files.createFile(folder.resolve("empty.txt"));
         Path huge = folder.resolve("huge.txt");
         try (RandomAccessFile file = new RandomAccessFile(huge.toFile(), "rw")) {
@@ -48,6 +49,8 @@ class SettingsFileTest {
     }
 
     private static void refuses(Path file, String word) {
-        assertThatThrownBy(() -> SettingsFile.read(file.toFile())).isInstanceOf(SettingsFile.NotSettings.class).hasMessageContaining(word);
+        assertThatThrownBy(() -> SettingsFile.read(file.toFile()))
+                .isInstanceOf(SettingsFile.NotSettings.class)
+                .hasMessageContaining(word);
     }
 }

@@ -18,19 +18,23 @@ import zebrawood.testsupport.Plates;
 
 class ExtractionBenchTest {
 
-    private final Stop<ExtractionReadings, ExtractionFinding> stop = new Stop<>(new Extraction(), ExtractionBench.FIELDS, ExtractionBench::new, new ExtractionFigure());
+    private final Stop<ExtractionReadings, ExtractionFinding> stop =
+            new Stop<>(new Extraction(), ExtractionBench.FIELDS, ExtractionBench::new, new ExtractionFigure());
 
     @Test
     void aRoughDuctStaysRoughInWhateverRowItStands() {
-        try (BenchSeat<ExtractionReadings, ExtractionFinding> seat = new BenchSeat<>(stop, Plates.bare("Kestrel", Family.GANTRY_DIODE), Map.of())) {
+        try (BenchSeat<ExtractionReadings, ExtractionFinding> seat =
+                new BenchSeat<>(stop, Plates.bare("Kestrel", Family.GANTRY_DIODE), Map.of())) {
             seat.put("requiredFlowM3h", "400").put("fanCurve", "0 640; 200 590; 400 455; 690 0");
             duct(seat, 0, "smooth", "125", "2");
             duct(seat, 1, "brick", "125", "3");
             seat.draft("rough of brick", "3");
-            assertThat(seat.readings().orElseThrow().segments()).extracting(Layout.Segment::roughnessMm)
+            assertThat(seat.readings().orElseThrow().segments())
+                    .extracting(Layout.Segment::roughnessMm)
                     .containsExactly(OptionalDouble.empty(), OptionalDouble.of(3));
             seat.put("run[0].name", "").put("run[0].bore", "").put("run[0].a", "");
-            assertThat(seat.readings().orElseThrow().segments()).extracting(Layout.Segment::name, Layout.Segment::roughnessMm)
+            assertThat(seat.readings().orElseThrow().segments())
+                    .extracting(Layout.Segment::name, Layout.Segment::roughnessMm)
                     .as("the first duct is taken away; the second is no smoother for it")
                     .containsExactly(tuple("brick", OptionalDouble.of(3)));
 
@@ -41,6 +45,8 @@ class ExtractionBenchTest {
     }
 
     private static void duct(BenchSeat<?, ?> seat, int row, String name, String bore, String metres) {
-        seat.put("run[" + row + "].name", name).put("run[" + row + "].bore", bore).put("run[" + row + "].a", metres);
+        seat.put("run[" + row + "].name", name)
+                .put("run[" + row + "].bore", bore)
+                .put("run[" + row + "].a", metres);
     }
 }

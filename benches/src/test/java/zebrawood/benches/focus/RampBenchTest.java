@@ -15,7 +15,8 @@ import zebrawood.testsupport.Plates;
 
 class RampBenchTest {
 
-    private final Stop<RampReadings, RampFinding> stop = new Stop<>(new FocusRamp(), RampBench.FIELDS, RampBench::new, new RampFigures());
+    private final Stop<RampReadings, RampFinding> stop =
+            new Stop<>(new FocusRamp(), RampBench.FIELDS, RampBench::new, new RampFigures());
 
     @Test
     void whereTheRuleLiesChangesTheGapThatIsFound() {
@@ -29,7 +30,8 @@ class RampBenchTest {
             double level = gap(seat);
             assertThat(seat.readings().orElseThrow().positionsAlong()).isEmpty();
             seat.focus("ruler").choose("ruler", "rule on the plate");
-            assertThat(seat.readings().orElseThrow().positionsAlong()).hasValueSatisfying(along -> assertThat(along.toString()).isEqualToIgnoringCase("plate"));
+            assertThat(seat.readings().orElseThrow().positionsAlong())
+                    .hasValueSatisfying(along -> assertThat(along.toString()).isEqualToIgnoringCase("plate"));
             // along the plate the same marks reach less far over the bed, so that less of the rise counts
             assertThat(gap(seat)).isGreaterThan(level + 0.5);
         }

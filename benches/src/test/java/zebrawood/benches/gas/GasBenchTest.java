@@ -20,13 +20,22 @@ import zebrawood.testsupport.Plates;
 
 class GasBenchTest {
 
-    private final Stop<GasReadings, GasFinding> stop = new Stop<>(new AssistGas(), GasBench.FIELDS, GasBench::new, new GasFigure());
+    private final Stop<GasReadings, GasFinding> stop =
+            new Stop<>(new AssistGas(), GasBench.FIELDS, GasBench::new, new GasFigure());
 
     @Test
     void aBottleIsWorkedOutByKeyboardInAnyUnits() {
-        try (BenchSeat<GasReadings, GasFinding> seat = new BenchSeat<>(stop, Plates.bare("Bittern", Family.SHEET_FIBRE), Map.of())) {
-            seat.focus("nozzleMm").type("0,08in").goTo("pressureBar").type("203.05 psi").goTo("bottle.volumeL").type("50");
-            assertThat(seat.readings()).as("half a bottle is not taken for a pipe").isEmpty();
+        try (BenchSeat<GasReadings, GasFinding> seat =
+                new BenchSeat<>(stop, Plates.bare("Bittern", Family.SHEET_FIBRE), Map.of())) {
+            seat.focus("nozzleMm")
+                    .type("0,08in")
+                    .goTo("pressureBar")
+                    .type("203.05 psi")
+                    .goTo("bottle.volumeL")
+                    .type("50");
+            assertThat(seat.readings())
+                    .as("half a bottle is not taken for a pipe")
+                    .isEmpty();
             assertThat(seat.act()).isEqualTo("Read: bottle gauge.");
             seat.enter().type("200");
             seat.until("it is worked out", () -> seat.verdict().equals(Optional.of(Verdict.NOTE)));
@@ -38,13 +47,19 @@ class GasBenchTest {
             assertThat(seat.act()).startsWith("Change the bottle after " + (int) Math.floor(minutes) + " min. ");
 
             seat.in(new UnitChoice(true, false));
-            assertThat(seat.words("nozzleMm")).as("what was typed stays as it was typed").isEqualTo("0,08in");
+            assertThat(seat.words("nozzleMm"))
+                    .as("what was typed stays as it was typed")
+                    .isEqualTo("0,08in");
             assertThat(seat.readings()).contains(read);
             seat.focus("gas").choose("gas", "argon");
-            seat.until("another gas flows otherwise", () -> seat.readings().orElseThrow().gas() == Gas.ARGON);
+            seat.until(
+                    "another gas flows otherwise",
+                    () -> seat.readings().orElseThrow().gas() == Gas.ARGON);
             seat.focus("beamOnPct").type("0").press(KeyCode.TAB);
             assertThat(seat.problem("beamOnPct")).contains("0");
-            assertThat(seat.verdict()).as("no verdict stands beside a wrong reading").isEmpty();
+            assertThat(seat.verdict())
+                    .as("no verdict stands beside a wrong reading")
+                    .isEmpty();
         }
     }
 }

@@ -29,14 +29,35 @@ class ClimateFileTest {
 
     private static final ClimateLimits LIMITS = new ClimateLimits(14, 29, OptionalDouble.of(22), 66);
     private static final LocalDateTime BEGIN = LocalDateTime.of(2030, 3, 9, 0, 0);
-    private static final List<String> TIMES = List.of("uuuu-MM-dd'T'HH:mm:ss", "uuuu-MM-dd HH:mm", "uuuu/MM/dd HH:mm:ss", "dd.MM.uuuu HH:mm", "dd/MM/uuuu HH:mm", "M/d/uuuu h:mm a", "MM/dd/uuuu HH:mm:ss",
-            "dd-MM-uuuu HH:mm", "d.M.uu H:mm", "uuuu-MM-dd'T'HH:mm:ss'Z'", "uuuu-MM-dd'T'HH:mm:ss'+01:00'", "uuuu-MM-dd'T'HH:mm:ss.SSS");
+    private static final List<String> TIMES = List.of(
+            "uuuu-MM-dd'T'HH:mm:ss",
+            "uuuu-MM-dd HH:mm",
+            "uuuu/MM/dd HH:mm:ss",
+            "dd.MM.uuuu HH:mm",
+            "dd/MM/uuuu HH:mm",
+            "M/d/uuuu h:mm a",
+            "MM/dd/uuuu HH:mm:ss",
+            "dd-MM-uuuu HH:mm",
+            "d.M.uu H:mm",
+            "uuuu-MM-dd'T'HH:mm:ss'Z'",
+            "uuuu-MM-dd'T'HH:mm:ss'+01:00'",
+            "uuuu-MM-dd'T'HH:mm:ss.SSS");
 
     @TempDir
     private Path folder;
 
     /** How one odd file is written. */
-    private record Odd(String time, char separator, Charset charset, boolean fahrenheit, boolean comma, boolean quoted, boolean apart, String end, int preamble, long order) {
+    private record Odd(
+            String time,
+            char separator,
+            Charset charset,
+            boolean fahrenheit,
+            boolean comma,
+            boolean quoted,
+            boolean apart,
+            String end,
+            int preamble,
+            long order) {
 
         String text() {
             StringBuilder text = new StringBuilder();
@@ -45,12 +66,27 @@ class ClimateFileTest {
             }
             List<Integer> columns = new ArrayList<>(List.of(0, 1, 2, 3));
             Collections.shuffle(columns, new Random(order));
-            row(text, columns, List.of(apart ? "Datum" + separator + "Uhrzeit" : "Time", fahrenheit ? "Temperature (°F)" : "Temperatur [°C]", "rel. Feuchte %", "Dew point °C"));
+            row(
+                    text,
+                    columns,
+                    List.of(
+                            apart ? "Datum" + separator + "Uhrzeit" : "Time",
+                            fahrenheit ? "Temperature (°F)" : "Temperatur [°C]",
+                            "rel. Feuchte %",
+                            "Dew point °C"));
             for (int hour = 0; hour < 24 * 30; hour++) {
                 LocalDateTime at = BEGIN.plusHours(hour);
                 double celsius = hour % 24 == 14 ? 31.5 : 20.5;
-                String time = DateTimeFormatter.ofPattern(this.time, Locale.ENGLISH).format(at);
-                row(text, columns, List.of(apart ? time.replaceFirst("[ T]", String.valueOf(separator)) : quote(time), number(fahrenheit ? celsius * 1.8 + 32 : celsius), number(hour % 24 == 3 ? 80 : 45), number(9.1)));
+                String time =
+                        DateTimeFormatter.ofPattern(this.time, Locale.ENGLISH).format(at);
+                row(
+                        text,
+                        columns,
+                        List.of(
+                                apart ? time.replaceFirst("[ T]", String.valueOf(separator)) : quote(time),
+                                number(fahrenheit ? celsius * 1.8 + 32 : celsius),
+                                number(hour % 24 == 3 ? 80 : 45),
+                                number(9.1)));
             }
             return text.toString();
         }
@@ -71,7 +107,8 @@ class ClimateFileTest {
     }
 
     private ClimateFile.Read read(Path file) throws ClimateFile.NoClimate {
-        return ClimateFile.read(file, new ClimateLog(LIMITS, OptionalDouble.of(18), OptionalDouble.empty()), () -> true);
+        return ClimateFile.read(
+                file, new ClimateLog(LIMITS, OptionalDouble.of(18), OptionalDouble.empty()), () -> true);
     }
 
     private Path file(String text, Charset charset) throws IOException {
@@ -80,14 +117,28 @@ class ClimateFileTest {
 
     @Test
     void twoHundredOddFilesAreReadAsTheyWereMeant() throws Exception {
-        List<Charset> charsets = List.of(StandardCharsets.UTF_8, StandardCharsets.UTF_16LE, StandardCharsets.UTF_16BE, Charset.forName("windows-1252"));
+        List<Charset> charsets = List.of(
+                StandardCharsets.UTF_8,
+                StandardCharsets.UTF_16LE,
+                StandardCharsets.UTF_16BE,
+                Charset.forName("windows-1252"));
         Random random = new Random(200);
         for (int i = 0; i < 200; i++) {
             boolean comma = random.nextBoolean();
             char separator = ";\t,".charAt(comma ? random.nextInt(2) : random.nextInt(3));
             String time = TIMES.get(i % TIMES.size());
             boolean apart = random.nextInt(4) == 0 && !time.endsWith("a");
-            Odd odd = new Odd(time, separator, charsets.get(random.nextInt(4)), random.nextBoolean(), comma, !apart && random.nextBoolean(), apart, random.nextBoolean() ? "\r\n" : "\n", random.nextInt(4), random.nextLong());
+            Odd odd = new Odd(
+                    time,
+                    separator,
+                    charsets.get(random.nextInt(4)),
+                    random.nextBoolean(),
+                    comma,
+                    !apart && random.nextBoolean(),
+                    apart,
+                    random.nextBoolean() ? "\r\n" : "\n",
+                    random.nextInt(4),
+                    random.nextLong());
             ClimateFile.Read read = read(file(odd.text(), odd.charset()));
             assertThat(read.damaged()).as("%s", odd).isEmpty();
             ClimateYear year = read.year();
@@ -113,29 +164,49 @@ class ClimateFileTest {
         lines.set(60, "2030-02-30T10:00,21.0,45");
         lines.set(70, "\u0000\u0001..-03-12T10:00,21.0,45");
         ClimateFile.Read read = read(file(String.join("\n", lines), StandardCharsets.UTF_8));
-        assertThat(read.damaged()).containsExactly(new ClimateFile.Damage(11, "too few columns"), new ClimateFile.Damage(21, "no temperature"), new ClimateFile.Damage(31, "no temperature"),
-                new ClimateFile.Damage(41, "no air is so damp"), new ClimateFile.Damage(51, "no air is so warm"), new ClimateFile.Damage(61, "no time"), new ClimateFile.Damage(71, "no time"));
+        assertThat(read.damaged())
+                .containsExactly(
+                        new ClimateFile.Damage(11, "too few columns"),
+                        new ClimateFile.Damage(21, "no temperature"),
+                        new ClimateFile.Damage(31, "no temperature"),
+                        new ClimateFile.Damage(41, "no air is so damp"),
+                        new ClimateFile.Damage(51, "no air is so warm"),
+                        new ClimateFile.Damage(61, "no time"),
+                        new ClimateFile.Damage(71, "no time"));
         assertThat(read.year().readings()).isEqualTo(93);
     }
 
     @Test
     void whatCanBeReadInTwoWaysOrNotAtAllIsRefusedInWords() throws Exception {
-        refused("time,temperature,humidity %\n03/04/2031 10:00,21,45\n03/04/2031 11:00,21,45\n", "can be read in two ways");
+        refused(
+                "time,temperature,humidity %\n03/04/2031 10:00,21,45\n03/04/2031 11:00,21,45\n",
+                "can be read in two ways");
         refused("21.0,45\n21.1,46\n", "names a column");
         refused("", "names a column");
         refused("time,temperature,humidity %\n", "holds a head but no readings");
         refused("time,temperature,humidity %\n2031-03-14T10:00,70,45\n2031-03-14T11:00,71,45\n", "no air is so warm");
-        refused("time,temperature,humidity %\n2031-03-14T10:00,52,45\n2031-03-14T11:00,53,45\n", "write °F or °C into the head");
+        refused(
+                "time,temperature,humidity %\n2031-03-14T10:00,52,45\n2031-03-14T11:00,53,45\n",
+                "write °F or °C into the head");
         refused("time,temperature °C,rh\n2031-03-14T10:00,21,0.45\n2031-03-14T11:00,21,0.46\n", "give it in %");
-        refused("time;temperature °C;rh\n2031-03-14T10:00;21\n2031-03-14T11:00;21\n", "2 of 2 lines of log.csv cannot be read; the first is line 2: too few columns");
+        refused(
+                "time;temperature °C;rh\n2031-03-14T10:00;21\n2031-03-14T11:00;21\n",
+                "2 of 2 lines of log.csv cannot be read; the first is line 2: too few columns");
         refused("x".repeat(5_000_000), "names a column");
-        assertThatThrownBy(() -> read(folder)).isInstanceOf(ClimateFile.NoClimate.class).hasMessageContaining("is a folder");
-        assertThatThrownBy(() -> read(folder.resolve("gone.csv"))).isInstanceOf(ClimateFile.NoClimate.class).hasMessageContaining("cannot be read");
+        assertThatThrownBy(() -> read(folder))
+                .isInstanceOf(ClimateFile.NoClimate.class)
+                .hasMessageContaining("is a folder");
+        assertThatThrownBy(() -> read(folder.resolve("gone.csv")))
+                .isInstanceOf(ClimateFile.NoClimate.class)
+                .hasMessageContaining("cannot be read");
     }
 
     private void refused(String text, String words) throws IOException {
         Path file = file(text, StandardCharsets.UTF_8);
-        assertThatThrownBy(() -> read(file)).as(text.substring(0, Math.min(60, text.length()))).isInstanceOf(ClimateFile.NoClimate.class).hasMessageContaining(words);
+        assertThatThrownBy(() -> read(file))
+                .as(text.substring(0, Math.min(60, text.length())))
+                .isInstanceOf(ClimateFile.NoClimate.class)
+                .hasMessageContaining(words);
     }
 
     @Test
@@ -143,6 +214,8 @@ class ClimateFileTest {
         String[] lines = new String[10_000];
         Arrays.fill(lines, "2031-03-14T10:00,21,45");
         Path file = file("time,temperature °C,rh\n" + String.join("\n", lines), StandardCharsets.UTF_8);
-        assertThatThrownBy(() -> ClimateFile.read(file, new ClimateLog(LIMITS, OptionalDouble.empty(), OptionalDouble.empty()), () -> false)).isInstanceOf(CancellationException.class);
+        assertThatThrownBy(() -> ClimateFile.read(
+                        file, new ClimateLog(LIMITS, OptionalDouble.empty(), OptionalDouble.empty()), () -> false))
+                .isInstanceOf(CancellationException.class);
     }
 }

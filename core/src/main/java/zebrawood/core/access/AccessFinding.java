@@ -39,7 +39,8 @@ public record AccessFinding(
      * @param openings of it, in the order read; none in entries from before they were kept
      * @param corners likewise
      */
-    public record OtherWay(String name, String tightest, double spareMm, boolean fits, List<Passage> openings, List<Passage> corners) {
+    public record OtherWay(
+            String name, String tightest, double spareMm, boolean fits, List<Passage> openings, List<Passage> corners) {
         public OtherWay {
             openings = List.copyOf(openings);
             corners = List.copyOf(corners);
@@ -62,6 +63,8 @@ public record AccessFinding(
 
     /** Of openings and corners, at least one, the one where the least is spare. */
     public static Passage tightest(List<Passage> openings, List<Passage> corners) {
-        return Stream.concat(openings.stream(), corners.stream()).min(Comparator.comparingDouble(Passage::spareMm)).orElseThrow();
+        return Stream.concat(openings.stream(), corners.stream())
+                .min(Comparator.comparingDouble(Passage::spareMm))
+                .orElseThrow();
     }
 }

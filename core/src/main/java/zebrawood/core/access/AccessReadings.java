@@ -101,7 +101,11 @@ public record AccessReadings(
      */
     public record Wall(String side, double availableMm, double neededMm) {
         public Wall {
-            new Checks().text("side", side).atLeast("availableMm", availableMm, 0).atLeast("neededMm", neededMm, 0).done();
+            new Checks()
+                    .text("side", side)
+                    .atLeast("availableMm", availableMm, 0)
+                    .atLeast("neededMm", neededMm, 0)
+                    .done();
         }
     }
 
@@ -110,8 +114,12 @@ public record AccessReadings(
         public Other {
             openings = Checks.copy(openings);
             corners = Checks.copy(corners);
-            new Checks().text("name", name).entries("openings", openings, 0).entries("corners", corners, 0)
-                    .that(openings.size() + corners.size() > 0, "openings", "needs an opening or a corner").done();
+            new Checks()
+                    .text("name", name)
+                    .entries("openings", openings, 0)
+                    .entries("corners", corners, 0)
+                    .that(openings.size() + corners.size() > 0, "openings", "needs an opening or a corner")
+                    .done();
         }
     }
 

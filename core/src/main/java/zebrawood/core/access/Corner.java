@@ -6,12 +6,12 @@ import org.hipparchus.analysis.UnivariateFunction;
 import org.hipparchus.analysis.solvers.BrentSolver;
 
 /**
- * A right-angled corner and a body that stands upright on castors. Lengths in mm, seen from above: the outer corner lies
- * at (0, 0), the body comes along the x axis between y = 0 and the approach's width, and leaves along the y axis between
- * x = 0 and the exit's width; the inner corner lies at (exit, approach).
+ * A right-angled corner and a body that stands upright on castors. Lengths in mm, seen from above: the outer corner
+ * lies at (0, 0), the body comes along the x axis between y = 0 and the approach's width, and leaves along the y axis
+ * between x = 0 and the exit's width; the inner corner lies at (exit, approach).
  *
- * <p>The longest body of a breadth that is turned round it slides with its outer long side along both outer walls: at the
- * angle t its inner long side must pass the inner corner, which gives its length as a/sin t + b/cos t - 2w/sin 2t.
+ * <p>The longest body of a breadth that is turned round it slides with its outer long side along both outer walls: at
+ * the angle t its inner long side must pass the inner corner, which gives its length as a/sin t + b/cos t - 2w/sin 2t.
  */
 public final class Corner {
 
@@ -70,7 +70,9 @@ public final class Corner {
         }
         double turned = longest - length;
         double best = spareMm();
-        return turned == best ? Way.TURNED : lengthwise() == best ? Way.LENGTHWISE_THEN_SIDEWAYS : Way.SIDEWAYS_THEN_LENGTHWISE;
+        return turned == best
+                ? Way.TURNED
+                : lengthwise() == best ? Way.LENGTHWISE_THEN_SIDEWAYS : Way.SIDEWAYS_THEN_LENGTHWISE;
     }
 
     /** What is left over on the best way round; below 0 what is missing. */
@@ -115,7 +117,8 @@ public final class Corner {
         UnivariateFunction slope = s -> slope(broad, Math.atan(Math.exp(s)));
         // where passages differ a million times, or are a hair wider than the body, the tightest place is at an end
         boolean within = slope.value(at - step) < 0 && slope.value(at + step) > 0;
-        return Math.atan(Math.exp(within ? new BrentSolver(1e-13, 1e-13).solve(200, slope, at - step, at + step, at) : at));
+        return Math.atan(
+                Math.exp(within ? new BrentSolver(1e-13, 1e-13).solve(200, slope, at - step, at + step, at) : at));
     }
 
     /** How what passes changes with the angle, times the square of sin 2t, which keeps it finite. */
@@ -141,7 +144,8 @@ public final class Corner {
     }
 
     /**
-     * From the approach to the exit, what is spare shared between all sides; where it does not fit, along the outer walls.
+     * From the approach to the exit, what is spare shared between all sides; where it does not fit, along the outer
+     * walls.
      *
      * @param straight how far along each passage
      * @param steps poses for each of the parts: in, round, out
@@ -192,7 +196,9 @@ public final class Corner {
     /** A body that slides with its outer long side along both outer walls. */
     private record Body(double length, double broad) {
         Pose at(double angle) {
-            return new Pose((length * Math.cos(angle) + broad * Math.sin(angle)) / 2, (length * Math.sin(angle) + broad * Math.cos(angle)) / 2,
+            return new Pose(
+                    (length * Math.cos(angle) + broad * Math.sin(angle)) / 2,
+                    (length * Math.sin(angle) + broad * Math.cos(angle)) / 2,
                     Math.PI - angle);
         }
     }

@@ -41,16 +41,23 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
             15,
             3650,
             new Help(
-                    List.of("Size and mass of the machine as it is moved: in its crate, with its handles.",
-                            "Clear width and height of every door and gate, leaf and handle in the way counted.",
-                            "The passage before and after each corner; what the manual asks for behind, beside and in front of it."),
                     List.of(
-                            "Measure every opening at its narrowest: at the handle, at the threshold, under the closer.",
-                            "Walk the way once with a lath as long as the machine: pipes, extinguishers and steps are on no plan.",
+                            "Size and mass of the machine as it is moved: in its crate, with its handles.",
+                            "Clear width and height of every door and gate, leaf and handle in the way counted.",
+                            "The passage before and after each corner; what the manual asks for behind, beside "
+                                    + "and in front of it."),
+                    List.of(
+                            "Measure every opening at its narrowest: at the handle, at the threshold, under the "
+                                    + "closer.",
+                            "Walk the way once with a lath as long as the machine: pipes, extinguishers and steps "
+                                    + "are on no plan.",
                             "Measure again on the day; somebody puts a shelf there."),
-                    "A machine that stands before a door that is six millimetres too narrow costs the day of four people.",
-                    List.of("It stays upright all the way: tubes, mirrors and lead do not like to lie.",
-                            "Whether a floor carries it is for who is responsible for the building; this is an estimate to bring to them.")));
+                    "A machine that stands before a door that is six millimetres too narrow costs the day of four "
+                            + "people.",
+                    List.of(
+                            "It stays upright all the way: tubes, mirrors and lead do not like to lie.",
+                            "Whether a floor carries it is for who is responsible for the building; this is an "
+                                    + "estimate to bring to them.")));
 
     @Override
     public Card card() {
@@ -84,34 +91,50 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
                 read.walls().stream().map(wall -> clearance(wall)).toList(),
                 pressure,
                 foot,
-                read.floorRatingKPa().isPresent() ? Optional.of(pressure <= read.floorRatingKPa().getAsDouble()) : Optional.empty(),
+                read.floorRatingKPa().isPresent()
+                        ? Optional.of(pressure <= read.floorRatingKPa().getAsDouble())
+                        : Optional.empty(),
                 read.other().map(other -> other(other, machine, margin)),
                 new AccessFinding.Tolerances(margin));
         List<Instruction> instructions = new ArrayList<>();
         passages(read, finding, instructions);
         finding.walls().stream().filter(wall -> !wall.ok()).forEach(wall -> instructions.add(wall(wall, finding)));
         if (!finding.floorOk().orElse(true)) {
-            instructions.add(Instruction.of("floor", new Said("Ask whoever is responsible for the building: the floor is rated for {0} and asked for {1}.",
-                    List.of(kPa(read.floorRatingKPa().getAsDouble()), kPa(pressure)))).byHand(Said.of("Do not bring it in before they answer.")));
+            instructions.add(Instruction.of(
+                            "floor",
+                            new Said(
+                                    "Ask whoever is responsible for the building: the floor is rated for {0} and "
+                                            + "asked for {1}.",
+                                    List.of(kPa(read.floorRatingKPa().getAsDouble()), kPa(pressure))))
+                    .byHand(Said.of("Do not bring it in before they answer.")));
         }
         Verdict verdict = instructions.isEmpty() ? Verdict.PASS : Verdict.FAIL;
         if (instructions.isEmpty()) {
-            instructions.add(Instruction.of("way", Said.of("It goes in.")).byHand(Said.of(
-                    "Tightest is " + Said.quoted(finding.tightest().name()) + ": {0} to spare. Upright all the way; an estimate, measure again on the day.", mm(finding.tightest().spareMm()))));
+            instructions.add(Instruction.of("way", Said.of("It goes in."))
+                    .byHand(Said.of(
+                            "Tightest is " + Said.quoted(finding.tightest().name())
+                                    + ": {0} to spare. Upright all the way; an estimate, measure again on the day.",
+                            mm(finding.tightest().spareMm()))));
         }
         return new Outcome<>(finding, verdict, instructions);
     }
 
-    private static List<Passage> openings(List<AccessReadings.Opening> openings, AccessReadings.Machine machine, double margin) {
-        return openings.stream().map(opening -> passage(opening.name(), spare(opening, opening.widthMm(), machine), margin)).toList();
+    private static List<Passage> openings(
+            List<AccessReadings.Opening> openings, AccessReadings.Machine machine, double margin) {
+        return openings.stream()
+                .map(opening -> passage(opening.name(), spare(opening, opening.widthMm(), machine), margin))
+                .toList();
     }
 
     private static double spare(AccessReadings.Opening opening, double width, AccessReadings.Machine machine) {
         return Math.min(width - machine.breadthMm(), opening.heightMm() - machine.heightMm());
     }
 
-    private static List<Passage> corners(List<AccessReadings.Turn> corners, AccessReadings.Machine machine, double margin) {
-        return corners.stream().map(corner -> passage(corner.name(), corner.of(machine).spareMm(), margin)).toList();
+    private static List<Passage> corners(
+            List<AccessReadings.Turn> corners, AccessReadings.Machine machine, double margin) {
+        return corners.stream()
+                .map(corner -> passage(corner.name(), corner.of(machine).spareMm(), margin))
+                .toList();
     }
 
     private static Passage passage(String name, double spare, double margin) {
@@ -123,19 +146,25 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
         return new Clearance(wall.side(), spare, spare >= 0);
     }
 
-    private static AccessFinding.OtherWay other(AccessReadings.Other other, AccessReadings.Machine machine, double margin) {
+    private static AccessFinding.OtherWay other(
+            AccessReadings.Other other, AccessReadings.Machine machine, double margin) {
         List<Passage> openings = openings(other.openings(), machine, margin);
         List<Passage> corners = corners(other.corners(), machine, margin);
         Passage tightest = AccessFinding.tightest(openings, corners);
-        return new AccessFinding.OtherWay(other.name(), tightest.name(), tightest.spareMm(), tightest.fits(), openings, corners);
+        return new AccessFinding.OtherWay(
+                other.name(), tightest.name(), tightest.spareMm(), tightest.fits(), openings, corners);
     }
 
-    /** What to do about each place on the way that is too tight, the tightest first; by the other way, where that fits. */
+    /**
+     * What to do about each place on the way that is too tight, the tightest first; by the other way, where that fits.
+     */
     private static void passages(AccessReadings read, AccessFinding finding, List<Instruction> into) {
         List<Instruction> tight = new ArrayList<>();
         boolean curable = true;
         List<Passage> order = Stream.concat(finding.openings().stream(), finding.corners().stream())
-                .filter(passage -> !passage.fits()).sorted(Comparator.comparingDouble(Passage::spareMm)).toList();
+                .filter(passage -> !passage.fits())
+                .sorted(Comparator.comparingDouble(Passage::spareMm))
+                .toList();
         for (Passage passage : order) {
             int opening = finding.openings().indexOf(passage);
             if (opening >= 0) {
@@ -143,12 +172,19 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
                 tight.add(opening(read1, read.machine(), finding.tolerances().marginMm()));
                 curable &= leafHelps(read1, read.machine(), finding.tolerances().marginMm());
             } else {
-                tight.add(corner(read.corners().get(finding.corners().indexOf(passage)), read.machine(), passage, finding.tolerances().marginMm()));
+                tight.add(corner(
+                        read.corners().get(finding.corners().indexOf(passage)),
+                        read.machine(),
+                        passage,
+                        finding.tolerances().marginMm()));
                 curable = false;
             }
         }
-        finding.other().filter(other -> other.fits() && !order.isEmpty()).ifPresent(other -> into.add(Instruction.of("way", Said.of("Go by " + Said.quoted(other.name()) + "."))
-                .byHand(Said.of("Tightest there is " + other.tightest() + ": {0} to spare.", mm(other.spareMm())))));
+        finding.other()
+                .filter(other -> other.fits() && !order.isEmpty())
+                .ifPresent(other -> into.add(Instruction.of("way", Said.of("Go by " + Said.quoted(other.name()) + "."))
+                        .byHand(Said.of(
+                                "Tightest there is " + other.tightest() + ": {0} to spare.", mm(other.spareMm())))));
         if (curable) {
             into.addAll(0, tight);
         } else {
@@ -157,7 +193,8 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
     }
 
     private static boolean leafHelps(AccessReadings.Opening opening, AccessReadings.Machine machine, double margin) {
-        return opening.leafOffMm().isPresent() && spare(opening, opening.leafOffMm().getAsDouble(), machine) >= margin;
+        return opening.leafOffMm().isPresent()
+                && spare(opening, opening.leafOffMm().getAsDouble(), machine) >= margin;
     }
 
     private static Instruction opening(AccessReadings.Opening opening, AccessReadings.Machine machine, double margin) {
@@ -165,19 +202,44 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
         double high = opening.heightMm() - machine.heightMm() - margin;
         if (leafHelps(opening, machine, margin)) {
             double off = opening.leafOffMm().getAsDouble();
-            return Instruction.of("opening", new Said("Take the door off its hinges at " + Said.quoted(opening.name()) + ": {0} are missing.", List.of(mm(-wide))))
-                    .byHand(new Said("Without its leaf it is {0} wide and leaves {1} beyond the margin.", List.of(mm(off), mm(spare(opening, off, machine) - margin))));
+            return Instruction.of(
+                            "opening",
+                            new Said(
+                                    "Take the door off its hinges at " + Said.quoted(opening.name())
+                                            + ": {0} are missing.",
+                                    List.of(mm(-wide))))
+                    .byHand(new Said(
+                            "Without its leaf it is {0} wide and leaves {1} beyond the margin.",
+                            List.of(mm(off), mm(spare(opening, off, machine) - margin))));
         }
-        String short1 = wide < 0 && high < 0 ? "{0} too narrow and {1} too low" : wide < 0 ? "{0} too narrow" : "{1} too low";
-        return Instruction.of("opening", new Said(capital(Said.quoted(opening.name())) + " is " + short1 + ".", List.of(mm(-wide), mm(-high))))
-                .byHand(new Said("The margin of {0} is counted. Look for another way, or ask the maker which covers and feet come off; it stays upright.", List.of(mm(margin))));
+        String short1 =
+                wide < 0 && high < 0 ? "{0} too narrow and {1} too low" : wide < 0 ? "{0} too narrow" : "{1} too low";
+        return Instruction.of(
+                        "opening",
+                        new Said(
+                                capital(Said.quoted(opening.name())) + " is " + short1 + ".",
+                                List.of(mm(-wide), mm(-high))))
+                .byHand(new Said(
+                        "The margin of {0} is counted. Look for another way, or ask the maker which covers and "
+                                + "feet come off; it stays upright.",
+                        List.of(mm(margin))));
     }
 
-    private static Instruction corner(AccessReadings.Turn turn, AccessReadings.Machine machine, Passage passage, double margin) {
+    private static Instruction corner(
+            AccessReadings.Turn turn, AccessReadings.Machine machine, Passage passage, double margin) {
         boolean narrow = turn.of(machine).way() == Corner.Way.NONE;
-        String what = narrow ? (turn.approachWidthMm() <= turn.exitWidthMm() ? "the passage before it" : "the passage after it") : "the machine's length";
-        return Instruction.of("corner", new Said(capital(Said.quoted(turn.name())) + " is too tight: {0} are missing in " + what + ".", List.of(mm(margin - passage.spareMm()))))
-                .byHand(Said.of("The margin of {0} is counted. Neither turned round nor sideways does it pass: look for another way, or ask the maker what comes off.", mm(margin)));
+        String what = narrow
+                ? (turn.approachWidthMm() <= turn.exitWidthMm() ? "the passage before it" : "the passage after it")
+                : "the machine's length";
+        return Instruction.of(
+                        "corner",
+                        new Said(
+                                capital(Said.quoted(turn.name())) + " is too tight: {0} are missing in " + what + ".",
+                                List.of(mm(margin - passage.spareMm()))))
+                .byHand(Said.of(
+                        "The margin of {0} is counted. Neither turned round nor sideways does it pass: look for "
+                                + "another way, or ask the maker what comes off.",
+                        mm(margin)));
     }
 
     private static Instruction wall(Clearance wall, AccessFinding finding) {
@@ -188,11 +250,20 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
             case "right" -> "left";
             default -> "";
         };
-        boolean room = finding.walls().stream().anyMatch(other -> other.side().equals(opposite) && other.spareMm() >= -wall.spareMm());
-        boolean unknown = finding.walls().stream().noneMatch(other -> other.side().equals(opposite));
-        return Instruction.of("wall", Said.of("Move it {0} away from the wall at its " + wall.side() + ".", mm(-wall.spareMm())))
-                .byHand(Said.of(room ? "There is room for that on the other side."
-                        : unknown ? "Measure on the other side whether there is room." : "On the other side there is not enough for that: turn it, or find another place."));
+        boolean room = finding.walls().stream()
+                .anyMatch(other -> other.side().equals(opposite) && other.spareMm() >= -wall.spareMm());
+        boolean unknown =
+                finding.walls().stream().noneMatch(other -> other.side().equals(opposite));
+        return Instruction.of(
+                        "wall",
+                        Said.of("Move it {0} away from the wall at its " + wall.side() + ".", mm(-wall.spareMm())))
+                .byHand(Said.of(
+                        room
+                                ? "There is room for that on the other side."
+                                : unknown
+                                        ? "Measure on the other side whether there is room."
+                                        : "On the other side there is not enough for that: turn it, or "
+                                                + "find another place."));
     }
 
     private static String capital(String name) {
@@ -214,11 +285,21 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
 
     @Override
     public List<Evidence> evidence(AccessFinding finding) {
-        List<Evidence> evidence = new ArrayList<>(List.of(
-                new Evidence("tightest", Said.of(Said.quoted(finding.tightest().name()) + ", {0}", mm(finding.tightest().spareMm())))));
-        finding.other().ifPresent(other -> evidence.add(new Evidence("other way", Said.of(Said.quoted(other.tightest()) + ", {0}", mm(other.spareMm())))));
-        finding.walls().stream().min(Comparator.comparingDouble(Clearance::spareMm))
-                .ifPresent(wall -> evidence.add(new Evidence("walls", Said.of(wall.side() + (wall.ok() ? ", {0} over need" : ", {0} missing"), mm(Math.abs(wall.spareMm()))))));
+        List<Evidence> evidence = new ArrayList<>(List.of(new Evidence(
+                "tightest",
+                Said.of(
+                        Said.quoted(finding.tightest().name()) + ", {0}",
+                        mm(finding.tightest().spareMm())))));
+        finding.other()
+                .ifPresent(other -> evidence.add(new Evidence(
+                        "other way", Said.of(Said.quoted(other.tightest()) + ", {0}", mm(other.spareMm())))));
+        finding.walls().stream()
+                .min(Comparator.comparingDouble(Clearance::spareMm))
+                .ifPresent(wall -> evidence.add(new Evidence(
+                        "walls",
+                        Said.of(
+                                wall.side() + (wall.ok() ? ", {0} over need" : ", {0} missing"),
+                                mm(Math.abs(wall.spareMm()))))));
         evidence.add(new Evidence("floor", Said.of("{0}", kPa(finding.pressureKPa()))));
         evidence.add(new Evidence("per foot", Said.of("{0}", new Amount(Quantity.FORCE, finding.footLoadN(), 0))));
         return evidence;
@@ -226,6 +307,8 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
 
     @Override
     public Said judgedBy(AccessFinding finding) {
-        return Said.of("{0} to spare on the way, what is needed at each wall, what the floor is rated for", mm(finding.tolerances().marginMm()));
+        return Said.of(
+                "{0} to spare on the way, what is needed at each wall, what the floor is rated for",
+                mm(finding.tolerances().marginMm()));
     }
 }

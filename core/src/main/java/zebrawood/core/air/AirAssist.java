@@ -37,13 +37,15 @@ public final class AirAssist implements Procedure<AirReadings, AirFinding> {
             10,
             180,
             new Help(
-                    List.of("Pump or compressor, its filter, valve, hose and nozzle, from end to end.",
+                    List.of(
+                            "Pump or compressor, its filter, valve, hose and nozzle, from end to end.",
                             "The commands with which the job software switches the air.",
                             "A flow meter at the nozzle, or the back of a hand, beam off."),
                     List.of(
                             "Send the command from the job software, not from the switch on the pump.",
                             "A compressor without a filter blows oil on the lens.",
-                            "Little air for engraving keeps smoke off the lens; much air for cutting blows the flame out."),
+                            "Little air for engraving keeps smoke off the lens; much air for cutting blows the "
+                                    + "flame out."),
                     "Without air a cut flames, smoke burns into the lens, and the fire is where nobody looks.",
                     List.of("What blows out a flame depends on the material: stay with it, whatever the air does.")));
 
@@ -69,9 +71,12 @@ public final class AirAssist implements Procedure<AirReadings, AirFinding> {
 
     @Override
     public Outcome<AirFinding> evaluate(AirReadings read) {
-        AirFinding.Tolerances least = new AirFinding.Tolerances(read.leastEngravingLMin().orElse(ENGRAVING_L_MIN), read.leastCuttingLMin().orElse(CUTTING_L_MIN));
+        AirFinding.Tolerances least = new AirFinding.Tolerances(
+                read.leastEngravingLMin().orElse(ENGRAVING_L_MIN),
+                read.leastCuttingLMin().orElse(CUTTING_L_MIN));
         List<String> unsound = new ArrayList<>();
-        if (read.source() == AirReadings.Source.COMPRESSOR && !read.filterFitted().orElse(false)) {
+        if (read.source() == AirReadings.Source.COMPRESSOR
+                && !read.filterFitted().orElse(false)) {
             unsound.add("filter");
         }
         if (!read.valveSound().orElse(true)) {
@@ -80,14 +85,22 @@ public final class AirAssist implements Procedure<AirReadings, AirFinding> {
         if (!read.hoseSound()) {
             unsound.add("hose");
         }
-        AirFinding finding = new AirFinding(unsound, read.seenOn(), read.seenOff(),
-                read.engraving().reaches(least.engravingLMin(), AirReadings.Felt.LIGHT), read.cutting().reaches(least.cuttingLMin(), AirReadings.Felt.STRONG),
-                read.engraving(), read.cutting(), read.source(), least);
+        AirFinding finding = new AirFinding(
+                unsound,
+                read.seenOn(),
+                read.seenOff(),
+                read.engraving().reaches(least.engravingLMin(), AirReadings.Felt.LIGHT),
+                read.cutting().reaches(least.cuttingLMin(), AirReadings.Felt.STRONG),
+                read.engraving(),
+                read.cutting(),
+                read.source(),
+                least);
         List<Instruction> instructions = instructions(finding);
         boolean fails = !finding.obeysOn() || !finding.obeysOff();
         Verdict verdict = fails ? Verdict.FAIL : instructions.isEmpty() ? Verdict.PASS : Verdict.ADJUST;
         if (instructions.isEmpty()) {
-            instructions.add(Instruction.of("air", Said.of("The air does what it is told.")).byHand(Said.of("Stay with every cut all the same.")));
+            instructions.add(Instruction.of("air", Said.of("The air does what it is told."))
+                    .byHand(Said.of("Stay with every cut all the same.")));
         }
         return new Outcome<>(finding, verdict, instructions);
     }
@@ -96,12 +109,19 @@ public final class AirAssist implements Procedure<AirReadings, AirFinding> {
         List<Instruction> instructions = new ArrayList<>();
         if (!finding.obeysOn() || !finding.obeysOff()) {
             String which = finding.obeysOn() ? "off" : "on";
-            instructions.add(Instruction.of("command", Said.of("Find the command that switches the air " + which + ", before anything is cut."))
-                    .byHand(Said.of(which.equals("on") ? "Nothing came when the job software sent what it should. Look at its settings, at the relay, at the plug."
-                            : "It went on blowing when the job software sent what should stop it. Look at its settings and at the relay.")));
+            instructions.add(Instruction.of(
+                            "command",
+                            Said.of("Find the command that switches the air " + which + ", before anything is cut."))
+                    .byHand(Said.of(
+                            which.equals("on")
+                                    ? "Nothing came when the job software sent what it should. "
+                                            + "Look at its settings, at the relay, at the plug."
+                                    : "It went on blowing when the job software sent what should "
+                                            + "stop it. Look at its settings and at the relay.")));
         }
         if (finding.unsound().contains("filter")) {
-            instructions.add(Instruction.of("filter", Said.of("Fit a filter behind the compressor.")).byHand(Said.of("It blows oil and water on the lens.")));
+            instructions.add(Instruction.of("filter", Said.of("Fit a filter behind the compressor."))
+                    .byHand(Said.of("It blows oil and water on the lens.")));
         }
         if (finding.unsound().contains("valve")) {
             instructions.add(Instruction.of("valve", Said.of("Replace the valve, or free it.")));
@@ -110,11 +130,20 @@ public final class AirAssist implements Procedure<AirReadings, AirFinding> {
             instructions.add(Instruction.of("hose", Said.of("Replace the hose, or make its joints tight.")));
         }
         if (!finding.cuts()) {
-            instructions.add(Instruction.of("flow", Said.of("Give more air for cutting: {0} at the nozzle.", flow(finding.tolerances().cuttingLMin())))
-                    .byHand(Said.of("Less does not blow a flame out. Open the valve, look for a leak, a kink, a clogged filter.")));
+            instructions.add(Instruction.of(
+                            "flow",
+                            Said.of(
+                                    "Give more air for cutting: {0} at the nozzle.",
+                                    flow(finding.tolerances().cuttingLMin())))
+                    .byHand(Said.of("Less does not blow a flame out. Open the valve, look for a leak, a "
+                            + "kink, a clogged filter.")));
         }
         if (!finding.engraves()) {
-            instructions.add(Instruction.of("flow", Said.of("Give a little air for engraving: {0} at the nozzle.", flow(finding.tolerances().engravingLMin())))
+            instructions.add(Instruction.of(
+                            "flow",
+                            Said.of(
+                                    "Give a little air for engraving: {0} at the nozzle.",
+                                    flow(finding.tolerances().engravingLMin())))
                     .byHand(Said.of("It keeps smoke off the lens.")));
         }
         return instructions;
@@ -126,7 +155,9 @@ public final class AirAssist implements Procedure<AirReadings, AirFinding> {
 
     /** As it was read, else as it felt. */
     static Said said(AirReadings.Flow flow) {
-        return flow.readLMin().isPresent() ? Said.of("{0}", flow(flow.readLMin().getAsDouble())) : Said.of("felt " + flow.felt().orElseThrow().name().toLowerCase(Locale.ROOT));
+        return flow.readLMin().isPresent()
+                ? Said.of("{0}", flow(flow.readLMin().getAsDouble()))
+                : Said.of("felt " + flow.felt().orElseThrow().name().toLowerCase(Locale.ROOT));
     }
 
     @Override
@@ -139,11 +170,17 @@ public final class AirAssist implements Procedure<AirReadings, AirFinding> {
         return List.of(
                 new Evidence("cutting", said(finding.cutting())),
                 new Evidence("engraving", said(finding.engraving())),
-                new Evidence("on command", Said.of((finding.obeysOn() ? "comes" : "does not come") + ", " + (finding.obeysOff() ? "goes" : "does not go"))));
+                new Evidence(
+                        "on command",
+                        Said.of((finding.obeysOn() ? "comes" : "does not come") + ", "
+                                + (finding.obeysOff() ? "goes" : "does not go"))));
     }
 
     @Override
     public Said judgedBy(AirFinding finding) {
-        return Said.of("{0} for engraving, {1} for cutting, on and off seen", flow(finding.tolerances().engravingLMin()), flow(finding.tolerances().cuttingLMin()));
+        return Said.of(
+                "{0} for engraving, {1} for cutting, on and off seen",
+                flow(finding.tolerances().engravingLMin()),
+                flow(finding.tolerances().cuttingLMin()));
     }
 }

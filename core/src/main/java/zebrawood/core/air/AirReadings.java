@@ -55,12 +55,17 @@ public record AirReadings(
      */
     public record Flow(OptionalDouble readLMin, Optional<Felt> felt) {
         public Flow {
-            new Checks().atLeast("readLMin", readLMin, 0).enough(readLMin.isPresent() || felt.isPresent(), "readLMin", "read it or feel it").done();
+            new Checks()
+                    .atLeast("readLMin", readLMin, 0)
+                    .enough(readLMin.isPresent() || felt.isPresent(), "readLMin", "read it or feel it")
+                    .done();
         }
 
         /** Whether it is as much as is needed: as read, or at least as strong as it should feel. */
         boolean reaches(double leastLMin, Felt least) {
-            return readLMin.isPresent() ? readLMin.getAsDouble() >= leastLMin : felt.orElseThrow().compareTo(least) >= 0;
+            return readLMin.isPresent()
+                    ? readLMin.getAsDouble() >= leastLMin
+                    : felt.orElseThrow().compareTo(least) >= 0;
         }
     }
 

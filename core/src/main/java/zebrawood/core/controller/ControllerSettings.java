@@ -51,7 +51,8 @@ public final class ControllerSettings implements Procedure<SettingsReadings, Set
                             "Record it as found before anything is changed.",
                             "Send the change ticket yourself, then read the settings again and record that too."),
                     "When the job software and the controller disagree on what full power is, full power asked for is a"
-                            + " fraction of it, or everything above some percentage is already all of it. The text as it"
+                            + " fraction of it, or everything above some percentage is already all of it. The "
+                            + "text as it"
                             + " was is the way back.",
                     List.of("A changed setting can move axes at once: hands out of the machine."
                             + " Zebrawood never sends anything; you do.")));
@@ -93,13 +94,15 @@ public final class ControllerSettings implements Procedure<SettingsReadings, Set
         SettingsText text = SettingsText.parse(read.settingsText());
         ControllerNeed need = read.need();
         Dialect dialect = read.dialectOrDefault();
-        List<Issue> issues = new SettingsChecks(text, need)
-                .run(read.baselineText().map(SettingsText::parse));
+        List<Issue> issues =
+                new SettingsChecks(text, need).run(read.baselineText().map(SettingsText::parse));
         SortedMap<Integer, Double> before = new TreeMap<>();
         SortedMap<Integer, Double> after = new TreeMap<>();
         for (Issue issue : issues) {
-            if (issue.severity() != Severity.NOTE && issue.side() == Side.CONTROLLER
-                    && issue.found().isPresent() && issue.wanted().isPresent()) {
+            if (issue.severity() != Severity.NOTE
+                    && issue.side() == Side.CONTROLLER
+                    && issue.found().isPresent()
+                    && issue.wanted().isPresent()) {
                 before.put(issue.setting(), issue.found().getAsDouble());
                 after.put(issue.setting(), issue.wanted().getAsDouble());
             }
@@ -111,7 +114,8 @@ public final class ControllerSettings implements Procedure<SettingsReadings, Set
                 lines(after),
                 lines(before),
                 power.map(p -> OptionalDouble.of(p.comesOutPct(100))).orElse(OptionalDouble.empty()),
-                power.map(p -> OptionalDouble.of(Math.min(100, 100 * p.controllerMaxS() / p.senderMaxS()))).orElse(OptionalDouble.empty()),
+                power.map(p -> OptionalDouble.of(Math.min(100, 100 * p.controllerMaxS() / p.senderMaxS())))
+                        .orElse(OptionalDouble.empty()),
                 text.unread(),
                 new SettingsRows(text, need, dialect).of(issues),
                 power,
@@ -148,40 +152,56 @@ public final class ControllerSettings implements Procedure<SettingsReadings, Set
                 .findFirst()
                 .map(issue -> new OtherSchool(
                         List.of(line(SettingsChecks.FULL_POWER_S, issue.found().getAsDouble())),
-                        List.of(line(SettingsChecks.FULL_POWER_S, text.settings().get(SettingsChecks.FULL_POWER_S)))));
+                        List.of(line(
+                                SettingsChecks.FULL_POWER_S, text.settings().get(SettingsChecks.FULL_POWER_S)))));
     }
 
     private static List<Instruction> instructions(SettingsFinding finding) {
         List<Instruction> instructions = new ArrayList<>();
         for (Issue issue : finding.issues()) {
             if (issue.side() == Side.SENDER) {
-                instructions.add(Instruction.of("job software", Said.of(
-                                "In the job software set full power to S {0}.", Amount.plain(issue.wanted().getAsDouble(), decimals(issue.wanted().getAsDouble()))))
+                instructions.add(Instruction.of(
+                                "job software",
+                                Said.of(
+                                        "In the job software set full power to S {0}.",
+                                        Amount.plain(
+                                                issue.wanted().getAsDouble(),
+                                                decimals(issue.wanted().getAsDouble()))))
                         .expecting(Said.of("Then 100 % asked for is all of the power, no more and no less.")));
             }
         }
         int lines = finding.changes().size();
         if (lines > 0) {
-            String words = lines == 1 ? "change one line on the controller" : "change " + count(lines) + " lines on the controller";
-            instructions.add(Instruction.of("controller", Said.of((instructions.isEmpty() ? capital(words) : "Then " + words)
-                            + ": " + String.join(", ", finding.changes()) + "."))
+            String words = lines == 1
+                    ? "change one line on the controller"
+                    : "change " + count(lines) + " lines on the controller";
+            instructions.add(Instruction.of(
+                            "controller",
+                            Said.of((instructions.isEmpty() ? capital(words) : "Then " + words) + ": "
+                                    + String.join(", ", finding.changes()) + "."))
                     .byHand(Said.of("Record the text as found first: it is the way back."))
                     .expecting(Said.of("Read the settings back afterwards.")));
         }
         for (Issue issue : finding.issues()) {
             boolean open = issue.severity() != Severity.NOTE && issue.wanted().isEmpty();
             if (open && issue.found().isPresent()) {
-                instructions.add(Instruction.of("controller", Said.of("Find out setting " + issue.setting() + " from the machine's maker: it "
-                        + issue.why() + ", and " + Amount.exact(issue.found().getAsDouble()) + " stands there.")));
+                instructions.add(Instruction.of(
+                        "controller",
+                        Said.of("Find out setting " + issue.setting() + " from the machine's maker: it " + issue.why()
+                                + ", and " + Amount.exact(issue.found().getAsDouble()) + " stands there.")));
             }
         }
         List<String> missing = finding.issues().stream()
-                .filter(issue -> issue.severity() == Severity.MUST && issue.found().isEmpty())
+                .filter(issue ->
+                        issue.severity() == Severity.MUST && issue.found().isEmpty())
                 .map(issue -> String.valueOf(issue.setting()))
                 .toList();
         if (!missing.isEmpty()) {
-            instructions.add(Instruction.of("controller", Said.of("Ask for the settings again and take all of the text: "
-                    + (missing.size() == 1 ? "setting " : "settings ") + String.join(", ", missing) + " did not come.")));
+            instructions.add(Instruction.of(
+                    "controller",
+                    Said.of("Ask for the settings again and take all of the text: "
+                            + (missing.size() == 1 ? "setting " : "settings ") + String.join(", ", missing)
+                            + " did not come.")));
         }
         if (instructions.isEmpty()) {
             instructions.add(Instruction.of("controller", Said.of("Leave the controller as it is."))
@@ -213,29 +233,40 @@ public final class ControllerSettings implements Procedure<SettingsReadings, Set
     @Override
     public List<Evidence> evidence(SettingsFinding finding) {
         List<Evidence> evidence = new ArrayList<>();
-        finding.powerFractionPct().ifPresent(pct ->
-                evidence.add(new Evidence("full power is now", Said.of("{0}", Amount.percent(pct, 0)))));
+        finding.powerFractionPct()
+                .ifPresent(pct ->
+                        evidence.add(new Evidence("full power is now", Said.of("{0}", Amount.percent(pct, 0)))));
         finding.saturationPct().ifPresent(pct -> {
             if (pct < 100) {
                 evidence.add(new Evidence("all of it from", Said.of("{0} on", Amount.percent(pct, 0))));
             }
         });
         evidence.add(new Evidence("to change", Said.of(String.valueOf(finding.toChange()))));
-        evidence.add(new Evidence("settings read", Said.of(String.valueOf(finding.settings().size()))));
-        evidence.add(new Evidence("lines unread", Said.of(String.valueOf(finding.unread().size()))));
+        evidence.add(new Evidence(
+                "settings read", Said.of(String.valueOf(finding.settings().size()))));
+        evidence.add(new Evidence(
+                "lines unread", Said.of(String.valueOf(finding.unread().size()))));
         return evidence;
     }
 
     @Override
     public Said judgedBy(SettingsFinding finding) {
-        return Said.of("as the plate; travel within {0}", Amount.mm(finding.tolerances().travelToleranceMm(), 1));
+        return Said.of(
+                "as the plate; travel within {0}",
+                Amount.mm(finding.tolerances().travelToleranceMm(), 1));
     }
 
     @Override
     public List<Trait> traits(SettingsReadings readings, SettingsFinding finding, Family family) {
         List<Trait> traits = new ArrayList<>();
-        finding.rows().forEach(row -> row.found().ifPresent(found ->
-                traits.add(Trait.word(row.meaning().map(words -> words.toLowerCase(Locale.ROOT)).orElse("setting " + row.setting()), found, matters(row.setting())))));
+        finding.rows()
+                .forEach(row -> row.found()
+                        .ifPresent(found -> traits.add(Trait.word(
+                                row.meaning()
+                                        .map(words -> words.toLowerCase(Locale.ROOT))
+                                        .orElse("setting " + row.setting()),
+                                found,
+                                matters(row.setting())))));
         return traits;
     }
 

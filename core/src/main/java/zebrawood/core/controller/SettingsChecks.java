@@ -11,8 +11,8 @@ import java.util.TreeSet;
 import zebrawood.core.controller.SettingsFinding.Issue;
 import zebrawood.core.controller.SettingsFinding.Severity;
 import zebrawood.core.controller.SettingsFinding.Side;
-import zebrawood.core.machine.ControllerNeed.Tool;
 import zebrawood.core.machine.ControllerNeed;
+import zebrawood.core.machine.ControllerNeed.Tool;
 import zebrawood.core.units.Amount;
 
 /** The checks of the controller-settings sheet, in its order. All but the last three pass over what the text lacks. */
@@ -20,6 +20,7 @@ final class SettingsChecks {
 
     /** numbers by which the controller itself calls its settings, from here on */
     private static final int SOFT_LIMITS = 20;
+
     private static final int HARD_LIMITS = 21;
     private static final int HOMING = 22;
     private static final int HOMES_TOWARD = 23;
@@ -61,25 +62,32 @@ final class SettingsChecks {
 
     private void tool() {
         boolean laser = need.tool() == Tool.LASER;
-        mustBe(LASER_MODE, laser ? 1 : 0, laser
-                ? "the beam stays lit when the head stops"
-                : "laser mode lets a spindle stop between moves");
+        mustBe(
+                LASER_MODE,
+                laser ? 1 : 0,
+                laser ? "the beam stays lit when the head stops" : "laser mode lets a spindle stop between moves");
     }
 
     private void limits() {
         if (need.limitSwitches()) {
             boolean unhomedSoftLimits = is(SOFT_LIMITS, 1) && is(HOMING, 0);
-            mustBe(HOMING, 1, unhomedSoftLimits
-                    ? "soft limits mean nothing without a home"
-                    : "the controller does not know where the head is");
+            mustBe(
+                    HOMING,
+                    1,
+                    unhomedSoftLimits
+                            ? "soft limits mean nothing without a home"
+                            : "the controller does not know where the head is");
             shouldBe(HARD_LIMITS, 1, "a struck switch does not stop it");
             shouldBe(SOFT_LIMITS, 1, "the gantry can drive into its end");
         } else {
             boolean unhomedSoftLimits = is(SOFT_LIMITS, 1) && is(HOMING, 0);
             mustBe(HOMING, 0, "without switches it drives into its end when it homes");
-            mustBe(SOFT_LIMITS, 0, unhomedSoftLimits
-                    ? "soft limits mean nothing without a home"
-                    : "without switches there is no home to measure limits from");
+            mustBe(
+                    SOFT_LIMITS,
+                    0,
+                    unhomedSoftLimits
+                            ? "soft limits mean nothing without a home"
+                            : "without switches there is no home to measure limits from");
         }
     }
 
@@ -90,7 +98,8 @@ final class SettingsChecks {
     }
 
     private void travel(int number, OptionalDouble wanted) {
-        if (wanted.isPresent() && settings.containsKey(number)
+        if (wanted.isPresent()
+                && settings.containsKey(number)
                 && Math.abs(settings.get(number) - wanted.getAsDouble()) > need.toleranceMm()) {
             add(number, Severity.MUST, wanted, "soft limits stand in the wrong place", Side.CONTROLLER);
         }
@@ -98,11 +107,16 @@ final class SettingsChecks {
 
     private void power() {
         if (settings.containsKey(FULL_POWER_S)) {
-            need.maxS().ifPresent(max -> mustBe(FULL_POWER_S, max, "the machine's maker wants another S for full power"));
+            need.maxS()
+                    .ifPresent(max -> mustBe(FULL_POWER_S, max, "the machine's maker wants another S for full power"));
             double after = need.maxS().orElse(settings.get(FULL_POWER_S));
             if (need.senderMaxS().isPresent() && need.senderMaxS().getAsDouble() != after) {
                 double sent = need.senderMaxS().getAsDouble();
-                issues.add(new Issue(FULL_POWER_S, Severity.MUST, OptionalDouble.of(sent), OptionalDouble.of(after),
+                issues.add(new Issue(
+                        FULL_POWER_S,
+                        Severity.MUST,
+                        OptionalDouble.of(sent),
+                        OptionalDouble.of(after),
                         sent < after
                                 ? "the job software never asks for all of the power"
                                 : "above some percentage all of the power comes out already",
@@ -124,8 +138,12 @@ final class SettingsChecks {
         boolean whole = found >= 0 && found == Math.rint(found) && found < (1L << 53);
         double wanted = whole ? ((long) found & ~3L) | bits : bits;
         if (found != wanted) {
-            add(HOMES_TOWARD, Severity.MUST, OptionalDouble.of(wanted),
-                    "it homes away from " + corner.words(), Side.CONTROLLER);
+            add(
+                    HOMES_TOWARD,
+                    Severity.MUST,
+                    OptionalDouble.of(wanted),
+                    "it homes away from " + corner.words(),
+                    Side.CONTROLLER);
         }
     }
 
@@ -150,7 +168,12 @@ final class SettingsChecks {
 
     private void inches() {
         if (is(INCHES, 1)) {
-            add(INCHES, Severity.NOTE, OptionalDouble.empty(), "reports lengths in inches; nothing else changes", Side.CONTROLLER);
+            add(
+                    INCHES,
+                    Severity.NOTE,
+                    OptionalDouble.empty(),
+                    "reports lengths in inches; nothing else changes",
+                    Side.CONTROLLER);
         }
     }
 
@@ -173,7 +196,8 @@ final class SettingsChecks {
         }
         needed.removeAll(settings.keySet());
         for (int n : needed) {
-            issues.add(new Issue(n, Severity.MUST, OptionalDouble.empty(), OptionalDouble.empty(), "not reported", Side.CONTROLLER));
+            issues.add(new Issue(
+                    n, Severity.MUST, OptionalDouble.empty(), OptionalDouble.empty(), "not reported", Side.CONTROLLER));
         }
     }
 
@@ -184,16 +208,27 @@ final class SettingsChecks {
             OptionalDouble now = value(settings, n);
             OptionalDouble then = value(baseline.settings(), n);
             if (!now.equals(then)) {
-                issues.add(new Issue(n, Severity.NOTE, now, then, then.isPresent()
-                        ? "was " + Amount.exact(then.getAsDouble()) + " in the saved text"
-                        : "not in the saved text", Side.CONTROLLER));
+                issues.add(new Issue(
+                        n,
+                        Severity.NOTE,
+                        now,
+                        then,
+                        then.isPresent()
+                                ? "was " + Amount.exact(then.getAsDouble()) + " in the saved text"
+                                : "not in the saved text",
+                        Side.CONTROLLER));
             }
         }
     }
 
     private void repeats() {
         for (int n : text.repeated()) {
-            add(n, Severity.NOTE, OptionalDouble.empty(), "stands more than once; the last one counts", Side.CONTROLLER);
+            add(
+                    n,
+                    Severity.NOTE,
+                    OptionalDouble.empty(),
+                    "stands more than once; the last one counts",
+                    Side.CONTROLLER);
         }
     }
 

@@ -102,6 +102,8 @@ public record SettingsFinding(
 
     /** Issues that have to be put right, on either side. */
     public long toChange() {
-        return issues.stream().filter(issue -> issue.severity() != Severity.NOTE).count();
+        return issues.stream()
+                .filter(issue -> issue.severity() != Severity.NOTE)
+                .count();
     }
 }

@@ -15,15 +15,24 @@ import zebrawood.core.reading.Checks;
 public record SettingsReadings(
         String settingsText, Optional<String> baselineText, Optional<String> dialect, ControllerNeed need) {
 
-    private static final String NO_SETTING = "no line such as $32=1 stands in it; ask the controller for its settings ($$) and take all it prints";
+    private static final String NO_SETTING =
+            "no line such as $32=1 stands in it; ask the controller for its settings ($$) and take all it prints";
 
     public SettingsReadings {
         new Checks()
                 .present("settingsText", settingsText)
                 .that(settingsText == null || hasSetting(settingsText), "settingsText", NO_SETTING)
-                .that(baselineText == null || baselineText.map(SettingsReadings::hasSetting).orElse(true), "baselineText", NO_SETTING)
                 .that(
-                        dialect == null || dialect.flatMap(id -> Dialect.find(id)).isPresent() || dialect.isEmpty(),
+                        baselineText == null
+                                || baselineText
+                                        .map(SettingsReadings::hasSetting)
+                                        .orElse(true),
+                        "baselineText",
+                        NO_SETTING)
+                .that(
+                        dialect == null
+                                || dialect.flatMap(id -> Dialect.find(id)).isPresent()
+                                || dialect.isEmpty(),
                         "dialect",
                         "no such dialect; known is " + Dialect.DEFAULT)
                 .present("need", need)

@@ -40,12 +40,20 @@ final class SettingsRows {
         List<Row> others = new ArrayList<>();
         for (int n : fine) {
             Optional<String> agrees = agreement(n);
-            Row row = new Row(n, meaning(n), Optional.empty(), Side.CONTROLLER,
-                    Optional.of(told(n, text.settings().get(n))), Optional.empty(), agrees.orElse(""));
+            Row row = new Row(
+                    n,
+                    meaning(n),
+                    Optional.empty(),
+                    Side.CONTROLLER,
+                    Optional.of(told(n, text.settings().get(n))),
+                    Optional.empty(),
+                    agrees.orElse(""));
             (agrees.isPresent() ? agreeing : others).add(row);
         }
         rows.sort(Comparator.comparing(row -> row.severity().orElse(Severity.NOTE)));
-        int notes = (int) rows.stream().filter(row -> row.severity().orElse(Severity.NOTE) != Severity.NOTE).count();
+        int notes = (int) rows.stream()
+                .filter(row -> row.severity().orElse(Severity.NOTE) != Severity.NOTE)
+                .count();
         rows.addAll(notes, agreeing);
         rows.addAll(others);
         return rows;
@@ -89,14 +97,20 @@ final class SettingsRows {
     /** With what on the plate a setting agrees, where the plate says something of it. */
     private Optional<String> agreement(int number) {
         return switch (number) {
-            case 20, 21, 22 -> Optional.of(need.limitSwitches() ? "as a machine with switches wants" : "as a machine without switches wants");
+            case 20, 21, 22 ->
+                Optional.of(
+                        need.limitSwitches()
+                                ? "as a machine with switches wants"
+                                : "as a machine without switches wants");
             case 23 -> need.homeCorner().map(corner -> "home corner as on the plate");
             case 30 -> need.maxS().isPresent() ? Optional.of("as the machine's maker wants") : Optional.empty();
-            case 32 -> Optional.of(need.tool() == ControllerNeed.Tool.LASER ? "a laser is mounted" : "a spindle is mounted");
+            case 32 ->
+                Optional.of(need.tool() == ControllerNeed.Tool.LASER ? "a laser is mounted" : "a spindle is mounted");
             case 130, 131 -> Optional.of("agrees with the plate");
             case 132 -> need.travelMm().z().isPresent() ? Optional.of("agrees with the plate") : Optional.empty();
             case 110, 111 -> need.maxRateMmMin().isPresent() ? Optional.of("within what it bears") : Optional.empty();
-            case 120, 121 -> need.accelerationMmS2().isPresent() ? Optional.of("within what it bears") : Optional.empty();
+            case 120, 121 ->
+                need.accelerationMmS2().isPresent() ? Optional.of("within what it bears") : Optional.empty();
             default -> Optional.empty();
         };
     }

@@ -11,8 +11,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * What a controller printed when asked for its settings: lines {@code $n=value}, each perhaps followed by a
- * remark in brackets. LF, CRLF or CR ends a line. Nothing is dropped: other lines are kept as unread.
+ * What a controller printed when asked for its settings: lines {@code $n=value}, each perhaps followed by a remark in
+ * brackets. LF, CRLF or CR ends a line. Nothing is dropped: other lines are kept as unread.
  *
  * @param settings number to value; the last one wins
  * @param repeated numbers that stand more than once
@@ -23,8 +23,8 @@ public record SettingsText(SortedMap<Integer, Double> settings, SortedSet<Intege
     /** A line that is no setting: its number from 1, and its text as it stands. */
     public record UnreadLine(int line, String text) {}
 
-    private static final Pattern SETTING = Pattern.compile(
-            "\\$\\s*+(\\d{1,9})\\s*+=\\s*+([+-]?(?:\\d++(?:\\.\\d*+)?|\\.\\d++))\\s*+(?:\\(.*\\))?");
+    private static final Pattern SETTING =
+            Pattern.compile("\\$\\s*+(\\d{1,9})\\s*+=\\s*+([+-]?(?:\\d++(?:\\.\\d*+)?|\\.\\d++))\\s*+(?:\\(.*\\))?");
 
     /** Reads a text as it came from the controller. */
     public static SettingsText parse(String text) {

@@ -39,13 +39,18 @@ public final class CoolantHeat implements Procedure<HeatReadings, HeatFinding> {
             5,
             365,
             new Help(
-                    List.of("A jug and a watch for the flow, at the hose's end over the reservoir.", "What the supply draws, from its plate or a meter, and the light that comes out."),
+                    List.of(
+                            "A jug and a watch for the flow, at the hose's end over the reservoir.",
+                            "What the supply draws, from its plate or a meter, and the light that comes out."),
                     List.of(
                             "Let the water run into the jug for half a minute and double it: that is the flow.",
-                            "Type the volume of a bucket or what a chiller carries away, from its plate; both where both are there."),
-                    "All power that does not leave as light leaves with the water. A bucket takes it up until the outlet is too warm;"
+                            "Type the volume of a bucket or what a chiller carries away, from its plate; both "
+                                    + "where both are there."),
+                    "All power that does not leave as light leaves with the water. A bucket takes it up until the "
+                            + "outlet is too warm;"
                             + " a chiller must carry at least as much all the time.",
-                    List.of("Hands and jug stay away from the source's high voltage end; mains off while a hose is open.")));
+                    List.of("Hands and jug stay away from the source's high voltage end; mains off while a hose "
+                            + "is open.")));
 
     @Override
     public Card card() {
@@ -81,13 +86,27 @@ public final class CoolantHeat implements Procedure<HeatReadings, HeatFinding> {
         OptionalDouble minutes = read.reservoirL().isPresent()
                 ? OptionalDouble.of(Math.max(0, read.reservoirL().getAsDouble() * perLitre * room / heat / 60))
                 : OptionalDouble.empty();
-        OptionalDouble margin = read.chillerW().isPresent() ? OptionalDouble.of(100 * (read.chillerW().getAsDouble() / heat - 1)) : OptionalDouble.empty();
+        OptionalDouble margin = read.chillerW().isPresent()
+                ? OptionalDouble.of(100 * (read.chillerW().getAsDouble() / heat - 1))
+                : OptionalDouble.empty();
         double stopC = read.maxC() - rise;
         HeatFinding finding = new HeatFinding(
-                heat, rise, outlet, minutes, margin, density, capacity, read.startC(), read.reservoirL(),
+                heat,
+                rise,
+                outlet,
+                minutes,
+                margin,
+                density,
+                capacity,
+                read.startC(),
+                read.reservoirL(),
                 room > 0 ? OptionalDouble.of(ENOUGH_MIN * 60 * heat / (perLitre * room)) : OptionalDouble.empty(),
-                read.reservoirL().isPresent() && stopC > 0 ? OptionalDouble.of((MELTING_J_KG + WATER_J_KG_K * stopC) / heat / 60) : OptionalDouble.empty(),
-                read.maxC() > read.startC() ? OptionalDouble.of(heat * 60_000 / (density * capacity * (read.maxC() - read.startC()))) : OptionalDouble.empty(),
+                read.reservoirL().isPresent() && stopC > 0
+                        ? OptionalDouble.of((MELTING_J_KG + WATER_J_KG_K * stopC) / heat / 60)
+                        : OptionalDouble.empty(),
+                read.maxC() > read.startC()
+                        ? OptionalDouble.of(heat * 60_000 / (density * capacity * (read.maxC() - read.startC())))
+                        : OptionalDouble.empty(),
                 new HeatFinding.Tolerances(read.maxC(), ENOUGH_MIN));
         boolean hot = outlet > read.maxC();
         boolean weak = margin.orElse(0) < 0;
@@ -100,32 +119,74 @@ public final class CoolantHeat implements Procedure<HeatReadings, HeatFinding> {
         List<Instruction> instructions = new ArrayList<>();
         Amount heat = watts(finding.heatW());
         if (hot) {
-            instructions.add(finding.leastFlowLMin().isPresent()
-                    ? Instruction.of("water", Said.of("Bring the flow to {0} or more.", new Amount(Quantity.FLOW, Math.ceil(finding.leastFlowLMin().getAsDouble() * 10 - 1e-9) / 10, 1)))
-                            .byHand(Said.of("The outlet would be at {0}, over the {1} that are allowed. Look for a kink, a filter, air in the pump.",
-                                    Amount.celsius(finding.outletC(), 1), Amount.celsius(finding.tolerances().maxC(), 1)))
-                    : Instruction.of("water", Said.of("Cool the water below {0} before it runs.", Amount.celsius(finding.tolerances().maxC(), 1)))
-                            .byHand(Said.of("It starts at {0}, and nothing may leave warmer than that.", Amount.celsius(finding.startC(), 1))));
+            instructions.add(
+                    finding.leastFlowLMin().isPresent()
+                            ? Instruction.of(
+                                            "water",
+                                            Said.of(
+                                                    "Bring the flow to {0} or more.",
+                                                    new Amount(
+                                                            Quantity.FLOW,
+                                                            Math.ceil(finding.leastFlowLMin()
+                                                                                            .getAsDouble()
+                                                                                    * 10
+                                                                            - 1e-9)
+                                                                    / 10,
+                                                            1)))
+                                    .byHand(Said.of(
+                                            "The outlet would be at {0}, over the {1} that are allowed. Look for "
+                                                    + "a kink, a filter, air in the pump.",
+                                            Amount.celsius(finding.outletC(), 1),
+                                            Amount.celsius(finding.tolerances().maxC(), 1)))
+                            : Instruction.of(
+                                            "water",
+                                            Said.of(
+                                                    "Cool the water below {0} before it runs.",
+                                                    Amount.celsius(
+                                                            finding.tolerances().maxC(), 1)))
+                                    .byHand(Said.of(
+                                            "It starts at {0}, and nothing may leave warmer than that.",
+                                            Amount.celsius(finding.startC(), 1))));
         }
         if (weak) {
-            instructions.add(Instruction.of("chiller", Said.of("Fit a chiller that carries {0} or more.", watts(Math.ceil(finding.heatW()))))
-                    .byHand(Said.of("This one lacks {0} of the heat; the water goes on getting warmer.", Amount.percent(-finding.chillerMarginPct().getAsDouble(), 0))));
+            instructions.add(Instruction.of(
+                            "chiller",
+                            Said.of("Fit a chiller that carries {0} or more.", watts(Math.ceil(finding.heatW()))))
+                    .byHand(Said.of(
+                            "This one lacks {0} of the heat; the water goes on getting warmer.",
+                            Amount.percent(-finding.chillerMarginPct().getAsDouble(), 0))));
         }
         if (brief && !hot) {
             double minutes = Math.floor(finding.bucketMinutes().getAsDouble());
-            instructions.add(Instruction.of("bucket", Said.of("Stop after {0} and let the water cool.", new Amount(Quantity.MINUTES, minutes, 0)))
-                    .byHand(Said.of("Then the outlet is at {0}. For an hour it takes {1}.", Amount.celsius(finding.tolerances().maxC(), 1), litres(finding.hourL().getAsDouble()))));
-            finding.iceMinutesPerKg().ifPresent(ice -> instructions.add(Instruction.of("bucket", Said.of(
-                    "A second bucket of this size doubles it; each kilogram of ice in it gives {0} more.", new Amount(Quantity.MINUTES, Math.floor(ice), 0)))));
+            instructions.add(Instruction.of(
+                            "bucket",
+                            Said.of("Stop after {0} and let the water cool.", new Amount(Quantity.MINUTES, minutes, 0)))
+                    .byHand(Said.of(
+                            "Then the outlet is at {0}. For an hour it takes {1}.",
+                            Amount.celsius(finding.tolerances().maxC(), 1),
+                            litres(finding.hourL().getAsDouble()))));
+            finding.iceMinutesPerKg()
+                    .ifPresent(ice -> instructions.add(Instruction.of(
+                            "bucket",
+                            Said.of(
+                                    "A second bucket of this size doubles it; each kilogram of ice in it gives "
+                                            + "{0} more.",
+                                    new Amount(Quantity.MINUTES, Math.floor(ice), 0)))));
         }
         if (instructions.isEmpty()) {
             Said stays = finding.chillerMarginPct().isPresent()
                     ? Said.of("The chiller carries the {0} that the water takes up.", heat)
                     : finding.bucketMinutes().isPresent()
-                            ? Said.of("The bucket lasts {0}.", new Amount(Quantity.MINUTES, Math.floor(finding.bucketMinutes().getAsDouble()), 0))
+                            ? Said.of(
+                                    "The bucket lasts {0}.",
+                                    new Amount(
+                                            Quantity.MINUTES,
+                                            Math.floor(finding.bucketMinutes().getAsDouble()),
+                                            0))
                             : Said.of("The water takes up {0}; look how it is carried away.", heat);
             instructions.add(Instruction.of("water", stays)
-                    .byHand(Said.of("It leaves {0} warmer than it enters, at {1}.",
+                    .byHand(Said.of(
+                            "It leaves {0} warmer than it enters, at {1}.",
                             Amount.celsiusDifference(finding.riseC(), 1), Amount.celsius(finding.outletC(), 1))));
         }
         return instructions;
@@ -142,7 +203,12 @@ public final class CoolantHeat implements Procedure<HeatReadings, HeatFinding> {
     @Override
     public Said keyFigure(HeatFinding finding) {
         return finding.bucketMinutes().isPresent() && finding.chillerMarginPct().isEmpty()
-                ? Said.of("{0}", new Amount(Quantity.MINUTES, Math.floor(finding.bucketMinutes().getAsDouble()), 0))
+                ? Said.of(
+                        "{0}",
+                        new Amount(
+                                Quantity.MINUTES,
+                                Math.floor(finding.bucketMinutes().getAsDouble()),
+                                0))
                 : Said.of("{0}", Amount.celsius(finding.outletC(), 1));
     }
 
@@ -152,13 +218,19 @@ public final class CoolantHeat implements Procedure<HeatReadings, HeatFinding> {
                 new Evidence("heat into the water", Said.of("{0}", watts(finding.heatW()))),
                 new Evidence("warmer by", Said.of("{0}", Amount.celsiusDifference(finding.riseC(), 1))),
                 new Evidence("outlet", Said.of("{0}", Amount.celsius(finding.outletC(), 1)))));
-        finding.bucketMinutes().ifPresent(minutes -> evidence.add(new Evidence("bucket lasts", Said.of("{0}", new Amount(Quantity.MINUTES, minutes, 1)))));
-        finding.chillerMarginPct().ifPresent(margin -> evidence.add(new Evidence("chiller to spare", Said.of("{0}", Amount.percent(margin, 0)))));
+        finding.bucketMinutes()
+                .ifPresent(minutes -> evidence.add(
+                        new Evidence("bucket lasts", Said.of("{0}", new Amount(Quantity.MINUTES, minutes, 1)))));
+        finding.chillerMarginPct()
+                .ifPresent(margin ->
+                        evidence.add(new Evidence("chiller to spare", Said.of("{0}", Amount.percent(margin, 0)))));
         return evidence;
     }
 
     @Override
     public Said judgedBy(HeatFinding finding) {
-        return Said.of("outlet up to {0}, a bucket an hour", Amount.celsius(finding.tolerances().maxC(), 1));
+        return Said.of(
+                "outlet up to {0}, a bucket an hour",
+                Amount.celsius(finding.tolerances().maxC(), 1));
     }
 }

@@ -43,13 +43,16 @@ public final class CoolantMix implements Procedure<MixReadings, MixFinding> {
             45,
             180,
             new Help(
-                    List.of("Distilled or deionised water, and a jug that shows millilitres.", "Glycol of the kind that the source's maker allows, where the room can freeze."),
+                    List.of(
+                            "Distilled or deionised water, and a jug that shows millilitres.",
+                            "Glycol of the kind that the source's maker allows, where the room can freeze."),
                     List.of(
                             "Fill the first part into the reservoir with the source's mains off.",
                             "Run the pump alone: the hoses fill and the level falls.",
                             "Tilt the source a little and tap the hoses until no bubble is left in it.",
                             "Switch off and fill up to the mark. Look for drops after a quarter of an hour."),
-                    "A bubble in the tube is a hot place that cracks it; ice does so in one night. Glycol carries less heat and"
+                    "A bubble in the tube is a hot place that cracks it; ice does so in one night. Glycol carries "
+                            + "less heat and"
                             + " conducts more: no more of it than the winter asks for.",
                     List.of("Tap water conducts and grows things; never pour near open high voltage.")));
 
@@ -90,18 +93,26 @@ public final class CoolantMix implements Procedure<MixReadings, MixFinding> {
                 enough ? OptionalDouble.of(read.glycol().freezingPointC(share.getAsInt())) : OptionalDouble.empty(),
                 first,
                 first.isPresent() ? OptionalDouble.of(volume - first.getAsDouble()) : OptionalDouble.empty(),
-                read.glycol(), volume, needed,
-                read.water(), clear(read.bubbles()), clear(read.leak()), read.additive().map(CoolantMix::otherSchool),
+                read.glycol(),
+                volume,
+                needed,
+                read.water(),
+                clear(read.bubbles()),
+                clear(read.leak()),
+                read.additive().map(CoolantMix::otherSchool),
                 new MixFinding.Tolerances(margin));
         List<Instruction> seen = seen(read);
         boolean leaks = read.leak().filter(watched -> !watched.clear()).isPresent();
-        List<Instruction> instructions = Stream.concat(seen.stream(), instructions(finding, frost).stream()).toList();
+        List<Instruction> instructions = Stream.concat(seen.stream(), instructions(finding, frost).stream())
+                .toList();
         Verdict verdict = frost || !enough || leaks ? Verdict.FAIL : seen.isEmpty() ? Verdict.PASS : Verdict.ADJUST;
         return new Outcome<>(finding, verdict, instructions);
     }
 
     private static OptionalDouble clear(Optional<MixReadings.Watched> watched) {
-        return watched.filter(MixReadings.Watched::clear).map(seen -> OptionalDouble.of(seen.minutes())).orElse(OptionalDouble.empty());
+        return watched.filter(MixReadings.Watched::clear)
+                .map(seen -> OptionalDouble.of(seen.minutes()))
+                .orElse(OptionalDouble.empty());
     }
 
     /** What was seen and is not well: drops first. */
@@ -110,15 +121,24 @@ public final class CoolantMix implements Procedure<MixReadings, MixFinding> {
         read.leak().ifPresent(leak -> {
             if (!leak.clear()) {
                 seen.add(Instruction.of("leak", Said.of("Mains off: dry it and make the joint tight."))
-                        .byHand(Said.of("Nothing is switched on where water came near it before it is dry, and a licensed person has looked at what got wet.")));
+                        .byHand(Said.of("Nothing is switched on where water came near it before it is "
+                                + "dry, and a licensed person has looked at what got wet.")));
             } else if (leak.minutes() < LEAK_MIN) {
-                seen.add(Instruction.of("leak", Said.of("Watch on for drops: {0} are too short.", minutes(leak.minutes()))).byHand(Said.of("A joint that weeps shows it within {0}.", minutes(LEAK_MIN))));
+                seen.add(Instruction.of(
+                                "leak", Said.of("Watch on for drops: {0} are too short.", minutes(leak.minutes())))
+                        .byHand(Said.of("A joint that weeps shows it within {0}.", minutes(LEAK_MIN))));
             }
         });
-        read.bubbles().filter(bubbles -> !bubbles.clear()).ifPresent(bubbles -> seen.add(
-                Instruction.of("bubbles", Said.of("Let the pump run on until no bubble is left.")).byHand(Said.of("Tilt the source a little and tap the hoses, mains off the high voltage."))));
-        read.water().filter(MixReadings.Water.TAP::equals).ifPresent(tap -> seen.add(
-                Instruction.of("water", Said.of("Drain the tap water and fill with distilled or deionised water.")).byHand(Said.of("It conducts, leaves lime in the source and grows things."))));
+        read.bubbles()
+                .filter(bubbles -> !bubbles.clear())
+                .ifPresent(bubbles -> seen.add(Instruction.of(
+                                "bubbles", Said.of("Let the pump run on until no bubble is left."))
+                        .byHand(Said.of("Tilt the source a little and tap the hoses, mains off the high voltage."))));
+        read.water()
+                .filter(MixReadings.Water.TAP::equals)
+                .ifPresent(tap -> seen.add(Instruction.of(
+                                "water", Said.of("Drain the tap water and fill with distilled or deionised water."))
+                        .byHand(Said.of("It conducts, leaves lime in the source and grows things."))));
         return seen;
     }
 
@@ -129,9 +149,15 @@ public final class CoolantMix implements Procedure<MixReadings, MixFinding> {
     /** What is said for doing it another way. */
     private static String otherSchool(MixReadings.Additive additive) {
         return switch (additive) {
-            case PURE -> "Others add a drop of surfactant, which lets bubbles go sooner, or a biocide against growth. Both conduct a little: only where the source's maker allows it.";
-            case SURFACTANT -> "Others keep the water pure and let bubbles go by tilting and waiting: nothing foams, nothing conducts, and it is changed more often.";
-            case BIOCIDE -> "Others keep the water pure, dark and cool, and change it every few months: what is not added neither conducts nor stains.";
+            case PURE ->
+                "Others add a drop of surfactant, which lets bubbles go sooner, or a biocide against growth. Both "
+                        + "conduct a little: only where the source's maker allows it.";
+            case SURFACTANT ->
+                "Others keep the water pure and let bubbles go by tilting and waiting: nothing foams, nothing "
+                        + "conducts, and it is changed more often.";
+            case BIOCIDE ->
+                "Others keep the water pure, dark and cool, and change it every few months: what is not added "
+                        + "neither conducts nor stains.";
         };
     }
 
@@ -139,28 +165,52 @@ public final class CoolantMix implements Procedure<MixReadings, MixFinding> {
     private static OptionalInt share(Glycol glycol, double neededC) {
         return neededC >= 0 || glycol == Glycol.NONE
                 ? OptionalInt.of(0)
-                : IntStream.rangeClosed(0, glycol.mostPct()).filter(percent -> glycol.freezingPointC(percent) <= neededC).findFirst();
+                : IntStream.rangeClosed(0, glycol.mostPct())
+                        .filter(percent -> glycol.freezingPointC(percent) <= neededC)
+                        .findFirst();
     }
 
     private static List<Instruction> instructions(MixFinding finding, boolean frost) {
         if (frost) {
             return List.of(Instruction.of("water", Said.of("Drain the circuit, heat the room, or fill in glycol."))
-                    .byHand(Said.of("Plain water freezes at {0}; it may get as cold as {1} here.", Amount.celsius(0, 0), Amount.celsius(finding.neededC(), 1))));
+                    .byHand(Said.of(
+                            "Plain water freezes at {0}; it may get as cold as {1} here.",
+                            Amount.celsius(0, 0), Amount.celsius(finding.neededC(), 1))));
         } else if (finding.glycolPct().isEmpty()) {
             return List.of(Instruction.of("water", Said.of("Drain the circuit or heat the room: no mixture is enough."))
                     .byHand(Said.of("It may get as cold as {0} here.", Amount.celsius(finding.neededC(), 1))));
         }
         List<Instruction> instructions = new ArrayList<>();
         boolean plain = finding.glycolPct().getAsInt() == 0;
-        instructions.add(Instruction.of("water", plain
-                ? Said.of("Fill with {0} of water.", millilitres(finding.waterMl().getAsDouble()))
-                : Said.of("Mix {0} of water with {1} of " + finding.glycol().words() + ".", millilitres(finding.waterMl().getAsDouble()), millilitres(finding.glycolMl().getAsDouble())))
-                .byHand(plain ? Said.of("Distilled or deionised; it freezes at {0}.", Amount.celsius(0, 0))
-                        : Said.of("That is {0} by volume; it freezes at {1}.", Amount.percent(finding.glycolPct().getAsInt(), 0), Amount.celsius(finding.freezingPointC().getAsDouble(), 1))));
-        instructions.add(Instruction.of("filling", finding.firstFillMl().isPresent()
-                ? Said.of("Fill in {0}, run the pump with mains off the high voltage until no bubble comes, switch off, then top up {1}.",
-                        millilitres(finding.firstFillMl().getAsDouble()), millilitres(finding.topUpMl().getAsDouble()))
-                : Said.of("Fill to the reservoir's mark, run the pump with mains off the high voltage until no bubble comes, switch off, then fill to the mark again.")));
+        instructions.add(Instruction.of(
+                        "water",
+                        plain
+                                ? Said.of(
+                                        "Fill with {0} of water.",
+                                        millilitres(finding.waterMl().getAsDouble()))
+                                : Said.of(
+                                        "Mix {0} of water with {1} of "
+                                                + finding.glycol().words() + ".",
+                                        millilitres(finding.waterMl().getAsDouble()),
+                                        millilitres(finding.glycolMl().getAsDouble())))
+                .byHand(
+                        plain
+                                ? Said.of("Distilled or deionised; it freezes at {0}.", Amount.celsius(0, 0))
+                                : Said.of(
+                                        "That is {0} by volume; it freezes at {1}.",
+                                        Amount.percent(finding.glycolPct().getAsInt(), 0),
+                                        Amount.celsius(finding.freezingPointC().getAsDouble(), 1))));
+        instructions.add(Instruction.of(
+                "filling",
+                finding.firstFillMl().isPresent()
+                        ? Said.of(
+                                "Fill in {0}, run the pump with mains off the high voltage until no "
+                                        + "bubble comes, switch off, then top up {1}.",
+                                millilitres(finding.firstFillMl().getAsDouble()),
+                                millilitres(finding.topUpMl().getAsDouble()))
+                        : Said.of("Fill to the reservoir's mark, run the pump with mains off the high "
+                                + "voltage until no bubble comes, switch off, then fill to the "
+                                + "mark again.")));
         return instructions;
     }
 
@@ -170,8 +220,12 @@ public final class CoolantMix implements Procedure<MixReadings, MixFinding> {
 
     @Override
     public Said keyFigure(MixFinding finding) {
-        return finding.glycolPct().isEmpty() ? Said.of("no mixture") : finding.glycolPct().getAsInt() == 0 ? Said.of("plain water")
-                : Said.of("glycol {0}", Amount.percent(finding.glycolPct().getAsInt(), 0));
+        return finding.glycolPct().isEmpty()
+                ? Said.of("no mixture")
+                : finding.glycolPct().getAsInt() == 0
+                        ? Said.of("plain water")
+                        : Said.of(
+                                "glycol {0}", Amount.percent(finding.glycolPct().getAsInt(), 0));
     }
 
     @Override
@@ -179,14 +233,24 @@ public final class CoolantMix implements Procedure<MixReadings, MixFinding> {
         List<Evidence> evidence = new ArrayList<>(List.of(
                 new Evidence("circuit", Said.of("{0}", millilitres(finding.circuitVolumeMl()))),
                 new Evidence("must not freeze at", Said.of("{0}", Amount.celsius(finding.neededC(), 1)))));
-        finding.freezingPointC().ifPresent(freezes -> evidence.add(new Evidence("freezes at", Said.of("{0}", Amount.celsius(freezes, 1)))));
+        finding.freezingPointC()
+                .ifPresent(freezes ->
+                        evidence.add(new Evidence("freezes at", Said.of("{0}", Amount.celsius(freezes, 1)))));
         finding.glycolMl().ifPresent(ml -> evidence.add(new Evidence("glycol", Said.of("{0}", millilitres(ml)))));
         finding.waterMl().ifPresent(ml -> evidence.add(new Evidence("water", Said.of("{0}", millilitres(ml)))));
         finding.firstFillMl().ifPresent(ml -> evidence.add(new Evidence("first", Said.of("{0}", millilitres(ml)))));
-        finding.water().ifPresent(water -> evidence.add(new Evidence("which water", Said.of(water == MixReadings.Water.MAKERS ? "the maker's" : water.name().toLowerCase(Locale.ROOT)))));
-        finding.bubblesMin().ifPresent(min -> evidence.add(new Evidence("no bubble", Said.of("after {0}", minutes(min)))));
+        finding.water()
+                .ifPresent(water -> evidence.add(new Evidence(
+                        "which water",
+                        Said.of(
+                                water == MixReadings.Water.MAKERS
+                                        ? "the maker's"
+                                        : water.name().toLowerCase(Locale.ROOT)))));
+        finding.bubblesMin()
+                .ifPresent(min -> evidence.add(new Evidence("no bubble", Said.of("after {0}", minutes(min)))));
         finding.leakMin().ifPresent(min -> evidence.add(new Evidence("no drop", Said.of("in {0}", minutes(min)))));
-        finding.topUpMl().ifPresent(ml -> evidence.add(new Evidence("after the pump has run", Said.of("{0}", millilitres(ml)))));
+        finding.topUpMl()
+                .ifPresent(ml -> evidence.add(new Evidence("after the pump has run", Said.of("{0}", millilitres(ml)))));
         return evidence;
     }
 

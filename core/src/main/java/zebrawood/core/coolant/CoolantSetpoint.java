@@ -44,11 +44,15 @@ public final class CoolantSetpoint implements Procedure<SetpointReadings, Setpoi
             2,
             90,
             new Help(
-                    List.of("A hygrometer beside the machine.", "The coldest and the warmest water that the source's maker allows."),
+                    List.of(
+                            "A hygrometer beside the machine.",
+                            "The coldest and the warmest water that the source's maker allows."),
                     List.of(
                             "Read temperature and humidity where the source stands, not where the chiller stands.",
-                            "A chiller that cannot be set keeps a difference to the room: type that difference instead of what is preferred."),
-                    "Water that is colder than the dew point draws damp onto the tube and its high voltage end; warmer water costs power"
+                            "A chiller that cannot be set keeps a difference to the room: type that difference "
+                                    + "instead of what is preferred."),
+                    "Water that is colder than the dew point draws damp onto the tube and its high voltage end; "
+                            + "warmer water costs power"
                             + " and the source's life. Between the two lies a window that moves with the weather.",
                     List.of("After a damp night let the room warm up before the pump runs cold water.")));
 
@@ -86,9 +90,11 @@ public final class CoolantSetpoint implements Procedure<SetpointReadings, Setpoi
         boolean open = lowest <= highest;
         OptionalDouble setpoint = OptionalDouble.empty();
         if (open) {
-            setpoint = OptionalDouble.of(read.followC().isPresent()
-                    ? read.airTemperatureC() + read.followC().getAsDouble()
-                    : Math.max(lowest, Math.min(highest, read.preferredC().orElse(PREFERRED_C))));
+            setpoint = OptionalDouble.of(
+                    read.followC().isPresent()
+                            ? read.airTemperatureC() + read.followC().getAsDouble()
+                            : Math.max(
+                                    lowest, Math.min(highest, read.preferredC().orElse(PREFERRED_C))));
         }
         boolean within = open && setpoint.getAsDouble() >= lowest && setpoint.getAsDouble() <= highest;
         OptionalDouble dryTo = OptionalDouble.empty();
@@ -101,49 +107,87 @@ public final class CoolantSetpoint implements Procedure<SetpointReadings, Setpoi
             roomTo = OptionalDouble.of(highest - read.followC().getAsDouble());
         } else if (!within) {
             roomTo = OptionalDouble.of(lowest - read.followC().getAsDouble());
-            dryTo = setpoint.getAsDouble() >= read.minCoolantC() ? OptionalDouble.of(humidity(setpoint.getAsDouble() - margin, read)) : OptionalDouble.empty();
+            dryTo = setpoint.getAsDouble() >= read.minCoolantC()
+                    ? OptionalDouble.of(humidity(setpoint.getAsDouble() - margin, read))
+                    : OptionalDouble.empty();
         }
-        SetpointFinding finding = new SetpointFinding(dew, lowest, highest, setpoint, read.airTemperatureC(), read.relativeHumidityPct(),
-                read.followC(), dryTo, roomTo, new SetpointFinding.Tolerances(margin, read.minCoolantC(), highest));
+        SetpointFinding finding = new SetpointFinding(
+                dew,
+                lowest,
+                highest,
+                setpoint,
+                read.airTemperatureC(),
+                read.relativeHumidityPct(),
+                read.followC(),
+                dryTo,
+                roomTo,
+                new SetpointFinding.Tolerances(margin, read.minCoolantC(), highest));
         return new Outcome<>(finding, within ? Verdict.PASS : Verdict.FAIL, instructions(finding, within));
     }
 
     /** The humidity, %, at which the dew point lies there in air of this temperature. */
     private static double humidity(double dewPointC, SetpointReadings read) {
-        return dewPointC < DRIEST_C ? 0 : Math.min(100, 100 * HumidAir.saturationHPa(dewPointC) / HumidAir.saturationHPa(read.airTemperatureC()));
+        return dewPointC < DRIEST_C
+                ? 0
+                : Math.min(
+                        100, 100 * HumidAir.saturationHPa(dewPointC) / HumidAir.saturationHPa(read.airTemperatureC()));
     }
 
     private static List<Instruction> instructions(SetpointFinding finding, boolean within) {
         Amount dew = Amount.celsius(finding.dewPointC(), 1);
         if (within) {
-            Said between = Said.of("Between {0} and {1} it is safe today; the dew point is {2}.",
+            Said between = Said.of(
+                    "Between {0} and {1} it is safe today; the dew point is {2}.",
                     Amount.celsius(up(finding.lowestC()), 1), Amount.celsius(finding.highestC(), 1), dew);
             Said action = finding.followC().isPresent()
-                    ? Said.of("Leave the chiller as it is: the water is at about {0}.", Amount.celsius(finding.setpointC().getAsDouble(), 1))
+                    ? Said.of(
+                            "Leave the chiller as it is: the water is at about {0}.",
+                            Amount.celsius(finding.setpointC().getAsDouble(), 1))
                     : Said.of("Set the chiller to {0}.", Amount.celsius(set(finding), 1));
             return List.of(Instruction.of("chiller", action).byHand(between));
         }
         List<Instruction> instructions = new ArrayList<>();
         if (finding.setpointC().isEmpty()) {
-            instructions.add(Instruction.of("room", Said.of("Dry the air to {0} or less before the pump runs.", Amount.percent(Math.floor(finding.dryToPct().getAsDouble() + 1e-9), 0)))
-                    .byHand(Said.of("Above the dew point of {0} by {1} the water would be warmer than the {2} that the maker allows.",
+            instructions.add(Instruction.of(
+                            "room",
+                            Said.of(
+                                    "Dry the air to {0} or less before the pump runs.",
+                                    Amount.percent(Math.floor(finding.dryToPct().getAsDouble() + 1e-9), 0)))
+                    .byHand(Said.of(
+                            "Above the dew point of {0} by {1} the water would be warmer than the {2} that the "
+                                    + "maker allows.",
                             dew, degrees(finding.tolerances().marginC()), Amount.celsius(finding.highestC(), 1))));
             return instructions;
         }
         if (finding.roomToC().isEmpty()) {
-            instructions.add(Instruction.of("room", Said.of("Dry the air to {0} or less.", Amount.percent(Math.floor(finding.dryToPct().getAsDouble() + 1e-9), 0)))
-                    .byHand(Said.of("The chiller follows the room, and between {0} and {1} no room can be kept so exactly.",
+            instructions.add(Instruction.of(
+                            "room",
+                            Said.of(
+                                    "Dry the air to {0} or less.",
+                                    Amount.percent(Math.floor(finding.dryToPct().getAsDouble() + 1e-9), 0)))
+                    .byHand(Said.of(
+                            "The chiller follows the room, and between {0} and {1} no room can be kept so exactly.",
                             Amount.celsius(finding.lowestC(), 1), Amount.celsius(finding.highestC(), 1))));
             return instructions;
         }
         boolean warm = finding.setpointC().getAsDouble() > finding.highestC();
-        double over = warm ? finding.setpointC().getAsDouble() - finding.highestC() : finding.lowestC() - finding.setpointC().getAsDouble();
+        double over = warm
+                ? finding.setpointC().getAsDouble() - finding.highestC()
+                : finding.lowestC() - finding.setpointC().getAsDouble();
         double room = finding.roomToC().getAsDouble();
-        instructions.add(Instruction.of("room", Said.of((warm ? "Cool" : "Warm") + " the room to {0}.", Amount.celsius(warm ? Math.floor(room * 10 + 1e-6) / 10 : up(room), 1)))
-                .byHand(Said.of("The chiller follows the room: the water would be at {0}, too " + (warm ? "warm" : "cold") + " by {1}.",
-                        Amount.celsius(finding.setpointC().getAsDouble(), 1), degrees(over))));
-        finding.dryToPct().ifPresent(dry -> instructions.add(Instruction.of("room", Said.of(
-                "Or dry the air to {0} or less.", Amount.percent(Math.floor(dry + 1e-9), 0)))));
+        instructions.add(Instruction.of(
+                        "room",
+                        Said.of(
+                                (warm ? "Cool" : "Warm") + " the room to {0}.",
+                                Amount.celsius(warm ? Math.floor(room * 10 + 1e-6) / 10 : up(room), 1)))
+                .byHand(Said.of(
+                        "The chiller follows the room: the water would be at {0}, too " + (warm ? "warm" : "cold")
+                                + " by {1}.",
+                        Amount.celsius(finding.setpointC().getAsDouble(), 1),
+                        degrees(over))));
+        finding.dryToPct()
+                .ifPresent(dry -> instructions.add(Instruction.of(
+                        "room", Said.of("Or dry the air to {0} or less.", Amount.percent(Math.floor(dry + 1e-9), 0)))));
         return instructions;
     }
 
@@ -165,7 +209,9 @@ public final class CoolantSetpoint implements Procedure<SetpointReadings, Setpoi
 
     @Override
     public Said keyFigure(SetpointFinding finding) {
-        return finding.setpointC().isPresent() ? Said.of("{0}", Amount.celsius(finding.setpointC().getAsDouble(), 1)) : Said.of("no safe water");
+        return finding.setpointC().isPresent()
+                ? Said.of("{0}", Amount.celsius(finding.setpointC().getAsDouble(), 1))
+                : Said.of("no safe water");
     }
 
     @Override
@@ -174,18 +220,32 @@ public final class CoolantSetpoint implements Procedure<SetpointReadings, Setpoi
                 new Evidence("dew point", Said.of("{0}", Amount.celsius(finding.dewPointC(), 1))),
                 new Evidence("coldest today", Said.of("{0}", Amount.celsius(finding.lowestC(), 1))),
                 new Evidence("warmest", Said.of("{0}", Amount.celsius(finding.highestC(), 1))),
-                new Evidence("room", Said.of("{0}, {1}", Amount.celsius(finding.airTemperatureC(), 1), Amount.percent(finding.relativeHumidityPct(), 0))));
+                new Evidence(
+                        "room",
+                        Said.of(
+                                "{0}, {1}",
+                                Amount.celsius(finding.airTemperatureC(), 1),
+                                Amount.percent(finding.relativeHumidityPct(), 0))));
     }
 
     @Override
     public Said judgedBy(SetpointFinding finding) {
-        return Said.of("water {0#} to {1}, {2} over the dew point", Amount.celsius(finding.tolerances().minCoolantC(), 1), Amount.celsius(finding.highestC(), 1), degrees(finding.tolerances().marginC()));
+        return Said.of(
+                "water {0#} to {1}, {2} over the dew point",
+                Amount.celsius(finding.tolerances().minCoolantC(), 1),
+                Amount.celsius(finding.highestC(), 1),
+                degrees(finding.tolerances().marginC()));
     }
 
     @Override
     public List<Trait> traits(SetpointReadings readings, SetpointFinding finding, Family family) {
         return finding.setpointC().stream()
-                .mapToObj(set -> Trait.amount("water set-point", Said.of("{0}", Amount.celsius(set, 1)), set, 2, family == Family.GANTRY_CO2 ? 0.5 : 0.3))
+                .mapToObj(set -> Trait.amount(
+                        "water set-point",
+                        Said.of("{0}", Amount.celsius(set, 1)),
+                        set,
+                        2,
+                        family == Family.GANTRY_CO2 ? 0.5 : 0.3))
                 .toList();
     }
 }

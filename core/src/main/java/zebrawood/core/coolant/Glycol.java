@@ -8,8 +8,12 @@ import java.util.Locale;
  */
 public enum Glycol {
     NONE(998, 4182, new double[] {0}, new double[] {0}),
-    ETHYLENE(1115, 2360, new double[] {0, 8.9, 18.1, 27.7, 37.5, 47.6, 57.8}, new double[] {0, -3.2, -7.8, -14.1, -22.3, -33.8, -48.3}),
-    PROPYLENE(1036, 2480, new double[] {0, 9.6, 19.4, 29.4, 39.6, 49.9, 60.0}, new double[] {0, -3.3, -7.1, -12.7, -21.1, -33.5, -51.1});
+    ETHYLENE(1115, 2360, new double[] {0, 8.9, 18.1, 27.7, 37.5, 47.6, 57.8}, new double[] {
+        0, -3.2, -7.8, -14.1, -22.3, -33.8, -48.3
+    }),
+    PROPYLENE(1036, 2480, new double[] {0, 9.6, 19.4, 29.4, 39.6, 49.9, 60.0}, new double[] {
+        0, -3.3, -7.1, -12.7, -21.1, -33.5, -51.1
+    });
 
     private final double density;
     private final double heatCapacity;
@@ -37,7 +41,10 @@ public enum Glycol {
     double freezingPointC(double volumePct) {
         for (int i = 1; i < sharesPct.length; i++) {
             if (volumePct <= sharesPct[i]) {
-                return freezingC[i - 1] + (volumePct - sharesPct[i - 1]) / (sharesPct[i] - sharesPct[i - 1]) * (freezingC[i] - freezingC[i - 1]);
+                return freezingC[i - 1]
+                        + (volumePct - sharesPct[i - 1])
+                                / (sharesPct[i] - sharesPct[i - 1])
+                                * (freezingC[i] - freezingC[i - 1]);
             }
         }
         return freezingC[freezingC.length - 1];

@@ -37,8 +37,14 @@ public record HeatReadings(
                 .within("maxC", maxC, -60, 150)
                 .above("reservoirL", reservoirL, 0)
                 .above("chillerW", chillerW, 0)
-                .tie(() -> opticalOutputW < electricalInputW, "opticalOutputW", "no source gives more light than power goes in")
-                .tie(() -> glycolPct.orElse(0) == 0 || glycol.orElse(Glycol.NONE) != Glycol.NONE, "glycolPct", "plain water has a share of 0 %: say which glycol it is")
+                .tie(
+                        () -> opticalOutputW < electricalInputW,
+                        "opticalOutputW",
+                        "no source gives more light than power goes in")
+                .tie(
+                        () -> glycolPct.orElse(0) == 0 || glycol.orElse(Glycol.NONE) != Glycol.NONE,
+                        "glycolPct",
+                        "plain water has a share of 0 %: say which glycol it is")
                 .done();
     }
 }

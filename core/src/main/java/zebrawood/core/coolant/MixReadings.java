@@ -54,8 +54,24 @@ public record MixReadings(
     }
 
     /** Water and its filling not spoken of. */
-    public MixReadings(double circuitVolumeMl, OptionalDouble firstFillMl, Optional<Hose> hose, double lowestAmbientC, OptionalDouble marginC, Glycol glycol) {
-        this(circuitVolumeMl, firstFillMl, hose, lowestAmbientC, marginC, glycol, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+    public MixReadings(
+            double circuitVolumeMl,
+            OptionalDouble firstFillMl,
+            Optional<Hose> hose,
+            double lowestAmbientC,
+            OptionalDouble marginC,
+            Glycol glycol) {
+        this(
+                circuitVolumeMl,
+                firstFillMl,
+                hose,
+                lowestAmbientC,
+                marginC,
+                glycol,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
     }
 
     /** The hoses that the pump fills: bore, mm, and length, m, both above 0. */
@@ -78,8 +94,14 @@ public record MixReadings(
                 .atLeast("marginC", marginC, 0)
                 .present("glycol", glycol)
                 .tie(() -> firstFillMl.orElse(0) <= circuitVolumeMl, "firstFillMl", "is more than the circuit holds")
-                .tie(() -> firstFillMl.isEmpty() || hose.isEmpty(), "firstFillMl", "follows from the hose: leave one of the two empty")
-                .tie(() -> hose.isEmpty() || hose.get().volumeMl() < circuitVolumeMl, "hose", "holds more than the circuit: look at bore and length")
+                .tie(
+                        () -> firstFillMl.isEmpty() || hose.isEmpty(),
+                        "firstFillMl",
+                        "follows from the hose: leave one of the two empty")
+                .tie(
+                        () -> hose.isEmpty() || hose.get().volumeMl() < circuitVolumeMl,
+                        "hose",
+                        "holds more than the circuit: look at bore and length")
                 .done();
     }
 

@@ -12,7 +12,8 @@ import zebrawood.core.reading.Checks;
  * @param minCoolantC the coldest that the maker allows, °C, -60..150
  * @param maxCoolantC the warmest, °C, not under the coldest
  * @param preferredC what is preferred, °C; 20 where absent
- * @param followC the difference to the room that a chiller keeps which cannot be set, °C, -30..30; then nothing is preferred
+ * @param followC the difference to the room that a chiller keeps which cannot be set, °C, -30..30; then nothing is
+ *     preferred
  */
 public record SetpointReadings(
         double airTemperatureC,
@@ -33,7 +34,10 @@ public record SetpointReadings(
                 .within("preferredC", preferredC, -60, 150)
                 .within("followC", followC, -30, 30)
                 .tie(() -> maxCoolantC >= minCoolantC, "maxCoolantC", "must not be under the coldest water allowed")
-                .tie(() -> followC.isEmpty() || preferredC.isEmpty(), "followC", "a chiller that follows the room cannot be set: leave one of the two empty")
+                .tie(
+                        () -> followC.isEmpty() || preferredC.isEmpty(),
+                        "followC",
+                        "a chiller that follows the room cannot be set: leave one of the two empty")
                 .done();
     }
 }

@@ -20,8 +20,8 @@ import zebrawood.core.procedure.Trait;
 import zebrawood.core.units.Said;
 
 /**
- * Everything on record that differed between two moments of one machine, the likeliest to matter first, and what
- * was not on record. How likely follows from how much a result depends on it on this family, how large the change is
+ * Everything on record that differed between two moments of one machine, the likeliest to matter first, and what was
+ * not on record. How likely follows from how much a result depends on it on this family, how large the change is
  * against its tolerance ({@link Trait#weight}), and whether it was checked since.
  *
  * @param earlier the moment that stands first in the chain
@@ -29,7 +29,8 @@ import zebrawood.core.units.Said;
  * @param differences the likeliest first
  * @param notOnRecord what cannot be told, in words
  */
-public record Comparison(StateOnRecord earlier, StateOnRecord later, List<Difference> differences, List<String> notOnRecord) {
+public record Comparison(
+        StateOnRecord earlier, StateOnRecord later, List<Difference> differences, List<String> notOnRecord) {
 
     public Comparison {
         differences = List.copyOf(differences);
@@ -41,7 +42,8 @@ public record Comparison(StateOnRecord earlier, StateOnRecord later, List<Differ
      *
      * @param between events that stand between them
      */
-    public static Comparison of(StateOnRecord one, StateOnRecord other, List<Entry> between, List<Procedure<?, ?>> procedures) {
+    public static Comparison of(
+            StateOnRecord one, StateOnRecord other, List<Entry> between, List<Procedure<?, ?>> procedures) {
         boolean inOrder = one.at().standsAt() <= other.at().standsAt();
         return new Comparing(inOrder ? one : other, inOrder ? other : one, procedures).run(between);
     }
@@ -66,7 +68,9 @@ public record Comparison(StateOnRecord earlier, StateOnRecord later, List<Differ
             if (earlier.at().body() instanceof Body.Worked before && later.at().body() instanceof Body.Worked after) {
                 compare(before.result().traits(family), after.result().traits(family), earlier.at(), later.at(), "");
             }
-            procedures.stream().filter(procedure -> procedure.appliesTo(later.plate())).forEach(this::procedure);
+            procedures.stream()
+                    .filter(procedure -> procedure.appliesTo(later.plate()))
+                    .forEach(this::procedure);
             cleaning();
             plate();
             between.forEach(this::happened);
@@ -83,8 +87,14 @@ public record Comparison(StateOnRecord earlier, StateOnRecord later, List<Differ
                     missing(now.label(), entryBefore);
                 } else if (!was.isSameAs(now)) {
                     double likelihood = was.weight(now);
-                    differences.add(new Difference(now.label(), was.figure(), now.figure(), join(size(was, now), why), likelihood,
-                            OptionalInt.of(entryBefore.number()), OptionalInt.of(entryAfter.number())));
+                    differences.add(new Difference(
+                            now.label(),
+                            was.figure(),
+                            now.figure(),
+                            join(size(was, now), why),
+                            likelihood,
+                            OptionalInt.of(entryBefore.number()),
+                            OptionalInt.of(entryAfter.number())));
                 }
             }
             old.keySet().forEach(label -> missing(label, entryAfter));
@@ -98,8 +108,13 @@ public record Comparison(StateOnRecord earlier, StateOnRecord later, List<Differ
             if (was.value().isEmpty() || now.value().isEmpty()) {
                 return "";
             }
-            double x = Math.abs(was.value().getAsDouble() - now.value().getAsDouble()) / Math.max(was.tolerance(), now.tolerance());
-            return x < 0.75 ? "within what repeats" : x < 1.5 ? "about as much as just matters" : Math.min(99, Math.round(x)) + " times what just matters";
+            double x = Math.abs(was.value().getAsDouble() - now.value().getAsDouble())
+                    / Math.max(was.tolerance(), now.tolerance());
+            return x < 0.75
+                    ? "within what repeats"
+                    : x < 1.5
+                            ? "about as much as just matters"
+                            : Math.min(99, Math.round(x)) + " times what just matters";
         }
 
         private <R extends Record, F extends Record> void procedure(Procedure<R, F> procedure) {
@@ -114,11 +129,16 @@ public record Comparison(StateOnRecord earlier, StateOnRecord later, List<Differ
             if (before.get().number() == after.get().number()) {
                 long days = days(after.get().since(), later.at().since());
                 if (days > 0) {
-                    notOnRecord.add(title + " in between: last seen " + days + (days == 1 ? " day" : " days") + " before the later one");
+                    notOnRecord.add(title + " in between: last seen " + days + (days == 1 ? " day" : " days")
+                            + " before the later one");
                 }
                 return;
             }
-            compare(traits(procedure, before.get()), traits(procedure, after.get()), before.get(), after.get(),
+            compare(
+                    traits(procedure, before.get()),
+                    traits(procedure, after.get()),
+                    before.get(),
+                    after.get(),
                     "checked " + ago(after.get().since(), later.at().since()));
         }
 
@@ -126,7 +146,10 @@ public record Comparison(StateOnRecord earlier, StateOnRecord later, List<Differ
             if (!(entry.body() instanceof Body.Measured measured) || !measured.isRead()) {
                 return List.of();
             }
-            return procedure.traits(procedure.readingsType().cast(measured.readings()), procedure.findingType().cast(measured.finding()), family);
+            return procedure.traits(
+                    procedure.readingsType().cast(measured.readings()),
+                    procedure.findingType().cast(measured.finding()),
+                    family);
         }
 
         /** How long each surface had gone without being cleaned. */
@@ -134,26 +157,41 @@ public record Comparison(StateOnRecord earlier, StateOnRecord later, List<Differ
             Optional<Entry> before = cleaned(earlier);
             Optional<Entry> after = cleaned(later);
             if (before.isEmpty() || after.isEmpty()) {
-                notOnRecord.add(after.isEmpty() ? "when anything was cleaned" : "when anything was cleaned before the earlier one");
+                notOnRecord.add(
+                        after.isEmpty()
+                                ? "when anything was cleaned"
+                                : "when anything was cleaned before the earlier one");
                 return;
             }
-            compare(List.of(sinceCleaned(before.get(), earlier)), List.of(sinceCleaned(after.get(), later)), before.get(), after.get(), "");
+            compare(
+                    List.of(sinceCleaned(before.get(), earlier)),
+                    List.of(sinceCleaned(after.get(), later)),
+                    before.get(),
+                    after.get(),
+                    "");
         }
 
         private static Optional<Entry> cleaned(StateOnRecord moment) {
             return moment.happened().stream()
-                    .filter(entry -> entry.body() instanceof Body.Happened happened && happened.change() == Change.CLEANED)
+                    .filter(entry ->
+                            entry.body() instanceof Body.Happened happened && happened.change() == Change.CLEANED)
                     .findFirst();
         }
 
         private Trait sinceCleaned(Entry cleaned, StateOnRecord moment) {
             long days = days(cleaned.since(), moment.at().since());
-            return Trait.amount("days since cleaned", Said.of(days + (days == 1 ? " day" : " days")), (double) days, 30, 0.6);
+            return Trait.amount(
+                    "days since cleaned", Said.of(days + (days == 1 ? " day" : " days")), (double) days, 30, 0.6);
         }
 
         private void plate() {
             if (earlier.plateEntry().number() != later.plateEntry().number()) {
-                compare(plateTraits(earlier.plate()), plateTraits(later.plate()), earlier.plateEntry(), later.plateEntry(), "by the plate");
+                compare(
+                        plateTraits(earlier.plate()),
+                        plateTraits(later.plate()),
+                        earlier.plateEntry(),
+                        later.plateEntry(),
+                        "by the plate");
             }
         }
 
@@ -162,14 +200,23 @@ public record Comparison(StateOnRecord earlier, StateOnRecord later, List<Differ
             plate.place().ifPresent(place -> traits.add(Trait.word("place", place, 0.2)));
             plate.source().ifPresent(source -> {
                 source.kind().ifPresent(kind -> traits.add(Trait.word("source", kind, 0.6)));
-                source.ratedPowerW().ifPresent(power -> traits.add(Trait.amount("rated power", Said.of(power + " W"), power, 0.05 * power, 0.9)));
+                source.ratedPowerW()
+                        .ifPresent(power -> traits.add(
+                                Trait.amount("rated power", Said.of(power + " W"), power, 0.05 * power, 0.9)));
             });
             plate.optics().ifPresent(optics -> {
                 optics.focusDatum().ifPresent(datum -> traits.add(Trait.word("focus datum", datum, 0.5)));
                 optics.gapTool().ifPresent(tool -> traits.add(Trait.word("gap tool", tool, 0.3)));
             });
-            plate.control().flatMap(Plate.Control::need).ifPresent(need -> need.senderMaxS().ifPresent(full ->
-                    traits.add(Trait.amount("S sent for full power", Said.of("S " + Math.round(full)), full, 0.05 * full, 0.95))));
+            plate.control()
+                    .flatMap(Plate.Control::need)
+                    .ifPresent(need -> need.senderMaxS()
+                            .ifPresent(full -> traits.add(Trait.amount(
+                                    "S sent for full power",
+                                    Said.of("S " + Math.round(full)),
+                                    full,
+                                    0.05 * full,
+                                    0.95))));
             return traits;
         }
 
@@ -177,18 +224,31 @@ public record Comparison(StateOnRecord earlier, StateOnRecord later, List<Differ
         private void happened(Entry entry) {
             Body.Happened happened = (Body.Happened) entry.body();
             boolean seenAgain = procedures.stream()
-                    .filter(procedure -> happened.changes().stream().anyMatch(procedure.card().redoneAfter()::contains))
+                    .filter(procedure -> happened.changes().stream()
+                            .anyMatch(procedure.card().redoneAfter()::contains))
                     .map(procedure -> later.newest().get(procedure.card().id()))
                     .anyMatch(reading -> reading != null && reading.standsAt() > entry.standsAt());
-            String what = happened.change().words() + happened.cleaning().map(cleaning -> " " + cleaning.surface()).orElse("");
-            String remark = happened.cleaning().map(cleaning -> cleaning.damage().isBlank() ? happened.remark() : cleaning.damage()).orElse(happened.remark());
-            differences.add(new Difference(what, Said.of("before"), Said.of(remark.isBlank() ? "since" : remark),
+            String what = happened.change().words()
+                    + happened.cleaning()
+                            .map(cleaning -> " " + cleaning.surface())
+                            .orElse("");
+            String remark = happened.cleaning()
+                    .map(cleaning -> cleaning.damage().isBlank() ? happened.remark() : cleaning.damage())
+                    .orElse(happened.remark());
+            differences.add(new Difference(
+                    what,
+                    Said.of("before"),
+                    Said.of(remark.isBlank() ? "since" : remark),
                     join(ago(entry.since(), later.at().since()), seenAgain ? "checked again since" : ""),
-                    likelihood(happened) * (seenAgain ? 0.3 : 1), OptionalInt.empty(), OptionalInt.of(entry.number())));
+                    likelihood(happened) * (seenAgain ? 0.3 : 1),
+                    OptionalInt.empty(),
+                    OptionalInt.of(entry.number())));
         }
 
         private static double likelihood(Body.Happened happened) {
-            boolean damaged = happened.cleaning().filter(cleaning -> !cleaning.damage().isBlank()).isPresent();
+            boolean damaged = happened.cleaning()
+                    .filter(cleaning -> !cleaning.damage().isBlank())
+                    .isPresent();
             return switch (happened.change()) {
                 case SOURCE_CHANGED -> 0.95;
                 case LENS_CHANGED -> 0.85;

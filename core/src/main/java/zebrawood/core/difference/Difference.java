@@ -15,7 +15,13 @@ import zebrawood.core.units.Said;
  * @param entryAfter the entry that says how it became
  */
 public record Difference(
-        String label, Said before, Said after, String why, double likelihood, OptionalInt entryBefore, OptionalInt entryAfter) {
+        String label,
+        Said before,
+        Said after,
+        String why,
+        double likelihood,
+        OptionalInt entryBefore,
+        OptionalInt entryAfter) {
 
     /** From here on a difference is worth looking at first. */
     public static final double LIKELY = 0.3;

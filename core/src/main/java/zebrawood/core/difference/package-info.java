@@ -1,5 +1,4 @@
 /**
- * Same settings, other day, other result: what was different? Start at
- * {@link zebrawood.core.difference.Comparison}.
+ * Same settings, other day, other result: what was different? Start at {@link zebrawood.core.difference.Comparison}.
  */
 package zebrawood.core.difference;

@@ -20,13 +20,15 @@ public sealed interface Body {
 
     /** Whether the laser fired for it. */
     default boolean usedLaser() {
-        return this instanceof Measured measured && measured.fired() || this instanceof GateLine line && line.fired() || this instanceof Worked
+        return this instanceof Measured measured && measured.fired()
+                || this instanceof GateLine line && line.fired()
+                || this instanceof Worked
                 || this instanceof Foreign foreign && foreign.fired();
     }
 
     /**
-     * Where on the Route it belongs: a procedure's id, {@code first-light}, {@code plate}, {@code event}, {@code work} or
-     * {@code point}.
+     * Where on the Route it belongs: a procedure's id, {@code first-light}, {@code plate}, {@code event}, {@code work}
+     * or {@code point}.
      */
     String stop();
 
@@ -72,7 +74,9 @@ public sealed interface Body {
 
         /** All that happened: a lens that was taken out to be cleaned was out and back too. */
         public Set<Change> changes() {
-            return cleaning.filter(Cleaning::takenOut).isPresent() ? Set.of(change, Change.LENS_CHANGED) : Set.of(change);
+            return cleaning.filter(Cleaning::takenOut).isPresent()
+                    ? Set.of(change, Change.LENS_CHANGED)
+                    : Set.of(change);
         }
 
         @Override
@@ -180,13 +184,20 @@ public sealed interface Body {
          * @param asTyped path of a reading to the text as it was typed; empty where nobody typed
          */
         public static <R extends Record, F extends Record> Measured of(
-                Procedure<R, F> procedure, R readings, Map<String, String> asTyped, Outcome<F> outcome, UnitChoice units) {
+                Procedure<R, F> procedure,
+                R readings,
+                Map<String, String> asTyped,
+                Outcome<F> outcome,
+                UnitChoice units) {
             Shown shown = new Shown(
                     units,
                     procedure.keyFigure(outcome.finding()).in(units),
-                    outcome.instructions().stream().map(instruction -> instruction.sentence(units)).toList(),
+                    outcome.instructions().stream()
+                            .map(instruction -> instruction.sentence(units))
+                            .toList(),
                     procedure.evidence(outcome.finding()).stream()
-                            .map(evidence -> new Pair(evidence.label(), evidence.figure().in(units)))
+                            .map(evidence ->
+                                    new Pair(evidence.label(), evidence.figure().in(units)))
                             .toList(),
                     procedure.judgedBy(outcome.finding()).in(units));
             return new Measured(
@@ -203,8 +214,8 @@ public sealed interface Body {
     }
 
     /**
-     * Something that this program does not know: an entry of a newer one. It is shown as it stands, exported and imported
-     * byte for byte, and judged by nobody here.
+     * Something that this program does not know: an entry of a newer one. It is shown as it stands, exported and
+     * imported byte for byte, and judged by nobody here.
      *
      * @param kind as the entry names it
      * @param stop where on the Route it belongs, as the entry says

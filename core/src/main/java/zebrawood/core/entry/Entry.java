@@ -18,7 +18,12 @@ import java.util.Optional;
  * @param unknown parts of it that this program does not know, by their path: those of a newer program
  */
 public record Entry(
-        Place place, Stamp stamp, Body body, Optional<Correction> corrects, List<Attachment> attachments, List<String> unknown) {
+        Place place,
+        Stamp stamp,
+        Body body,
+        Optional<Correction> corrects,
+        List<Attachment> attachments,
+        List<String> unknown) {
 
     /**
      * Where an entry stands.
@@ -75,7 +80,9 @@ public record Entry(
 
     /** Whether this program knows all that it says; what it does not know it must neither judge nor replace. */
     public boolean isWhollyKnown() {
-        return unknown.isEmpty() && !(body instanceof Body.Foreign) && !(body instanceof Body.Measured measured && !measured.isRead());
+        return unknown.isEmpty()
+                && !(body instanceof Body.Foreign)
+                && !(body instanceof Body.Measured measured && !measured.isRead());
     }
 
     public int number() {

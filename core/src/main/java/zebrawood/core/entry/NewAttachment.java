@@ -17,9 +17,7 @@ public record NewAttachment(String name, Content content) {
 
     /** Bytes that can be read again and again. */
     public interface Content {
-        /**
-         * @throws IOException where they cannot be read
-         */
+        /** @throws IOException where they cannot be read */
         InputStream open() throws IOException;
     }
 

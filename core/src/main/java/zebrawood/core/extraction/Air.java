@@ -17,7 +17,10 @@ public record Air(OptionalDouble temperatureC, OptionalDouble pressureKPa) {
     private static final double GAS_CONSTANT = 287.05;
 
     public Air {
-        new Checks().within("temperatureC", temperatureC, -45, 100).within("pressureKPa", pressureKPa, 50, 110).done();
+        new Checks()
+                .within("temperatureC", temperatureC, -45, 100)
+                .within("pressureKPa", pressureKPa, 50, 110)
+                .done();
     }
 
     private double kelvin() {

@@ -35,6 +35,7 @@ public final class Extraction implements Procedure<ExtractionReadings, Extractio
 
     /** carries fine dust and smoke along a level duct; where the dust asks for more, it is typed */
     private static final double LEAST_TRANSPORT_MPS = 10;
+
     private static final double[] STANDARD_MM = {100, 125, 150, 160, 180, 200, 224, 250, 280, 315};
     /** points of a drawn curve: smooth on paper, few enough for an entry */
     private static final int CURVE = 24;
@@ -51,16 +52,21 @@ public final class Extraction implements Procedure<ExtractionReadings, Extractio
             20,
             365,
             new Help(
-                    List.of("What flow the machine's manual asks for, and the fan's curve from its data sheet.",
-                            "Bore and length of every duct and hose, every bend, the cap, the filter, in the order of the run.",
-                            "With a filter unit: its drop when clean and when it is to be changed, and what its gauge shows now."),
+                    List.of(
+                            "What flow the machine's manual asks for, and the fan's curve from its data sheet.",
+                            "Bore and length of every duct and hose, every bend, the cap, the filter, in the "
+                                    + "order of the run.",
+                            "With a filter unit: its drop when clean and when it is to be changed, and what its "
+                                    + "gauge shows now."),
                     List.of(
                             "Pull hoses straight; one that hangs in folds takes two or three times as much.",
                             "The fan belongs at the outlet: what leaks then is sucked in, not blown into the room.",
                             "Start a job without the beam and see that the machine's signal starts the extraction.",
                             "A filter that returns the air to the room must be made for what is cut here."),
-                    "Too little flow leaves smoke on lens and workpiece and in the lungs; too slow air leaves dust in the duct, which burns.",
-                    List.of("An estimate for a talk with whoever builds the duct. Outlet, fire dampers and what may leave the building are for the local code.")));
+                    "Too little flow leaves smoke on lens and workpiece and in the lungs; too slow air leaves "
+                            + "dust in the duct, which burns.",
+                    List.of("An estimate for a talk with whoever builds the duct. Outlet, fire dampers and what "
+                            + "may leave the building are for the local code.")));
 
     @Override
     public Card card() {
@@ -90,7 +96,9 @@ public final class Extraction implements Procedure<ExtractionReadings, Extractio
         double least = read.minTransportMs().orElse(LEAST_TRANSPORT_MPS);
         double flow = fan.operatingFlow(layout);
         double margin = margin(flow, read);
-        List<ExtractionFinding.Velocity> velocities = layout.segments().stream().map(segment -> new ExtractionFinding.Velocity(segment.name(), segment.velocityMps(flow))).toList();
+        List<ExtractionFinding.Velocity> velocities = layout.segments().stream()
+                .map(segment -> new ExtractionFinding.Velocity(segment.name(), segment.velocityMps(flow)))
+                .toList();
         boolean carries = velocities.stream().allMatch(velocity -> velocity.ms() >= least);
         List<Link> chain = chain(layout, flow, air);
         ExtractionFinding finding = new ExtractionFinding(
@@ -104,17 +112,25 @@ public final class Extraction implements Procedure<ExtractionReadings, Extractio
                 carries,
                 chain,
                 curve(layout, fan, air),
-                read.fanCurve().stream().map(point -> new Point(point.flowM3h(), fan.pressurePa(point.flowM3h()).orElseThrow())).toList(),
+                read.fanCurve().stream()
+                        .map(point -> new Point(
+                                point.flowM3h(), fan.pressurePa(point.flowM3h()).orElseThrow()))
+                        .toList(),
                 read.requiredFlowM3h(),
                 read.fanAtDischargeEnd(),
                 better(read, layout, fan, flow, air, margin, carries),
                 loaded(read, layout, fan),
                 due(read),
                 read.other().map(other -> other(read, other, fan, air, least)),
-                margin >= 0 && !carries ? layout.oneShut().flatMap(shut -> shut(read, shut, fan, least)) : Optional.empty(),
+                margin >= 0 && !carries
+                        ? layout.oneShut().flatMap(shut -> shut(read, shut, fan, least))
+                        : Optional.empty(),
                 new ExtractionFinding.Tolerances(least));
         List<Instruction> instructions = instructions(read, finding);
-        boolean passes = margin >= 0 && carries && read.fanAtDischargeEnd() && read.startSignal().orElse(true);
+        boolean passes = margin >= 0
+                && carries
+                && read.fanAtDischargeEnd()
+                && read.startSignal().orElse(true);
         return new Outcome<>(finding, passes ? Verdict.PASS : Verdict.ADJUST, instructions);
     }
 
@@ -138,15 +154,36 @@ public final class Extraction implements Procedure<ExtractionReadings, Extractio
         int last = layout.segments().size();
         for (int passed = 0; passed <= last; passed++) {
             int here = passed;
-            layout.filters().stream().filter(filter -> Math.min(last, filter.segmentsBefore().orElse(0)) == here)
-                    .forEach(filter -> chain.add(new Link(Kind.FILTER, filter.name(), filter.lossPa(flow), OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), 1)));
-            layout.fittings().stream().filter(fitting -> Math.min(last, fitting.segmentsBefore().orElse(last)) == here)
-                    .forEach(fitting -> chain.add(new Link(Kind.FITTING, fitting.name(), fitting.lossPa(flow, air), OptionalDouble.of(fitting.diameterMm()),
-                            OptionalDouble.empty(), OptionalDouble.empty(), fitting.parallel().orElse(1))));
+            layout.filters().stream()
+                    .filter(filter -> Math.min(last, filter.segmentsBefore().orElse(0)) == here)
+                    .forEach(filter -> chain.add(new Link(
+                            Kind.FILTER,
+                            filter.name(),
+                            filter.lossPa(flow),
+                            OptionalDouble.empty(),
+                            OptionalDouble.empty(),
+                            OptionalDouble.empty(),
+                            1)));
+            layout.fittings().stream()
+                    .filter(fitting -> Math.min(last, fitting.segmentsBefore().orElse(last)) == here)
+                    .forEach(fitting -> chain.add(new Link(
+                            Kind.FITTING,
+                            fitting.name(),
+                            fitting.lossPa(flow, air),
+                            OptionalDouble.of(fitting.diameterMm()),
+                            OptionalDouble.empty(),
+                            OptionalDouble.empty(),
+                            fitting.parallel().orElse(1))));
             if (passed < last) {
                 Layout.Segment segment = layout.segments().get(passed);
-                chain.add(new Link(Kind.SEGMENT, segment.name(), segment.lossPa(flow, air), OptionalDouble.of(segment.diameterMm()),
-                        OptionalDouble.of(segment.lengthM()), OptionalDouble.of(segment.velocityMps(flow)), segment.parallel().orElse(1)));
+                chain.add(new Link(
+                        Kind.SEGMENT,
+                        segment.name(),
+                        segment.lossPa(flow, air),
+                        OptionalDouble.of(segment.diameterMm()),
+                        OptionalDouble.of(segment.lengthM()),
+                        OptionalDouble.of(segment.velocityMps(flow)),
+                        segment.parallel().orElse(1)));
             }
         }
         return chain;
@@ -161,15 +198,21 @@ public final class Extraction implements Procedure<ExtractionReadings, Extractio
         return curve;
     }
 
-    /** The single change: for too little flow the costliest segment one size wider, for too slow air alone the slowest one size narrower. */
-    private static Optional<ExtractionFinding.Better> better(ExtractionReadings read, Layout layout, Fan fan, double flow, Air air, double margin, boolean carries) {
+    /**
+     * The single change: for too little flow the costliest segment one size wider, for too slow air alone the slowest
+     * one size narrower.
+     */
+    private static Optional<ExtractionFinding.Better> better(
+            ExtractionReadings read, Layout layout, Fan fan, double flow, Air air, double margin, boolean carries) {
         if (margin >= 0 && carries) {
             return Optional.empty();
         }
         List<Layout.Segment> segments = layout.segments();
         int which = 0;
         for (int i = 1; i < segments.size(); i++) {
-            boolean more = margin < 0 ? segments.get(i).lossPa(flow, air) > segments.get(which).lossPa(flow, air) : segments.get(i).velocityMps(flow) < segments.get(which).velocityMps(flow);
+            boolean more = margin < 0
+                    ? segments.get(i).lossPa(flow, air) > segments.get(which).lossPa(flow, air)
+                    : segments.get(i).velocityMps(flow) < segments.get(which).velocityMps(flow);
             which = more ? i : which;
         }
         Layout.Segment segment = segments.get(which);
@@ -208,64 +251,123 @@ public final class Extraction implements Procedure<ExtractionReadings, Extractio
 
     /** When the straight line through what the gauge showed reaches the drop of the loaded filter. */
     private static Optional<LocalDate> due(ExtractionReadings read) {
-        OptionalDouble limit = read.filters().stream().flatMapToDouble(filter -> filter.loadedDropPa().stream()).findFirst();
+        OptionalDouble limit = read.filters().stream()
+                .flatMapToDouble(filter -> filter.loadedDropPa().stream())
+                .findFirst();
         if (limit.isEmpty() || read.gauge().size() < 2) {
             return Optional.empty();
         }
         // least squares: through the mean, with the slope of the deviations from it
-        double meanDay = read.gauge().stream().mapToDouble(gauged -> gauged.day().toEpochDay()).average().orElseThrow();
-        double meanPa = read.gauge().stream().mapToDouble(ExtractionReadings.Gauged::dropPa).average().orElseThrow();
-        double together = read.gauge().stream().mapToDouble(gauged -> (gauged.day().toEpochDay() - meanDay) * (gauged.dropPa() - meanPa)).sum();
-        double apart = read.gauge().stream().mapToDouble(gauged -> Math.pow(gauged.day().toEpochDay() - meanDay, 2)).sum();
+        double meanDay = read.gauge().stream()
+                .mapToDouble(gauged -> gauged.day().toEpochDay())
+                .average()
+                .orElseThrow();
+        double meanPa = read.gauge().stream()
+                .mapToDouble(ExtractionReadings.Gauged::dropPa)
+                .average()
+                .orElseThrow();
+        double together = read.gauge().stream()
+                .mapToDouble(gauged -> (gauged.day().toEpochDay() - meanDay) * (gauged.dropPa() - meanPa))
+                .sum();
+        double apart = read.gauge().stream()
+                .mapToDouble(gauged -> Math.pow(gauged.day().toEpochDay() - meanDay, 2))
+                .sum();
         if (!(apart > 0 && together > 0)) {
             return Optional.empty();
         }
         double days = (limit.getAsDouble() - meanPa) * apart / together;
-        return Math.abs(days) > FURTHEST_DAYS ? Optional.empty() : Optional.of(LocalDate.ofEpochDay((long) Math.floor(meanDay + days)));
+        return Math.abs(days) > FURTHEST_DAYS
+                ? Optional.empty()
+                : Optional.of(LocalDate.ofEpochDay((long) Math.floor(meanDay + days)));
     }
 
     /** What a shut port gives, where the air is then fast enough everywhere and there is still enough of it. */
     private static Optional<ExtractionFinding.Shut> shut(ExtractionReadings read, Layout shut, Fan fan, double least) {
         double flow = fan.operatingFlow(shut);
-        double slowest = shut.segments().stream().mapToDouble(segment -> segment.velocityMps(flow)).min().orElseThrow();
-        return Optional.of(new ExtractionFinding.Shut(slowest, margin(flow, read))).filter(found -> found.slowestMillis() >= least && found.marginPct() >= 0);
+        double slowest = shut.segments().stream()
+                .mapToDouble(segment -> segment.velocityMps(flow))
+                .min()
+                .orElseThrow();
+        return Optional.of(new ExtractionFinding.Shut(slowest, margin(flow, read)))
+                .filter(found -> found.slowestMillis() >= least && found.marginPct() >= 0);
     }
 
-    private static ExtractionFinding.OtherLayout other(ExtractionReadings read, Layout other, Fan fan, Air air, double least) {
+    private static ExtractionFinding.OtherLayout other(
+            ExtractionReadings read, Layout other, Fan fan, Air air, double least) {
         double flow = fan.operatingFlow(other);
-        return new ExtractionFinding.OtherLayout(flow, other.pressurePa(flow, air), margin(flow, read),
-                other.segments().stream().allMatch(segment -> segment.velocityMps(flow) >= least), curve(other, fan, air), chain(other, flow, air));
+        return new ExtractionFinding.OtherLayout(
+                flow,
+                other.pressurePa(flow, air),
+                margin(flow, read),
+                other.segments().stream().allMatch(segment -> segment.velocityMps(flow) >= least),
+                curve(other, fan, air),
+                chain(other, flow, air));
     }
 
     private static List<Instruction> instructions(ExtractionReadings read, ExtractionFinding finding) {
         List<Instruction> instructions = new ArrayList<>();
         if (!read.fanAtDischargeEnd()) {
             instructions.add(Instruction.of("fan", Said.of("Put the fan at the outlet."))
-                    .byHand(Said.of("All of the duct is then below the room's pressure: what leaks is sucked in, not blown into the room.")));
+                    .byHand(Said.of("All of the duct is then below the room's pressure: what leaks is "
+                            + "sucked in, not blown into the room.")));
         }
         if (finding.marginPct() < 0) {
-            instructions.add(finding.better().map(better -> Instruction.of("duct", new Said("Make " + better.segment() + " {0} wide.", List.of(Amount.mm(better.diameterMm(), 0))))
-                            .byHand(new Said("It takes most. The margin over what is asked for is then {0}; now it is {1}.",
-                                    List.of(Amount.percent(better.marginPct(), 1), Amount.percent(finding.marginPct(), 1)))))
-                    .orElseGet(() -> Instruction.of("fan", Said.of("Ask for a stronger fan or a shorter run: no wider duct is to be had.")).byHand(Said.of("{0} are missing.", Amount.percent(-finding.marginPct(), 1)))));
+            instructions.add(finding.better()
+                    .map(better -> Instruction.of(
+                                    "duct",
+                                    new Said(
+                                            "Make " + better.segment() + " {0} wide.",
+                                            List.of(Amount.mm(better.diameterMm(), 0))))
+                            .byHand(new Said(
+                                    "It takes most. The margin over what is asked for is then {0}; now it is {1}.",
+                                    List.of(
+                                            Amount.percent(better.marginPct(), 1),
+                                            Amount.percent(finding.marginPct(), 1)))))
+                    .orElseGet(() -> Instruction.of(
+                                    "fan",
+                                    Said.of("Ask for a stronger fan or a shorter run: no wider duct is to be had."))
+                            .byHand(Said.of("{0} are missing.", Amount.percent(-finding.marginPct(), 1)))));
         } else if (finding.shut().isPresent()) {
             instructions.add(Instruction.of("port", Said.of("Shut one of the ports side by side while it is not used."))
-                    .byHand(new Said("Dust lies down in the run: the air is too slow. With one shut it is {0} at the slowest, and the margin is {1}.",
-                            List.of(new Amount(Quantity.SPEED, finding.shut().get().slowestMillis(), 1), Amount.percent(finding.shut().get().marginPct(), 1)))));
+                    .byHand(new Said(
+                            "Dust lies down in the run: the air is too slow. With one shut it is {0} at the "
+                                    + "slowest, and the margin is {1}.",
+                            List.of(
+                                    new Amount(
+                                            Quantity.SPEED, finding.shut().get().slowestMillis(), 1),
+                                    Amount.percent(finding.shut().get().marginPct(), 1)))));
         } else if (!finding.transportOk()) {
-            instructions.add(finding.better().map(better -> Instruction.of("duct", new Said("Make " + better.segment() + " {0} wide.", List.of(Amount.mm(better.diameterMm(), 0))))
-                            .byHand(new Said("Dust lies down in it: the air is too slow. The margin is then {0}.", List.of(Amount.percent(better.marginPct(), 1)))))
-                    .orElseGet(() -> Instruction.of("duct", Said.of("Ask whoever builds the duct: the air is too slow even in the narrowest size."))));
+            instructions.add(finding.better()
+                    .map(better -> Instruction.of(
+                                    "duct",
+                                    new Said(
+                                            "Make " + better.segment() + " {0} wide.",
+                                            List.of(Amount.mm(better.diameterMm(), 0))))
+                            .byHand(new Said(
+                                    "Dust lies down in it: the air is too slow. The margin is then {0}.",
+                                    List.of(Amount.percent(better.marginPct(), 1)))))
+                    .orElseGet(() -> Instruction.of(
+                            "duct",
+                            Said.of("Ask whoever builds the duct: the air is too slow even in the narrowest size."))));
         }
         if (!read.startSignal().orElse(true)) {
-            instructions.add(Instruction.of("start signal", Said.of("Have the start signal mended: the machine does not start its extraction."))
+            instructions.add(Instruction.of(
+                            "start signal",
+                            Said.of("Have the start signal mended: the machine does not start its extraction."))
                     .byHand(Said.of("Until then somebody switches it on by hand before every job.")));
         }
-        finding.loaded().filter(loaded -> loaded.marginPct() < 0 && finding.marginPct() >= 0).ifPresent(loaded -> instructions.add(
-                Instruction.of("filter", Said.of("Change the filter before it is loaded.")).byHand(Said.of("When it is, {0} of the flow are missing.", Amount.percent(-loaded.marginPct(), 1)))));
+        finding.loaded()
+                .filter(loaded -> loaded.marginPct() < 0 && finding.marginPct() >= 0)
+                .ifPresent(loaded -> instructions.add(Instruction.of(
+                                "filter", Said.of("Change the filter before it is loaded."))
+                        .byHand(Said.of(
+                                "When it is, {0} of the flow are missing.", Amount.percent(-loaded.marginPct(), 1)))));
         if (instructions.isEmpty()) {
-            instructions.add(Instruction.of("extraction", Said.of("It draws enough.")).byHand(Said.of(
-                    "{0} of flow, {1} over what is asked for. An estimate: see that smoke goes where it should, on the first job too.", flow(finding.operatingFlowM3h()), Amount.percent(finding.marginPct(), 0))));
+            instructions.add(Instruction.of("extraction", Said.of("It draws enough."))
+                    .byHand(Said.of(
+                            "{0} of flow, {1} over what is asked for. An estimate: see that smoke goes where it "
+                                    + "should, on the first job too.",
+                            flow(finding.operatingFlowM3h()), Amount.percent(finding.marginPct(), 0))));
         }
         return instructions;
     }
@@ -282,19 +384,37 @@ public final class Extraction implements Procedure<ExtractionReadings, Extractio
     @Override
     public List<Evidence> evidence(ExtractionFinding finding) {
         List<Evidence> evidence = new ArrayList<>(List.of(
-                new Evidence("draws", Said.of("{0} of {1}", flow(finding.operatingFlowM3h()), flow(finding.requiredFlowM3h()))),
+                new Evidence(
+                        "draws",
+                        Said.of("{0} of {1}", flow(finding.operatingFlowM3h()), flow(finding.requiredFlowM3h()))),
                 new Evidence("against", Said.of("{0}", new Amount(Quantity.PASCAL, finding.operatingPressurePa(), 0))),
-                new Evidence("takes most", Said.of(Said.quoted(finding.losses().get(0).name()) + ", {0}", new Amount(Quantity.PASCAL, finding.losses().get(0).pa(), 0)))));
-        finding.velocities().stream().min(Comparator.comparingDouble(ExtractionFinding.Velocity::ms))
-                .ifPresent(slow -> evidence.add(new Evidence("slowest", Said.of(Said.quoted(slow.name()) + ", {0}", new Amount(Quantity.SPEED, slow.ms(), 1)))));
-        finding.loaded().ifPresent(loaded -> evidence.add(new Evidence("loaded", Said.of("{0}, {1}", flow(loaded.flowM3h()), Amount.percent(loaded.marginPct(), 0)))));
+                new Evidence(
+                        "takes most",
+                        Said.of(
+                                Said.quoted(finding.losses().get(0).name()) + ", {0}",
+                                new Amount(
+                                        Quantity.PASCAL, finding.losses().get(0).pa(), 0)))));
+        finding.velocities().stream()
+                .min(Comparator.comparingDouble(ExtractionFinding.Velocity::ms))
+                .ifPresent(slow -> evidence.add(new Evidence(
+                        "slowest",
+                        Said.of(Said.quoted(slow.name()) + ", {0}", new Amount(Quantity.SPEED, slow.ms(), 1)))));
+        finding.loaded()
+                .ifPresent(loaded -> evidence.add(new Evidence(
+                        "loaded", Said.of("{0}, {1}", flow(loaded.flowM3h()), Amount.percent(loaded.marginPct(), 0)))));
         finding.filterDue().ifPresent(day -> evidence.add(new Evidence("filter", Said.of("loaded on " + day))));
-        finding.other().ifPresent(other -> evidence.add(new Evidence("other run", Said.of("{0}, {1}", flow(other.flowM3h()), Amount.percent(other.marginPct(), 0)))));
+        finding.other()
+                .ifPresent(other -> evidence.add(new Evidence(
+                        "other run",
+                        Said.of("{0}, {1}", flow(other.flowM3h()), Amount.percent(other.marginPct(), 0)))));
         return evidence;
     }
 
     @Override
     public Said judgedBy(ExtractionFinding finding) {
-        return Said.of("{0}, {1} in every duct, the fan at the outlet", flow(finding.requiredFlowM3h()), new Amount(Quantity.SPEED, finding.tolerances().minTransportMs(), 1));
+        return Said.of(
+                "{0}, {1} in every duct, the fan at the outlet",
+                flow(finding.requiredFlowM3h()),
+                new Amount(Quantity.SPEED, finding.tolerances().minTransportMs(), 1));
     }
 }

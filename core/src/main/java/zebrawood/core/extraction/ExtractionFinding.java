@@ -71,7 +71,14 @@ public record ExtractionFinding(
      * @param velocityMs in a segment, m/s
      * @param parallel equal ones side by side
      */
-    public record Link(Kind kind, String name, double lossPa, OptionalDouble diameterMm, OptionalDouble lengthM, OptionalDouble velocityMs, int parallel) {}
+    public record Link(
+            Kind kind,
+            String name,
+            double lossPa,
+            OptionalDouble diameterMm,
+            OptionalDouble lengthM,
+            OptionalDouble velocityMs,
+            int parallel) {}
 
     /** Flow, m³/h, and pressure, Pa. */
     public record Point(double flowM3h, double pressurePa) {}
@@ -87,7 +94,13 @@ public record ExtractionFinding(
      *
      * @param chain its run in its order; none in entries from before it was kept
      */
-    public record OtherLayout(double flowM3h, double pressurePa, double marginPct, boolean transportOk, List<Point> curve, List<Link> chain) {
+    public record OtherLayout(
+            double flowM3h,
+            double pressurePa,
+            double marginPct,
+            boolean transportOk,
+            List<Point> curve,
+            List<Link> chain) {
         public OtherLayout {
             curve = List.copyOf(curve);
             chain = List.copyOf(chain);

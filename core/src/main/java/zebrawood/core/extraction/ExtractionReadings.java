@@ -18,7 +18,8 @@ import zebrawood.core.reading.Checks;
  * @param segments as in {@link Layout}
  * @param fittings likewise
  * @param filters likewise
- * @param fanCurve for air of 20 °C and 101.325 kPa, at least two points: the first flow 0, flow rising, pressure falling
+ * @param fanCurve for air of 20 °C and 101.325 kPa, at least two points: the first flow 0, flow rising, pressure
+ *     falling
  * @param minTransportMs that no dust lies down, m/s, at least 0; 10 where absent
  * @param fanAtDischargeEnd whether the fan sits at the outlet, so that leaks suck
  * @param startSignal whether the machine's start signal was seen to start it, where that was tried
@@ -41,7 +42,10 @@ public record ExtractionReadings(
     /** A point of a fan's curve: flow, m³/h, at least 0; pressure, Pa, at least 0. */
     public record FanPoint(double flowM3h, double pressurePa) {
         public FanPoint {
-            new Checks().atLeast("flowM3h", flowM3h, 0).atLeast("pressurePa", pressurePa, 0).done();
+            new Checks()
+                    .atLeast("flowM3h", flowM3h, 0)
+                    .atLeast("pressurePa", pressurePa, 0)
+                    .done();
         }
     }
 

@@ -37,7 +37,11 @@ final class Fan {
         }
         ExtractionReadings.FanPoint from = curve.get(after - 1);
         ExtractionReadings.FanPoint to = curve.get(after);
-        return share * (from.pressurePa() + (to.pressurePa() - from.pressurePa()) * (flowM3h - from.flowM3h()) / (to.flowM3h() - from.flowM3h()));
+        return share
+                * (from.pressurePa()
+                        + (to.pressurePa() - from.pressurePa())
+                                * (flowM3h - from.flowM3h())
+                                / (to.flowM3h() - from.flowM3h()));
     }
 
     /** m³/h where fan and layout meet; the last flow of the curve where the layout takes less even there. */

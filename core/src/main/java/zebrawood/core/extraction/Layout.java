@@ -37,7 +37,13 @@ public record Layout(List<Segment> segments, List<Fitting> fittings, List<Filter
      * @param frictionMultiplier at least 1; 1 where absent, 1.5 to 3 for a hose that is not pulled straight
      * @param parallel equal ones side by side, each with its share of the flow, 1..8; 1 where absent
      */
-    public record Segment(String name, double diameterMm, double lengthM, OptionalDouble roughnessMm, OptionalDouble frictionMultiplier, OptionalInt parallel) {
+    public record Segment(
+            String name,
+            double diameterMm,
+            double lengthM,
+            OptionalDouble roughnessMm,
+            OptionalDouble frictionMultiplier,
+            OptionalInt parallel) {
         public Segment {
             new Checks()
                     .text("name", name)
@@ -63,8 +69,11 @@ public record Layout(List<Segment> segments, List<Fitting> fittings, List<Filter
         double lossPa(double flowM3h, Air air) {
             double v = velocityMps(flowM3h);
             double diameterM = diameterMm / 1000;
-            double friction = friction(air.density() * v * diameterM / air.viscosity(), roughnessMm.orElse(ROUGHNESS_MM) / diameterMm);
-            return v == 0 ? 0 : frictionMultiplier.orElse(1) * friction * lengthM / diameterM * air.density() * v * v / 2;
+            double friction = friction(
+                    air.density() * v * diameterM / air.viscosity(), roughnessMm.orElse(ROUGHNESS_MM) / diameterMm);
+            return v == 0
+                    ? 0
+                    : frictionMultiplier.orElse(1) * friction * lengthM / diameterM * air.density() * v * v / 2;
         }
 
         /** Darcy's friction factor: laminar below a Reynolds number of 2300, else as Colebrook gives it. */
@@ -93,7 +102,8 @@ public record Layout(List<Segment> segments, List<Fitting> fittings, List<Filter
      * @param parallel equal ones side by side, 1..8; 1 where absent
      * @param segmentsBefore how many segments come before it, at least 0; all of them where absent
      */
-    public record Fitting(String name, double diameterMm, double lossCoefficient, OptionalInt parallel, OptionalInt segmentsBefore) {
+    public record Fitting(
+            String name, double diameterMm, double lossCoefficient, OptionalInt parallel, OptionalInt segmentsBefore) {
         public Fitting {
             new Checks()
                     .text("name", name)
@@ -119,13 +129,23 @@ public record Layout(List<Segment> segments, List<Fitting> fittings, List<Filter
      * @param loadedDropPa at the same flow when it is to be changed, at least the clean one, where that is stated
      * @param segmentsBefore how many segments come before it, at least 0; none where absent
      */
-    public record Filter(String name, double ratedFlowM3h, double ratedDropPa, OptionalDouble loadedDropPa, OptionalInt segmentsBefore) {
+    public record Filter(
+            String name,
+            double ratedFlowM3h,
+            double ratedDropPa,
+            OptionalDouble loadedDropPa,
+            OptionalInt segmentsBefore) {
         public Filter {
             new Checks()
                     .text("name", name)
                     .above("ratedFlowM3h", ratedFlowM3h, 0)
                     .atLeast("ratedDropPa", ratedDropPa, 0)
-                    .that(!(loadedDropPa != null && loadedDropPa.isPresent() && loadedDropPa.getAsDouble() < ratedDropPa), "loadedDropPa", "must be at least the clean drop")
+                    .that(
+                            !(loadedDropPa != null
+                                    && loadedDropPa.isPresent()
+                                    && loadedDropPa.getAsDouble() < ratedDropPa),
+                            "loadedDropPa",
+                            "must be at least the clean drop")
                     .atLeast("segmentsBefore", segmentsBefore, 0)
                     .done();
         }
@@ -143,11 +163,17 @@ public record Layout(List<Segment> segments, List<Fitting> fittings, List<Filter
         segments = Checks.copy(segments);
         fittings = Checks.copy(fittings);
         filters = Checks.copy(filters);
-        new Checks().entries("segments", segments, 1).entries("fittings", fittings, 0).entries("filters", filters, 0).done();
+        new Checks()
+                .entries("segments", segments, 1)
+                .entries("fittings", fittings, 0)
+                .entries("filters", filters, 0)
+                .done();
     }
 
     private static boolean isFew(OptionalInt parallel) {
-        return parallel == null || parallel.isEmpty() || parallel.getAsInt() >= 1 && parallel.getAsInt() <= MOST_PARALLEL;
+        return parallel == null
+                || parallel.isEmpty()
+                || parallel.getAsInt() >= 1 && parallel.getAsInt() <= MOST_PARALLEL;
     }
 
     private static double velocity(double flowM3h, double diameterMm, OptionalInt parallel) {
@@ -172,16 +198,35 @@ public record Layout(List<Segment> segments, List<Fitting> fittings, List<Filter
 
     /** The same with every filter loaded. */
     Layout loaded() {
-        return new Layout(segments, fittings, filters.stream().map(Filter::loaded).toList());
+        return new Layout(
+                segments, fittings, filters.stream().map(Filter::loaded).toList());
     }
 
     /** The same with one fewer of what is side by side, where there is such a thing: a port that is shut. */
     Optional<Layout> oneShut() {
-        boolean beside = segments.stream().anyMatch(segment -> segment.parallel().orElse(1) > 1);
-        return beside ? Optional.of(new Layout(
-                segments.stream().map(segment -> new Segment(segment.name(), segment.diameterMm(), segment.lengthM(), segment.roughnessMm(), segment.frictionMultiplier(), oneFewer(segment.parallel()))).toList(),
-                fittings.stream().map(fitting -> new Fitting(fitting.name(), fitting.diameterMm(), fitting.lossCoefficient(), oneFewer(fitting.parallel()), fitting.segmentsBefore())).toList(),
-                filters)) : Optional.empty();
+        boolean beside =
+                segments.stream().anyMatch(segment -> segment.parallel().orElse(1) > 1);
+        return beside
+                ? Optional.of(new Layout(
+                        segments.stream()
+                                .map(segment -> new Segment(
+                                        segment.name(),
+                                        segment.diameterMm(),
+                                        segment.lengthM(),
+                                        segment.roughnessMm(),
+                                        segment.frictionMultiplier(),
+                                        oneFewer(segment.parallel())))
+                                .toList(),
+                        fittings.stream()
+                                .map(fitting -> new Fitting(
+                                        fitting.name(),
+                                        fitting.diameterMm(),
+                                        fitting.lossCoefficient(),
+                                        oneFewer(fitting.parallel()),
+                                        fitting.segmentsBefore()))
+                                .toList(),
+                        filters))
+                : Optional.empty();
     }
 
     private static OptionalInt oneFewer(OptionalInt parallel) {

@@ -6,9 +6,9 @@ import org.hipparchus.linear.RealMatrix;
 import zebrawood.core.fit.LinearFit;
 
 /**
- * Weighted least squares of {@code d² = A + B g + C g²}, the form of the caustic in ISO 11146-1, by QR in the
- * scaled gap {@code u = (g - middle)/half}. Weights are 1/d² with the measured d: every d being equally
- * uncertain, d² is uncertain as 2 d.
+ * Weighted least squares of {@code d² = A + B g + C g²}, the form of the caustic in ISO 11146-1, by QR in the scaled
+ * gap {@code u = (g - middle)/half}. Weights are 1/d² with the measured d: every d being equally uncertain, d² is
+ * uncertain as 2 d.
  */
 final class Caustic {
 
@@ -43,21 +43,38 @@ final class Caustic {
         double most = Arrays.stream(gaps).max().orElseThrow();
         double middle = (least + most) / 2;
         double half = (most - least) / 2;
-        double[][] rows = Arrays.stream(gaps).map(gap -> (gap - middle) / half).mapToObj(u -> new double[] {1, u, u * u}).toArray(double[][]::new);
-        double[] squares = Arrays.stream(widths).map(width -> width / unit * (width / unit)).toArray();
+        double[][] rows = Arrays.stream(gaps)
+                .map(gap -> (gap - middle) / half)
+                .mapToObj(u -> new double[] {1, u, u * u})
+                .toArray(double[][]::new);
+        double[] squares = Arrays.stream(widths)
+                .map(width -> width / unit * (width / unit))
+                .toArray();
         double[] weights = Arrays.stream(widths).map(width -> unit / width).toArray();
-        return LinearFit.of(rows, squares, weights).map(fit -> {
-            // what is read varies at least as much as it is read surely: d² by twice that at weight 1
-            double variance = Math.max(fit.variance(), 4 * (widthErrorMm / unit) * (widthErrorMm / unit));
-            double square = unit * unit;
-            return new Caustic(middle, half, Arrays.stream(fit.coefficients()).map(c -> c * square).toArray(),
-                    fit.covariance(variance).scalarMultiply(square).scalarMultiply(square), square);
-        }).filter(Caustic::isFinite);
+        return LinearFit.of(rows, squares, weights)
+                .map(fit -> {
+                    // what is read varies at least as much as it is read surely: d² by twice that at weight 1
+                    double variance = Math.max(fit.variance(), 4 * (widthErrorMm / unit) * (widthErrorMm / unit));
+                    double square = unit * unit;
+                    return new Caustic(
+                            middle,
+                            half,
+                            Arrays.stream(fit.coefficients())
+                                    .map(c -> c * square)
+                                    .toArray(),
+                            fit.covariance(variance).scalarMultiply(square).scalarMultiply(square),
+                            square);
+                })
+                .filter(Caustic::isFinite);
     }
 
     private boolean isFinite() {
-        return Double.isFinite(a()) && Double.isFinite(b()) && Double.isFinite(c())
-                && Double.isFinite(covariance.getEntry(2, 2)) && largestSquare > 0 && Double.isFinite(largestSquare);
+        return Double.isFinite(a())
+                && Double.isFinite(b())
+                && Double.isFinite(c())
+                && Double.isFinite(covariance.getEntry(2, 2))
+                && largestSquare > 0
+                && Double.isFinite(largestSquare);
     }
 
     double a() {

@@ -111,14 +111,21 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
 
     private static Outcome<RampFinding> measured(RampReadings read) {
         List<Mark> marks = read.marks().orElseThrow();
-        double[] gaps = marks.stream().mapToDouble(mark -> read.gapMm(mark.positionMm())).toArray();
+        double[] gaps = marks.stream()
+                .mapToDouble(mark -> read.gapMm(mark.positionMm()))
+                .toArray();
         double[] widths = marks.stream().mapToDouble(Mark::widthMm).toArray();
-        Caustic caustic = Caustic.fit(gaps, widths, read.widthErrorOrDefaultMm()).orElseThrow(() -> new ReadingException(
-                "marks", "these widths or positions are too large, too small or too far apart to compute with"));
+        Caustic caustic = Caustic.fit(gaps, widths, read.widthErrorOrDefaultMm())
+                .orElseThrow(() -> new ReadingException(
+                        "marks",
+                        "these widths or positions are too large, too small or too far apart to compute with"));
         List<Point> points = new ArrayList<>();
         for (int i = 0; i < gaps.length; i++) {
             double square = caustic.square(gaps[i]);
-            points.add(new Point(marks.get(i).positionMm(), gaps[i], widths[i],
+            points.add(new Point(
+                    marks.get(i).positionMm(),
+                    gaps[i],
+                    widths[i],
                     square > 0 ? OptionalDouble.of(widths[i] - Math.sqrt(square)) : OptionalDouble.empty()));
         }
         double least = points.stream().mapToDouble(Point::gapMm).min().orElseThrow();
@@ -133,7 +140,8 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
         }
         summary.answer(caustic, read);
         RampFinding finding = summary.finding(points, curve, error);
-        boolean clear = finding.bestGapStdErrMm().getAsDouble() <= finding.doubtAllowedMm().getAsDouble();
+        boolean clear = finding.bestGapStdErrMm().getAsDouble()
+                <= finding.doubtAllowedMm().getAsDouble();
         List<Instruction> instructions = new ArrayList<>();
         instructions.add(clear ? set(caustic.bestGapMm(), read, finding) : surer(finding));
         stray(finding, read.widthErrorOrDefaultMm()).ifPresent(instructions::add);
@@ -144,13 +152,17 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
     /** What to measure next where the widths show no minimum, or none between the gaps measured. */
     private static Optional<Instruction> unanswered(Caustic caustic, double least, double most, RampReadings read) {
         if (!caustic.bends()) {
-            return Optional.of(Instruction.of("plate", Said.of("Burn the line again on a steeper plate: these widths do not bend."))
-                    .byHand(Said.of("They reach from {0#} to {1} of gap. Make it reach well past the thinnest place on both sides.",
+            return Optional.of(Instruction.of(
+                            "plate", Said.of("Burn the line again on a steeper plate: these widths do not bend."))
+                    .byHand(Said.of(
+                            "They reach from {0#} to {1} of gap. Make it reach well past the thinnest place on "
+                                    + "both sides.",
                             Amount.mm(least, 1), Amount.mm(most, 1))));
         }
         if (!(caustic.waistSquare() > 0)) {
             return Optional.of(Instruction.of("widths", Said.of("Read the widths again near the thinnest place."))
-                    .byHand(Said.of("The curve through them would be thinner than nothing there; one or two are read too large or too small.")));
+                    .byHand(Said.of("The curve through them would be thinner than nothing there; one or "
+                            + "two are read too large or too small.")));
         }
         double best = caustic.bestGapMm();
         if (best > least && best < most) {
@@ -159,19 +171,29 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
         boolean wider = best >= most;
         boolean startIsWide = read.riseMm() > 0;
         String end = wider == startIsWide ? "start" : "far end";
-        return Optional.of(Instruction.of("plate", Said.of(wider
-                        ? "Burn the line again with more gap: the thinnest place lies beyond {0}."
-                        : "Burn the line again with less gap: the thinnest place lies under {0}.",
-                        Amount.mm(wider ? most : least, 1)))
-                .byHand(Said.of(wider
-                        ? "Lower the plate, or move the head up, so that the line thins well before the " + end + " of the ramp."
-                        : "Raise the plate, or move the head down, so that the line thins well before the " + end + " of the ramp.")));
+        return Optional.of(Instruction.of(
+                        "plate",
+                        Said.of(
+                                wider
+                                        ? "Burn the line again with more gap: the thinnest place lies beyond {0}."
+                                        : "Burn the line again with less gap: the thinnest place lies under {0}.",
+                                Amount.mm(wider ? most : least, 1)))
+                .byHand(Said.of(
+                        wider
+                                ? "Lower the plate, or move the head up, so that the line thins well before the " + end
+                                        + " of the ramp."
+                                : "Raise the plate, or move the head down, so that the line thins well before the "
+                                        + end + " of the ramp.")));
     }
 
     private static Instruction surer(RampFinding finding) {
-        return Instruction.of("widths", Said.of("Read more widths: the best gap is still in doubt by {0}.",
-                        Amount.mm(finding.bestGapHalfWidthMm().getAsDouble(), 2)))
-                .byHand(Said.of("It is clear from {0} down. Add places between the marks, or read with a loupe or microscope.",
+        return Instruction.of(
+                        "widths",
+                        Said.of(
+                                "Read more widths: the best gap is still in doubt by {0}.",
+                                Amount.mm(finding.bestGapHalfWidthMm().getAsDouble(), 2)))
+                .byHand(Said.of(
+                        "It is clear from {0} down. Add places between the marks, or read with a loupe or microscope.",
                         Amount.mm(1.96 * finding.doubtAllowedMm().getAsDouble(), 2)));
     }
 
@@ -182,12 +204,14 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
         OptionalDouble step = setting.map(GapSetting::stepMm).orElse(OptionalDouble.empty());
         double byHand = step.isPresent() ? Math.rint(best / step.getAsDouble()) * step.getAsDouble() : best;
         boolean reaches = finding.focusFromMm().isEmpty()
-                || byHand >= finding.focusFromMm().getAsDouble() && byHand <= finding.focusToMm().getAsDouble();
+                || byHand >= finding.focusFromMm().getAsDouble()
+                        && byHand <= finding.focusToMm().getAsDouble();
         double set = reaches && byHand > 0 ? byHand : best;
         int decimals = step.isPresent() && reaches ? decimals(step.getAsDouble()) : best > 50 ? 1 : 2;
         List<Amount> amounts = new ArrayList<>(List.of(Amount.mm(set, decimals)));
         String hand = setting.flatMap(GapSetting::tool).isPresent() && reaches
-                ? "Move the " + moves + " until the {0} " + setting.flatMap(GapSetting::tool).get() + " just slides under the " + datum + "."
+                ? "Move the " + moves + " until the {0} "
+                        + setting.flatMap(GapSetting::tool).get() + " just slides under the " + datum + "."
                 : "Move the " + moves + " until {0} stand between " + datum + " and surface.";
         if (finding.focusFromMm().isPresent()) {
             amounts.add(Amount.mm(finding.focusFromMm().getAsDouble(), 1));
@@ -196,7 +220,8 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
         } else {
             hand += " One place alone does not tell how sure that is, nor how deep the focus.";
         }
-        return Instruction.of("gap", Said.of("Set the gap to {0}.", amounts.get(0))).byHand(new Said(hand, amounts));
+        return Instruction.of("gap", Said.of("Set the gap to {0}.", amounts.get(0)))
+                .byHand(new Said(hand, amounts));
     }
 
     private static int decimals(double step) {
@@ -206,19 +231,29 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
     private static Optional<Instruction> stray(RampFinding finding, double widthErrorMm) {
         return finding.points().stream()
                 .filter(point -> Math.abs(point.residualMm().orElse(0)) > STRAY * widthErrorMm)
-                .max(Comparator.comparingDouble(point -> Math.abs(point.residualMm().orElse(0))))
-                .map(point -> Instruction.of("widths", Said.of("Read the width at {0} again: it lies {1} off the curve.",
-                        Amount.mm(point.positionMm(), 0), Amount.mm(Math.abs(point.residualMm().orElse(0)), 2))));
+                .max(Comparator.comparingDouble(
+                        point -> Math.abs(point.residualMm().orElse(0))))
+                .map(point -> Instruction.of(
+                        "widths",
+                        Said.of(
+                                "Read the width at {0} again: it lies {1} off the curve.",
+                                Amount.mm(point.positionMm(), 0),
+                                Amount.mm(Math.abs(point.residualMm().orElse(0)), 2))));
     }
 
     private static Optional<Instruction> drifted(RampFinding finding) {
         if (finding.driftMm().isEmpty()
-                || Math.abs(finding.driftMm().getAsDouble()) <= finding.driftAllowedMm().getAsDouble()) {
+                || Math.abs(finding.driftMm().getAsDouble())
+                        <= finding.driftAllowedMm().getAsDouble()) {
             return Optional.empty();
         }
         double drift = finding.driftMm().getAsDouble();
-        return Optional.of(Instruction.of("lens", Said.of("The best gap has " + (drift > 0 ? "grown" : "shrunk")
-                        + " by {0} since last time: look at the lens, its seat and the datum.", Amount.mm(Math.abs(drift), 2))));
+        return Optional.of(Instruction.of(
+                "lens",
+                Said.of(
+                        "The best gap has " + (drift > 0 ? "grown" : "shrunk")
+                                + " by {0} since last time: look at the lens, its seat and the datum.",
+                        Amount.mm(Math.abs(drift), 2))));
     }
 
     private static OptionalDouble drift(double best, RampReadings read) {
@@ -232,7 +267,10 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
         if (points.stream().anyMatch(point -> point.residualMm().isEmpty())) {
             return OptionalDouble.empty();
         }
-        double sum = points.stream().mapToDouble(point -> point.residualMm().getAsDouble() * point.residualMm().getAsDouble()).sum();
+        double sum = points.stream()
+                .mapToDouble(point ->
+                        point.residualMm().getAsDouble() * point.residualMm().getAsDouble())
+                .sum();
         return OptionalDouble.of(Math.sqrt(sum / points.size()));
     }
 
@@ -251,23 +289,38 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
     @Override
     public Said keyFigure(RampFinding finding) {
         return finding.bestGapMm().isPresent()
-                ? Said.of("{0}", Amount.mm(finding.bestGapMm().getAsDouble(), finding.bestGapMm().getAsDouble() > 50 ? 1 : 2))
+                ? Said.of(
+                        "{0}",
+                        Amount.mm(
+                                finding.bestGapMm().getAsDouble(),
+                                finding.bestGapMm().getAsDouble() > 50 ? 1 : 2))
                 : Said.of("no gap yet");
     }
 
     @Override
     public List<Evidence> evidence(RampFinding finding) {
         List<Evidence> evidence = new ArrayList<>();
-        finding.bestGapMm().ifPresent(best -> evidence.add(new Evidence("best gap", finding.bestGapHalfWidthMm().isPresent()
-                ? Said.of("{0#} ± {1}", Amount.mm(best, 2), Amount.mm(finding.bestGapHalfWidthMm().getAsDouble(), 2))
-                : Said.of("{0}", Amount.mm(best, 2)))));
+        finding.bestGapMm()
+                .ifPresent(best -> evidence.add(new Evidence(
+                        "best gap",
+                        finding.bestGapHalfWidthMm().isPresent()
+                                ? Said.of(
+                                        "{0#} ± {1}",
+                                        Amount.mm(best, 2),
+                                        Amount.mm(finding.bestGapHalfWidthMm().getAsDouble(), 2))
+                                : Said.of("{0}", Amount.mm(best, 2)))));
         add(evidence, "thinnest line", finding.waistMm(), 3);
         add(evidence, "depth of focus", finding.depthOfFocusMm(), 2);
         OptionalDouble misfit = finding.fit().map(Fit::rmsMm).orElse(OptionalDouble.empty());
         add(evidence, "misfit of the widths", misfit, misfit.orElse(1) < 0.002 ? 4 : 3);
-        finding.doubtAllowedMm().ifPresent(doubt -> evidence.add(new Evidence("doubt allowed", Said.of("± {0}", Amount.mm(1.96 * doubt, 2)))));
-        finding.driftMm().ifPresent(drift -> evidence.add(new Evidence("since last time", Said.of(drift < 0 ? "{0}" : "+{0}", Amount.mm(drift, 2)))));
-        finding.beamQualityM2().ifPresent(m2 -> evidence.add(new Evidence("apparent M²", Said.of("{0}", Amount.plain(m2, 2)))));
+        finding.doubtAllowedMm()
+                .ifPresent(doubt ->
+                        evidence.add(new Evidence("doubt allowed", Said.of("± {0}", Amount.mm(1.96 * doubt, 2)))));
+        finding.driftMm()
+                .ifPresent(drift -> evidence.add(
+                        new Evidence("since last time", Said.of(drift < 0 ? "{0}" : "+{0}", Amount.mm(drift, 2)))));
+        finding.beamQualityM2()
+                .ifPresent(m2 -> evidence.add(new Evidence("apparent M²", Said.of("{0}", Amount.plain(m2, 2)))));
         return evidence;
     }
 
@@ -278,7 +331,9 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
     @Override
     public Said judgedBy(RampFinding finding) {
         return finding.doubtAllowedMm().isPresent()
-                ? Said.of("doubt within ± {0}", Amount.mm(1.96 * finding.doubtAllowedMm().getAsDouble(), 2))
+                ? Said.of(
+                        "doubt within ± {0}",
+                        Amount.mm(1.96 * finding.doubtAllowedMm().getAsDouble(), 2))
                 : Said.of("a quick reading is not judged");
     }
 
@@ -305,23 +360,48 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
         }
 
         RampFinding finding(List<Point> points, List<CurvePoint> curve, OptionalDouble widthError) {
-            OptionalDouble quarter = depth.isPresent() ? OptionalDouble.of(depth.getAsDouble() / 4) : OptionalDouble.empty();
-            return new RampFinding(best, stdErr, waist, rayleigh, quality, depth, fit,
-                    shifted(-1), shifted(1), quarter, quarter.isPresent() ? drift : OptionalDouble.empty(),
-                    drift.isPresent() ? quarter : OptionalDouble.empty(), points, curve, new RampFinding.Tolerances(widthError));
+            OptionalDouble quarter =
+                    depth.isPresent() ? OptionalDouble.of(depth.getAsDouble() / 4) : OptionalDouble.empty();
+            return new RampFinding(
+                    best,
+                    stdErr,
+                    waist,
+                    rayleigh,
+                    quality,
+                    depth,
+                    fit,
+                    shifted(-1),
+                    shifted(1),
+                    quarter,
+                    quarter.isPresent() ? drift : OptionalDouble.empty(),
+                    drift.isPresent() ? quarter : OptionalDouble.empty(),
+                    points,
+                    curve,
+                    new RampFinding.Tolerances(widthError));
         }
 
         private OptionalDouble shifted(int sign) {
-            return depth.isPresent() ? OptionalDouble.of(best.getAsDouble() + sign * depth.getAsDouble() / 2) : OptionalDouble.empty();
+            return depth.isPresent()
+                    ? OptionalDouble.of(best.getAsDouble() + sign * depth.getAsDouble() / 2)
+                    : OptionalDouble.empty();
         }
     }
 
     @Override
     public List<Trait> traits(RampReadings readings, RampFinding finding, Family family) {
         List<Trait> traits = new ArrayList<>();
-        finding.bestGapMm().ifPresent(gap -> traits.add(Trait.amount("best gap", Said.of("{0}", Amount.mm(gap, 2)), gap,
-                finding.depthOfFocusMm().isPresent() ? Math.max(0.01, finding.depthOfFocusMm().getAsDouble() / 4) : 0.3, 0.85)));
-        finding.waistMm().ifPresent(waist -> traits.add(Trait.amount("thinnest line", Said.of("{0}", Amount.mm(waist, 3)), waist, 0.1 * waist, 0.8)));
+        finding.bestGapMm()
+                .ifPresent(gap -> traits.add(Trait.amount(
+                        "best gap",
+                        Said.of("{0}", Amount.mm(gap, 2)),
+                        gap,
+                        finding.depthOfFocusMm().isPresent()
+                                ? Math.max(0.01, finding.depthOfFocusMm().getAsDouble() / 4)
+                                : 0.3,
+                        0.85)));
+        finding.waistMm()
+                .ifPresent(waist -> traits.add(
+                        Trait.amount("thinnest line", Said.of("{0}", Amount.mm(waist, 3)), waist, 0.1 * waist, 0.8)));
         return traits;
     }
 }

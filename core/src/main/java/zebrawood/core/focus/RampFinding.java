@@ -59,6 +59,8 @@ public record RampFinding(
 
     /** Half of the stated 95 % interval of the best gap, mm: 1.96 standard errors. */
     public OptionalDouble bestGapHalfWidthMm() {
-        return bestGapStdErrMm.isPresent() ? OptionalDouble.of(1.96 * bestGapStdErrMm.getAsDouble()) : OptionalDouble.empty();
+        return bestGapStdErrMm.isPresent()
+                ? OptionalDouble.of(1.96 * bestGapStdErrMm.getAsDouble())
+                : OptionalDouble.empty();
     }
 }

@@ -3,8 +3,8 @@ package zebrawood.core.focus;
 import zebrawood.core.machine.Family;
 
 /**
- * How a ramp is best laid before anything is known but the maker's gap: the thinnest place in the middle, and
- * enough gap on both sides for the widths to bend.
+ * How a ramp is best laid before anything is known but the maker's gap: the thinnest place in the middle, and enough
+ * gap on both sides for the widths to bend.
  *
  * @param gapAtStartMm mm
  * @param runMm mm

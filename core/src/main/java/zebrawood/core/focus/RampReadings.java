@@ -47,7 +47,10 @@ public record RampReadings(
     /** Width of the line at a position from the start; the position may have any sign. */
     public record Mark(double positionMm, double widthMm) {
         public Mark {
-            new Checks().finite("positionMm", positionMm).above("widthMm", widthMm, 0).done();
+            new Checks()
+                    .finite("positionMm", positionMm)
+                    .above("widthMm", widthMm, 0)
+                    .done();
         }
     }
 
@@ -78,16 +81,25 @@ public record RampReadings(
                 .finite("riseMm", riseMm)
                 .that(riseMm != 0, "riseMm", "a plate without rise shows no focus; raise one end of it")
                 // told while the widths still lack: the line is burnt before they are read
-                .that(!(riseMm > gapAtStartMm), "riseMm", "the plate rises more than the gap at its start: the head would strike it")
+                .that(
+                        !(riseMm > gapAtStartMm),
+                        "riseMm",
+                        "the plate rises more than the gap at its start: the head would strike it")
                 .enough(quick || measured, "marks", "neither widths nor the thinnest place is given")
-                .enough(!measured || given.size() >= LEAST_MARKS, "marks",
+                .enough(
+                        !measured || given.size() >= LEAST_MARKS,
+                        "marks",
                         given.size() + " widths read, at least " + LEAST_MARKS + " are needed")
-                .enough(!measured || given.size() < LEAST_MARKS || places(given) >= LEAST_PLACES, "marks",
+                .enough(
+                        !measured || given.size() < LEAST_MARKS || places(given) >= LEAST_PLACES,
+                        "marks",
                         "the widths stand at fewer than " + LEAST_PLACES + " different places")
                 .above("widthErrorMm", widthErrorMm, 0)
                 .finite("thinnestPositionMm", thinnestPositionMm)
                 .above("lastBestGapMm", lastBestGapMm, 0)
-                .tie(() -> !(quick && measured), "thinnestPositionMm",
+                .tie(
+                        () -> !(quick && measured),
+                        "thinnestPositionMm",
                         "widths are given too; give either them or only the thinnest place")
                 .done();
     }

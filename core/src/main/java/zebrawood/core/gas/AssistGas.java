@@ -42,13 +42,20 @@ public final class AssistGas implements Procedure<GasReadings, GasFinding> {
             5,
             365,
             new Help(
-                    List.of("The bore that is stamped on the nozzle.", "The gauge that is nearest to the head.", "Volume and pressure from the bottle's shoulder and gauge."),
                     List.of(
-                            "Let the gas flow with the beam off, and read the pressure while it flows: standing still it reads higher.",
-                            "Type the share of the time in which gas really flows; for cutting, half to two thirds is usual."),
-                    "A nozzle takes more than one thinks: flow goes with the square of its bore. A bottle that ends in the middle"
+                            "The bore that is stamped on the nozzle.",
+                            "The gauge that is nearest to the head.",
+                            "Volume and pressure from the bottle's shoulder and gauge."),
+                    List.of(
+                            "Let the gas flow with the beam off, and read the pressure while it flows: standing "
+                                    + "still it reads higher.",
+                            "Type the share of the time in which gas really flows; for cutting, half to two "
+                                    + "thirds is usual."),
+                    "A nozzle takes more than one thinks: flow goes with the square of its bore. A bottle that "
+                            + "ends in the middle"
                             + " of a sheet costs the sheet.",
-                    List.of("Regulator, hoses and fittings are a gas fitter's work; only parts that are marked for oxygen go into an oxygen line.")));
+                    List.of("Regulator, hoses and fittings are a gas fitter's work; only parts that are marked "
+                            + "for oxygen go into an oxygen line.")));
 
     @Override
     public Card card() {
@@ -72,7 +79,11 @@ public final class AssistGas implements Procedure<GasReadings, GasFinding> {
 
     @Override
     public Outcome<GasFinding> evaluate(GasReadings read) {
-        Nozzle nozzle = new Nozzle(read.nozzleMm(), read.dischargeCoefficient().orElse(0.85), read.temperatureC().orElse(20), read.ambientKPa().orElse(101.325));
+        Nozzle nozzle = new Nozzle(
+                read.nozzleMm(),
+                read.dischargeCoefficient().orElse(0.85),
+                read.temperatureC().orElse(20),
+                read.ambientKPa().orElse(101.325));
         double flow = nozzle.flowNlMin(read.gas(), read.pressureBar());
         OptionalDouble minutes = minutes(read, flow);
         List<GasFinding.Curve> curves = Stream.of(1.0, 1 - NEIGHBOUR, 1 + NEIGHBOUR)
@@ -86,17 +97,28 @@ public final class AssistGas implements Procedure<GasReadings, GasFinding> {
                 })
                 .toList();
         GasFinding finding = new GasFinding(
-                nozzle.isChoked(read.gas(), read.pressureBar()), nozzle.massFlowGS(read.gas(), read.pressureBar()), flow, minutes,
+                nozzle.isChoked(read.gas(), read.pressureBar()),
+                nozzle.massFlowGS(read.gas(), read.pressureBar()),
+                flow,
+                minutes,
                 minutes.orElse(0) > 0 ? OptionalDouble.of(SHIFT_MIN / minutes.getAsDouble()) : OptionalDouble.empty(),
-                read.gas(), read.nozzleMm(), read.pressureBar(), read.beamOnPct().orElse(100), curves, others, new GasFinding.Tolerances());
+                read.gas(),
+                read.nozzleMm(),
+                read.pressureBar(),
+                read.beamOnPct().orElse(100),
+                curves,
+                others,
+                new GasFinding.Tolerances());
         return new Outcome<>(finding, Verdict.NOTE, instructions(finding));
     }
 
     private static GasFinding.Curve curve(Nozzle nozzle, GasReadings read) {
-        return new GasFinding.Curve(nozzle.boreMm(), IntStream.rangeClosed(0, STEPS)
-                .mapToObj(i -> 2 * read.pressureBar() * i / STEPS)
-                .map(bar -> new GasFinding.Point(bar, nozzle.flowNlMin(read.gas(), bar)))
-                .toList());
+        return new GasFinding.Curve(
+                nozzle.boreMm(),
+                IntStream.rangeClosed(0, STEPS)
+                        .mapToObj(i -> 2 * read.pressureBar() * i / STEPS)
+                        .map(bar -> new GasFinding.Point(bar, nozzle.flowNlMin(read.gas(), bar)))
+                        .toList());
     }
 
     /** Ideal gas at its temperature, from the bottle's pressure down to what it keeps or what the nozzle needs. */
@@ -107,25 +129,44 @@ public final class AssistGas implements Procedure<GasReadings, GasFinding> {
         GasReadings.Bottle bottle = read.bottle().get();
         double downToBar = Math.max(bottle.residualBar().orElse(5), read.pressureBar());
         double usableBar = Math.max(0, bottle.pressureBar() - downToBar);
-        double normalLitres = bottle.volumeL() * usableBar / 1.01325 * 273.15 / (read.temperatureC().orElse(20) + 273.15);
+        double normalLitres = bottle.volumeL()
+                * usableBar
+                / 1.01325
+                * 273.15
+                / (read.temperatureC().orElse(20) + 273.15);
         return OptionalDouble.of(normalLitres / (flowNlMin * read.beamOnPct().orElse(100) / 100));
     }
 
     private static List<Instruction> instructions(GasFinding finding) {
-        Said hand = Said.of("An estimate, for a gas supplier or fitter to check: regulator, hose and fittings must carry {0} at {1}.",
+        Said hand = Said.of(
+                "An estimate, for a gas supplier or fitter to check: regulator, hose and fittings must carry {0} "
+                        + "at {1}.",
                 flow(finding.flowNlMin()), bar(finding.pressureBar()));
         List<Instruction> instructions = new ArrayList<>();
         if (finding.bottleMinutes().isEmpty()) {
-            instructions.add(Instruction.of("gas", Said.of("Plan {0} of " + finding.gas().words() + ".", flow(finding.flowNlMin()))).byHand(hand));
+            instructions.add(Instruction.of(
+                            "gas", Said.of("Plan {0} of " + finding.gas().words() + ".", flow(finding.flowNlMin())))
+                    .byHand(hand));
         } else if (finding.bottlesPerShift().isEmpty()) {
-            instructions.add(Instruction.of("gas", Said.of("Change the bottle: it no longer gives {0}.", bar(finding.pressureBar()))).byHand(hand));
+            instructions.add(Instruction.of(
+                            "gas", Said.of("Change the bottle: it no longer gives {0}.", bar(finding.pressureBar())))
+                    .byHand(hand));
         } else {
             double minutes = finding.bottleMinutes().getAsDouble();
             double perShift = finding.bottlesPerShift().getAsDouble();
-            instructions.add(Instruction.of("gas", Said.of("Change the bottle after {0}.", new Amount(Quantity.MINUTES, Math.floor(minutes), 0))).byHand(hand));
+            instructions.add(Instruction.of(
+                            "gas",
+                            Said.of(
+                                    "Change the bottle after {0}.",
+                                    new Amount(Quantity.MINUTES, Math.floor(minutes), 0)))
+                    .byHand(hand));
             if (perShift >= 0.1) {
-                instructions.add(Instruction.of("gas", Said.of(
-                        "Eight hours like this take {0} bottles" + (perShift > 3 ? "; ask the supplier for a bundle or a tank." : "."), Amount.plain(perShift, 1))));
+                instructions.add(Instruction.of(
+                        "gas",
+                        Said.of(
+                                "Eight hours like this take {0} bottles"
+                                        + (perShift > 3 ? "; ask the supplier for a bundle or a tank." : "."),
+                                Amount.plain(perShift, 1))));
             }
         }
         return instructions;
@@ -151,8 +192,12 @@ public final class AssistGas implements Procedure<GasReadings, GasFinding> {
                 new Evidence("mass flow", Said.of("{0} g/s", Amount.plain(finding.massFlowGS(), 2))),
                 new Evidence("jet", Said.of(finding.choked() ? "at the speed of sound" : "below the speed of sound")),
                 new Evidence("gas flows", Said.of("{0} of the time", Amount.percent(finding.beamOnPct(), 0)))));
-        finding.bottleMinutes().ifPresent(minutes -> evidence.add(new Evidence("a bottle", Said.of("{0}", new Amount(Quantity.MINUTES, minutes, 1)))));
-        finding.bottlesPerShift().ifPresent(bottles -> evidence.add(new Evidence("bottles in 8 h", Said.of("{0}", Amount.plain(bottles, 1)))));
+        finding.bottleMinutes()
+                .ifPresent(minutes -> evidence.add(
+                        new Evidence("a bottle", Said.of("{0}", new Amount(Quantity.MINUTES, minutes, 1)))));
+        finding.bottlesPerShift()
+                .ifPresent(bottles ->
+                        evidence.add(new Evidence("bottles in 8 h", Said.of("{0}", Amount.plain(bottles, 1)))));
         return evidence;
     }
 
@@ -166,6 +211,11 @@ public final class AssistGas implements Procedure<GasReadings, GasFinding> {
         return List.of(
                 Trait.word("assist gas", finding.gas().words(), 0.8),
                 Trait.amount("nozzle", Said.of("{0}", Amount.mm(finding.nozzleMm(), 1)), finding.nozzleMm(), 0.2, 0.7),
-                Trait.amount("gas pressure", Said.of("{0}", bar(finding.pressureBar())), finding.pressureBar(), 0.1 * finding.pressureBar() + 0.02, 0.7));
+                Trait.amount(
+                        "gas pressure",
+                        Said.of("{0}", bar(finding.pressureBar())),
+                        finding.pressureBar(),
+                        0.1 * finding.pressureBar() + 0.02,
+                        0.7));
     }
 }

@@ -3,8 +3,8 @@ package zebrawood.core.gas;
 import java.util.Locale;
 
 /**
- * What is blown through the nozzle: specific gas constant, J/(kg K), which is the universal one over its molar mass, and
- * ratio of its heat capacities at room temperature.
+ * What is blown through the nozzle: specific gas constant, J/(kg K), which is the universal one over its molar mass,
+ * and ratio of its heat capacities at room temperature.
  */
 public enum Gas {
     NITROGEN(296.8, 1.4),

@@ -35,7 +35,11 @@ public record GasReadings(
      */
     public record Bottle(double volumeL, double pressureBar, OptionalDouble residualBar) {
         public Bottle {
-            new Checks().above("volumeL", volumeL, 0).above("pressureBar", pressureBar, 0).atLeast("residualBar", residualBar, 0).done();
+            new Checks()
+                    .above("volumeL", volumeL, 0)
+                    .above("pressureBar", pressureBar, 0)
+                    .atLeast("residualBar", residualBar, 0)
+                    .done();
         }
     }
 
@@ -46,7 +50,10 @@ public record GasReadings(
                 .above("pressureBar", pressureBar, 0)
                 .within("temperatureC", temperatureC, -40, 80)
                 .above("dischargeCoefficient", dischargeCoefficient, 0)
-                .that(!(dischargeCoefficient.orElse(1) > 1), "dischargeCoefficient", "a jet does not fill more than its bore: 1 at the most")
+                .that(
+                        !(dischargeCoefficient.orElse(1) > 1),
+                        "dischargeCoefficient",
+                        "a jet does not fill more than its bore: 1 at the most")
                 .within("ambientKPa", ambientKPa, 50, 110)
                 .above("beamOnPct", beamOnPct, 0)
                 .that(!(beamOnPct.orElse(100) > 100), "beamOnPct", "there is no more than 100 % of the time")

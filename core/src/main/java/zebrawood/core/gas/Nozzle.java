@@ -1,13 +1,13 @@
 package zebrawood.core.gas;
 
 /**
- * Ideal gas through a bore: isentropic flow with a discharge coefficient, choked where the pressure behind it no
- * longer matters.
+ * Ideal gas through a bore: isentropic flow with a discharge coefficient, choked where the pressure behind it no longer
+ * matters.
  *
- * <p>Source: the equations of compressible flow of A. J. C. B. de Saint-Venant and L. Wantzel (1839), as in every textbook
- * of gas dynamics: {@code m = C A p0 sqrt(k / (R T0)) (2 / (k + 1))^((k + 1) / (2 (k - 1)))} where
- * {@code p / p0 <= (2 / (k + 1))^(k / (k - 1))}, else
- * {@code m = C A p0 sqrt(2 k / ((k - 1) R T0) (r^(2/k) - r^((k + 1)/k)))} with {@code r = p / p0}. Pressures are absolute.
+ * <p>Source: the equations of compressible flow of A. J. C. B. de Saint-Venant and L. Wantzel (1839), as in every
+ * textbook of gas dynamics: {@code m = C A p0 sqrt(k / (R T0)) (2 / (k + 1))^((k + 1) / (2 (k - 1)))} where {@code p /
+ * p0 <= (2 / (k + 1))^(k / (k - 1))}, else {@code m = C A p0 sqrt(2 k / ((k - 1) R T0) (r^(2/k) - r^((k + 1)/k)))} with
+ * {@code r = p / p0}. Pressures are absolute.
  *
  * @param boreMm diameter, above 0
  * @param coefficient share of the bore that the jet fills, above 0, up to 1

@@ -20,8 +20,14 @@ public record ClimateLimits(
                 .within("maxTemperatureC", maxTemperatureC, -60, 150)
                 .within("minHumidityPct", minHumidityPct, 0, 100)
                 .within("maxHumidityPct", maxHumidityPct, 0, 100)
-                .tie(() -> maxTemperatureC >= minTemperatureC, "maxTemperatureC", "must not be under the lowest temperature")
-                .tie(() -> maxHumidityPct >= minHumidityPct.orElse(0), "maxHumidityPct", "must not be under the lowest humidity")
+                .tie(
+                        () -> maxTemperatureC >= minTemperatureC,
+                        "maxTemperatureC",
+                        "must not be under the lowest temperature")
+                .tie(
+                        () -> maxHumidityPct >= minHumidityPct.orElse(0),
+                        "maxHumidityPct",
+                        "must not be under the lowest humidity")
                 .done();
     }
 

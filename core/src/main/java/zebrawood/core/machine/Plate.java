@@ -73,9 +73,8 @@ public record Plate(
             OptionalDouble beamAtLensMm) {
         public Source {
             wavelengthsNm = Checks.copy(wavelengthsNm);
-            Checks checks = new Checks()
-                    .above("ratedPowerW", ratedPowerW, 0)
-                    .above("ratedCurrentMa", ratedCurrentMa, 0);
+            Checks checks =
+                    new Checks().above("ratedPowerW", ratedPowerW, 0).above("ratedCurrentMa", ratedCurrentMa, 0);
             for (int i = 0; i < wavelengthsNm.size(); i++) {
                 checks.within("wavelengthsNm[" + i + "]", wavelengthsNm.get(i), 100, 20_000);
             }
@@ -86,7 +85,10 @@ public record Plate(
     /** A lens by the shop's name for it, and its focal length in mm. */
     public record Lens(String name, OptionalDouble focalLengthMm) {
         public Lens {
-            new Checks().text("name", name).above("focalLengthMm", focalLengthMm, 0).done();
+            new Checks()
+                    .text("name", name)
+                    .above("focalLengthMm", focalLengthMm, 0)
+                    .done();
         }
     }
 
@@ -162,7 +164,8 @@ public record Plate(
     }
 
     /** Days between checks, and days out of use that shut the gate. */
-    public record Rhythm(OptionalInt climateDays, OptionalInt settingsDays, OptionalInt focusDays, OptionalInt daysOutOfUse) {
+    public record Rhythm(
+            OptionalInt climateDays, OptionalInt settingsDays, OptionalInt focusDays, OptionalInt daysOutOfUse) {
         public Rhythm {
             new Checks()
                     .atLeast("climateDays", climateDays, 1)
@@ -183,12 +186,16 @@ public record Plate(
 
     /** Whether water cools it; false where the plate does not say. */
     public boolean isWaterCooled() {
-        return services.flatMap(Services::cooling).filter(c -> c == Cooling.WATER).isPresent();
+        return services.flatMap(Services::cooling)
+                .filter(c -> c == Cooling.WATER)
+                .isPresent();
     }
 
     /** Whether covers with an interlock keep the beam in; false where the plate does not say. */
     public boolean hasInterlock() {
-        return services.flatMap(Services::enclosure).filter(e -> e == Enclosure.INTERLOCK).isPresent();
+        return services.flatMap(Services::enclosure)
+                .filter(e -> e == Enclosure.INTERLOCK)
+                .isPresent();
     }
 
     public boolean hasNumberedSettings() {
@@ -197,7 +204,10 @@ public record Plate(
 
     /** First wavelength in nm. */
     public OptionalDouble wavelengthNm() {
-        return source.stream().flatMap(s -> s.wavelengthsNm().stream()).mapToDouble(Double::doubleValue).findFirst();
+        return source.stream()
+                .flatMap(s -> s.wavelengthsNm().stream())
+                .mapToDouble(Double::doubleValue)
+                .findFirst();
     }
 
     /** From where gaps are measured, in words; "focus datum" where the plate does not say. */
@@ -206,16 +216,18 @@ public record Plate(
     }
 
     public int daysOutOfUse() {
-        return rhythm.map(Rhythm::daysOutOfUse).filter(OptionalInt::isPresent).map(OptionalInt::getAsInt).orElse(DAYS_OUT_OF_USE);
+        return rhythm.map(Rhythm::daysOutOfUse)
+                .filter(OptionalInt::isPresent)
+                .map(OptionalInt::getAsInt)
+                .orElse(DAYS_OUT_OF_USE);
     }
 
     /** One line that tells the machine: {@code gantry CO2 · 90 W glass tube · FH-02}. */
     public String line() {
         StringBuilder line = new StringBuilder(family.words());
         source.ifPresent(s -> {
-            String power = s.ratedPowerW().isPresent()
-                    ? Amount.exact(s.ratedPowerW().getAsDouble()) + " W"
-                    : "";
+            String power =
+                    s.ratedPowerW().isPresent() ? Amount.exact(s.ratedPowerW().getAsDouble()) + " W" : "";
             String words = (power + " " + s.kind().orElse("")).strip();
             if (!words.isEmpty()) {
                 line.append(" · ").append(words);

@@ -39,7 +39,10 @@ public record CircuitFinding(
     /** A load, and the part of the design current that is for it, A. */
     public record Share(String name, double designA, boolean continuous) {}
 
-    /** The limits of the day: drop, % of the supply; difference of voltages, %; share of the breaker for continuous loads. */
+    /**
+     * The limits of the day: drop, % of the supply; difference of voltages, %; share of the breaker for continuous
+     * loads.
+     */
     public record Tolerances(double maxDropPct, double voltageTolerancePct, double continuousFraction) {}
 
     public CircuitFinding {

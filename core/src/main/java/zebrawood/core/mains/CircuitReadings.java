@@ -11,8 +11,10 @@ import zebrawood.core.reading.Checks;
  * @param supplyV its voltage, V, above 0
  * @param circuitA what its breaker is rated for, A, above 0
  * @param loads all that is plugged in, at least one
- * @param voltageTolerancePct by how much the supply may differ from what a load is made for, %, 0 to below 100; 10 where absent
- * @param continuousFraction share of the breaker that a continuous load may take, above 0, up to 1; 0.8 where absent, the local code decides
+ * @param voltageTolerancePct by how much the supply may differ from what a load is made for, %, 0 to below 100; 10
+ *     where absent
+ * @param continuousFraction share of the breaker that a continuous load may take, above 0, up to 1; 0.8 where absent,
+ *     the local code decides
  * @param cable from the board to the machine, where it is known
  * @param maxDropPct what may be lost along it, % of the supply, above 0; 3 where absent
  * @param inletSound whether the machine's inlet was looked at, mains off, and is sound: no brown edge, no play
@@ -32,9 +34,25 @@ public record CircuitReadings(
         Optional<String> earthTestedBy) {
 
     /** With nothing said of inlet, receptacle and earth. */
-    public CircuitReadings(double supplyV, double circuitA, List<Load> loads, OptionalDouble voltageTolerancePct, OptionalDouble continuousFraction, Optional<Cable> cable,
+    public CircuitReadings(
+            double supplyV,
+            double circuitA,
+            List<Load> loads,
+            OptionalDouble voltageTolerancePct,
+            OptionalDouble continuousFraction,
+            Optional<Cable> cable,
             OptionalDouble maxDropPct) {
-        this(supplyV, circuitA, loads, voltageTolerancePct, continuousFraction, cable, maxDropPct, Optional.empty(), Optional.empty(), Optional.empty());
+        this(
+                supplyV,
+                circuitA,
+                loads,
+                voltageTolerancePct,
+                continuousFraction,
+                cable,
+                maxDropPct,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
     }
 
     /**
@@ -46,7 +64,12 @@ public record CircuitReadings(
      * @param continuous whether it runs for hours; so where absent
      * @param ratedV the voltage that it is made for, V, above 0, where its plate says one
      */
-    public record Load(String name, double ratedW, OptionalDouble powerFactor, Optional<Boolean> continuous, OptionalDouble ratedV) {
+    public record Load(
+            String name,
+            double ratedW,
+            OptionalDouble powerFactor,
+            Optional<Boolean> continuous,
+            OptionalDouble ratedV) {
         public Load {
             new Checks()
                     .text("name", name)
@@ -81,12 +104,21 @@ public record CircuitReadings(
         private static final double COPPER_PER_K = 0.00393;
 
         public Cable {
-            new Checks().above("lengthM", lengthM, 0).above("sectionMm2", sectionMm2, 0).within("temperatureC", temperatureC, -40, 120).done();
+            new Checks()
+                    .above("lengthM", lengthM, 0)
+                    .above("sectionMm2", sectionMm2, 0)
+                    .within("temperatureC", temperatureC, -40, 120)
+                    .done();
         }
 
         /** V lost there and back at a current, A: Ohm's law over twice the length, with the copper as warm as it is. */
         double dropV(double currentA) {
-            return 2 * lengthM * currentA * COPPER_OHM_MM2_M * (1 + COPPER_PER_K * (temperatureC.orElse(20) - 20)) / sectionMm2;
+            return 2
+                    * lengthM
+                    * currentA
+                    * COPPER_OHM_MM2_M
+                    * (1 + COPPER_PER_K * (temperatureC.orElse(20) - 20))
+                    / sectionMm2;
         }
     }
 

@@ -22,8 +22,8 @@ import zebrawood.core.units.Quantity;
 import zebrawood.core.units.Said;
 
 /**
- * Whether a circuit with one phase carries all that is plugged into it, what is lost along the cable, and what must not be
- * plugged in. A sheet cutter hangs on three phases: its circuit is an electrician's from the beginning.
+ * Whether a circuit with one phase carries all that is plugged into it, what is lost along the cable, and what must not
+ * be plugged in. A sheet cutter hangs on three phases: its circuit is an electrician's from the beginning.
  */
 public final class SiteCircuit implements Procedure<CircuitReadings, CircuitFinding> {
 
@@ -44,13 +44,17 @@ public final class SiteCircuit implements Procedure<CircuitReadings, CircuitFind
             10,
             1460,
             new Help(
-                    List.of("The plate of each thing on the circuit: watts, volts.", "What stands on the breaker, and length and section of the cable."),
+                    List.of(
+                            "The plate of each thing on the circuit: watts, volts.",
+                            "What stands on the breaker, and length and section of the cable."),
                     List.of(
                             "Count all sockets of the circuit, not only those in use: the kettle comes back.",
                             "A load that runs for hours warms the breaker; type it as such.",
                             "Look at plug and socket: brown edges, a loose hold, a smell mean an electrician first.",
-                            "Protective earth of receptacle and machine: measured by a licensed electrician; type who, and the figure."),
-                    "A breaker that trips in the middle of a cut spoils the cut; a cable that is too thin gets warm where nobody"
+                            "Protective earth of receptacle and machine: measured by a licensed electrician; type "
+                                    + "who, and the figure."),
+                    "A breaker that trips in the middle of a cut spoils the cut; a cable that is too thin gets "
+                            + "warm where nobody"
                             + " looks; and a machine for another voltage does not survive the plug.",
                     List.of("This is arithmetic for a talk with a licensed electrician. The local code decides.")));
 
@@ -80,21 +84,45 @@ public final class SiteCircuit implements Procedure<CircuitReadings, CircuitFind
         double tolerance = read.voltageTolerancePct().orElse(TOLERANCE_PCT);
         double most = read.maxDropPct().orElse(DROP_PCT);
         List<CircuitFinding.Share> shares = read.loads().stream()
-                .map(load -> new CircuitFinding.Share(load.name(), load.designA(read.supplyV(), fraction), load.continuous().orElse(true)))
+                .map(load -> new CircuitFinding.Share(
+                        load.name(),
+                        load.designA(read.supplyV(), fraction),
+                        load.continuous().orElse(true)))
                 .toList();
-        double current = read.loads().stream().mapToDouble(load -> load.currentA(read.supplyV())).sum();
-        double design = shares.stream().mapToDouble(CircuitFinding.Share::designA).sum();
-        OptionalDouble drop = read.cable().isPresent() ? OptionalDouble.of(read.cable().get().dropV(current)) : OptionalDouble.empty();
+        double current = read.loads().stream()
+                .mapToDouble(load -> load.currentA(read.supplyV()))
+                .sum();
+        double design =
+                shares.stream().mapToDouble(CircuitFinding.Share::designA).sum();
+        OptionalDouble drop = read.cable().isPresent()
+                ? OptionalDouble.of(read.cable().get().dropV(current))
+                : OptionalDouble.empty();
         List<String> wrong = read.loads().stream()
-                .filter(load -> load.ratedV().isPresent() && Math.abs(read.supplyV() - load.ratedV().getAsDouble()) > tolerance / 100 * load.ratedV().getAsDouble())
+                .filter(load -> load.ratedV().isPresent()
+                        && Math.abs(read.supplyV() - load.ratedV().getAsDouble())
+                                > tolerance / 100 * load.ratedV().getAsDouble())
                 .map(CircuitReadings.Load::name)
                 .toList();
         CircuitFinding finding = new CircuitFinding(
-                current, design, 100 * design / read.circuitA(), drop,
-                drop.isPresent() ? OptionalDouble.of(100 * drop.getAsDouble() / read.supplyV()) : OptionalDouble.empty(),
-                wrong, shares, move(read, shares, current, design, most), unsound(read), read.earthTestedBy(), read.supplyV(), read.circuitA(),
+                current,
+                design,
+                100 * design / read.circuitA(),
+                drop,
+                drop.isPresent()
+                        ? OptionalDouble.of(100 * drop.getAsDouble() / read.supplyV())
+                        : OptionalDouble.empty(),
+                wrong,
+                shares,
+                move(read, shares, current, design, most),
+                unsound(read),
+                read.earthTestedBy(),
+                read.supplyV(),
+                read.circuitA(),
                 new CircuitFinding.Tolerances(most, tolerance, fraction));
-        boolean passes = !finding.isOverloaded() && !finding.dropsTooFar() && wrong.isEmpty() && finding.unsound().isEmpty();
+        boolean passes = !finding.isOverloaded()
+                && !finding.dropsTooFar()
+                && wrong.isEmpty()
+                && finding.unsound().isEmpty();
         return new Outcome<>(finding, passes ? Verdict.PASS : Verdict.FAIL, instructions(finding, passes));
     }
 
@@ -106,7 +134,8 @@ public final class SiteCircuit implements Procedure<CircuitReadings, CircuitFind
     }
 
     /** The load with the largest design current, where what is left without it is carried and does not drop too far. */
-    private static Optional<String> move(CircuitReadings read, List<CircuitFinding.Share> shares, double current, double design, double most) {
+    private static Optional<String> move(
+            CircuitReadings read, List<CircuitFinding.Share> shares, double current, double design, double most) {
         int largest = 0;
         for (int i = 1; i < shares.size(); i++) {
             if (shares.get(i).designA() > shares.get(largest).designA()) {
@@ -115,34 +144,57 @@ public final class SiteCircuit implements Procedure<CircuitReadings, CircuitFind
         }
         double left = current - read.loads().get(largest).currentA(read.supplyV());
         boolean carried = design - shares.get(largest).designA() <= read.circuitA();
-        boolean near = read.cable().map(cable -> 100 * cable.dropV(left) / read.supplyV() <= most).orElse(true);
-        return shares.size() > 1 && carried && near ? Optional.of(shares.get(largest).name()) : Optional.empty();
+        boolean near = read.cable()
+                .map(cable -> 100 * cable.dropV(left) / read.supplyV() <= most)
+                .orElse(true);
+        return shares.size() > 1 && carried && near
+                ? Optional.of(shares.get(largest).name())
+                : Optional.empty();
     }
 
     private static List<Instruction> instructions(CircuitFinding finding, boolean passes) {
         if (passes) {
             return List.of(Instruction.of("circuit", Said.of("The circuit carries this."))
-                    .byHand(Said.of("Of {0} on the breaker it takes {1}. An estimate, to bring to a licensed electrician; protective earth is theirs to measure.",
+                    .byHand(Said.of(
+                            "Of {0} on the breaker it takes {1}. An estimate, to bring to a licensed electrician; "
+                                    + "protective earth is theirs to measure.",
                             amperes(finding.circuitA()), amperes(finding.designCurrentA()))));
         }
         List<Instruction> instructions = new ArrayList<>();
         if (!finding.wrongVoltage().isEmpty()) {
-            instructions.add(Instruction.of("plug", Said.of("Do not plug in " + String.join(", ", finding.wrongVoltage()) + " here."))
-                    .byHand(Said.of("It is made for another voltage than {0}. Ask its maker for a supply or a transformer that fits.", volts(finding.supplyV()))));
+            instructions.add(Instruction.of(
+                            "plug", Said.of("Do not plug in " + String.join(", ", finding.wrongVoltage()) + " here."))
+                    .byHand(Said.of(
+                            "It is made for another voltage than {0}. Ask its maker for a supply or a transformer "
+                                    + "that fits.",
+                            volts(finding.supplyV()))));
         }
         if (!finding.unsound().isEmpty()) {
-            instructions.add(Instruction.of("plug", Said.of("Leave it unplugged: have a licensed electrician replace the " + String.join(" and the ", finding.unsound()) + "."))
+            instructions.add(Instruction.of(
+                            "plug",
+                            Said.of("Leave it unplugged: have a licensed electrician replace the "
+                                    + String.join(" and the ", finding.unsound()) + "."))
                     .byHand(Said.of("Brown edges, play and a smell are heat that nobody saw.")));
         }
         if (finding.isOverloaded() || finding.dropsTooFar()) {
-            String why = finding.isOverloaded() && finding.dropsTooFar() ? "The breaker is asked for {0} and the cable loses {1}."
+            String why = finding.isOverloaded() && finding.dropsTooFar()
+                    ? "The breaker is asked for {0} and the cable loses {1}."
                     : finding.isOverloaded() ? "The breaker is asked for {0}." : "The cable loses {1}.";
-            Said hand = new Said(why + " An estimate, to bring to a licensed electrician.",
-                    List.of(amperes(finding.designCurrentA()), Amount.percent(finding.dropPct().orElse(0), 1)));
+            Said hand = new Said(
+                    why + " An estimate, to bring to a licensed electrician.",
+                    List.of(
+                            amperes(finding.designCurrentA()),
+                            Amount.percent(finding.dropPct().orElse(0), 1)));
             instructions.add(finding.move()
-                    .map(name -> Instruction.of("circuit", Said.of("Move " + name + " to another circuit.")).byHand(hand))
-                    .orElseGet(() -> Instruction.of("circuit", Said.of(finding.shares().size() == 1
-                            ? "Ask for a circuit that carries it." : "Ask for another circuit: to move one load is not enough.")).byHand(hand)));
+                    .map(name -> Instruction.of("circuit", Said.of("Move " + name + " to another circuit."))
+                            .byHand(hand))
+                    .orElseGet(() -> Instruction.of(
+                                    "circuit",
+                                    Said.of(
+                                            finding.shares().size() == 1
+                                                    ? "Ask for a circuit that carries it."
+                                                    : "Ask for another circuit: to move one load is not enough."))
+                            .byHand(hand)));
         }
         return instructions;
     }
@@ -166,15 +218,27 @@ public final class SiteCircuit implements Procedure<CircuitReadings, CircuitFind
                 new Evidence("all together", Said.of("{0}", amperes(finding.currentA()))),
                 new Evidence("with room for hours", Said.of("{0}", amperes(finding.designCurrentA()))),
                 new Evidence("of the breaker", Said.of("{0}", Amount.percent(finding.loadPct(), 0)))));
-        finding.dropV().ifPresent(drop -> evidence.add(new Evidence("lost in the cable",
-                Said.of("{0}, {1}", new Amount(Quantity.VOLTAGE, drop, 1), Amount.percent(finding.dropPct().orElseThrow(), 1)))));
-        evidence.add(new Evidence("earth", Said.of(finding.earth().map(who -> "tested, " + Said.quoted(who)).orElse("not on record"))));
+        finding.dropV()
+                .ifPresent(drop -> evidence.add(new Evidence(
+                        "lost in the cable",
+                        Said.of(
+                                "{0}, {1}",
+                                new Amount(Quantity.VOLTAGE, drop, 1),
+                                Amount.percent(finding.dropPct().orElseThrow(), 1)))));
+        evidence.add(new Evidence(
+                "earth",
+                Said.of(finding.earth()
+                        .map(who -> "tested, " + Said.quoted(who))
+                        .orElse("not on record"))));
         return evidence;
     }
 
     @Override
     public Said judgedBy(CircuitFinding finding) {
-        return Said.of("{0} on the breaker, a drop of {1}, voltages within {2}", amperes(finding.circuitA()),
-                Amount.percent(finding.tolerances().maxDropPct(), 1), Amount.percent(finding.tolerances().voltageTolerancePct(), 0));
+        return Said.of(
+                "{0} on the breaker, a drop of {1}, voltages within {2}",
+                amperes(finding.circuitA()),
+                Amount.percent(finding.tolerances().maxDropPct(), 1),
+                Amount.percent(finding.tolerances().voltageTolerancePct(), 0));
     }
 }

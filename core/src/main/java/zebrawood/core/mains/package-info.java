@@ -1,4 +1,2 @@
-/**
- * Does the circuit carry it? Start at {@link zebrawood.core.mains.SiteCircuit}.
- */
+/** Does the circuit carry it? Start at {@link zebrawood.core.mains.SiteCircuit}. */
 package zebrawood.core.mains;

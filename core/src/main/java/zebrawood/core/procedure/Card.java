@@ -33,7 +33,8 @@ public record Card(
      * @param phase which part of the work it belongs to
      * @param order within its phase, the smaller first; tens, so that another finds place between
      * @param fires whether the laser fires for it: then the first light gate must be open
-     * @param requires ids of stops without which its reading would be wrong; those that a machine does not have are not asked for
+     * @param requires ids of stops without which its reading would be wrong; those that a machine does not have are not
+     *     asked for
      */
     public record OnRoute(Phase phase, int order, boolean fires, Set<String> requires) {
         public OnRoute {
@@ -69,5 +70,10 @@ public record Card(
     /** Whether the laser fires for it. */
     public boolean fires() {
         return onRoute.fires();
+    }
+
+    /** What to mind, in sentences. */
+    public String caution() {
+        return String.join(" ", hazards.stream().map(Hazard::caution).toList());
     }
 }

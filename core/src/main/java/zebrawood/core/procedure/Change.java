@@ -9,7 +9,11 @@ public enum Change {
     LENS_CHANGED("Lens out and back", "lens out and back", "which one came out, which one sits there now", Set.of()),
     CLEANED("Cleaned", "cleaned", "with what, how it looks now", Set.of()),
     COOLANT_WORK("Coolant work", "coolant work", "what was done: water, hose, pump, filter", Set.of("water")),
-    MAINS_WORK("Mains work", "mains work", "what was done, and by which licensed person", Set.of("wiring", "earth", "stop")),
+    MAINS_WORK(
+            "Mains work",
+            "mains work",
+            "what was done, and by which licensed person",
+            Set.of("wiring", "earth", "stop")),
     PART_FITTED("Part fitted", "part fitted", "which part, and why", Set.of("wiring")),
     KNOCKED("Knocked", "knocked", "by what, and where it was hit", Set.of());
 

@@ -9,8 +9,9 @@ import zebrawood.core.reading.RecordShape;
 import zebrawood.core.units.NotFiniteException;
 
 /**
- * One procedure run on one set of readings, whoever asks: the window, {@code solve}, {@code record}. Whatever a procedure
- * does, an answer comes of it: an outcome of finite numbers, a refusal, or the fault it ran into, told as the fault it is.
+ * One procedure run on one set of readings, whoever asks: the window, {@code solve}, {@code record}. Whatever a
+ * procedure does, an answer comes of it: an outcome of finite numbers, a refusal, or the fault it ran into, told as the
+ * fault it is.
  *
  * @param <F> finding
  */
@@ -64,7 +65,8 @@ public sealed interface Evaluation<F extends Record> {
         } else if (value instanceof Map<?, ?> map) {
             return isFinite(map.values());
         } else if (value instanceof Record record) {
-            return RecordShape.of(record.getClass()).components().stream().allMatch(part -> isFinite(RecordShape.read(part, record)));
+            return RecordShape.of(record.getClass()).components().stream()
+                    .allMatch(part -> isFinite(RecordShape.read(part, record)));
         }
         return true;
     }

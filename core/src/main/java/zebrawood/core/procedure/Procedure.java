@@ -34,9 +34,7 @@ public interface Procedure<R extends Record, F extends Record> {
         return OptionalInt.empty();
     }
 
-    /**
-     * @throws zebrawood.core.reading.ReadingException where the readings cannot be computed with
-     */
+    /** @throws zebrawood.core.reading.ReadingException where the readings cannot be computed with */
     Outcome<F> evaluate(R readings);
 
     /** What a colleague would ask for: {@code dew 9.3 °C}. */

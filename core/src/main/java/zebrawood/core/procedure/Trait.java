@@ -32,8 +32,8 @@ public record Trait(String label, Said figure, OptionalDouble value, double tole
     }
 
     /**
-     * How much the difference from another moment tells, 0 to 1: {@code matters x⁴ / (1 + x⁴)} with x the difference
-     * in tolerances, so that half a tolerance hardly counts and two count nearly in full; words count as two.
+     * How much the difference from another moment tells, 0 to 1: {@code matters x⁴ / (1 + x⁴)} with x the difference in
+     * tolerances, so that half a tolerance hardly counts and two count nearly in full; words count as two.
      */
     public double weight(Trait other) {
         if (isSameAs(other)) {

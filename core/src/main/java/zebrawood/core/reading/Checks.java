@@ -8,9 +8,9 @@ import java.util.OptionalInt;
 import java.util.function.BooleanSupplier;
 
 /**
- * Gathers what is wrong with the components of a record and refuses them all at once. Used in compact
- * constructors, in the order of the components; what ties components together comes last and is asked only
- * when each of them is possible by itself. Every check refuses NaN and the infinities.
+ * Gathers what is wrong with the components of a record and refuses them all at once. Used in compact constructors, in
+ * the order of the components; what ties components together comes last and is asked only when each of them is possible
+ * by itself. Every check refuses NaN and the infinities.
  *
  * <pre>{@code
  * new Checks().within("airTemperatureC", airTemperatureC, -45, 60).above("runMm", runMm, 0).done();
@@ -96,7 +96,10 @@ public final class Checks {
         if (list == null) {
             missing(field);
         } else if (list.size() < least) {
-            refusals.add(new Refusal(field, list.size() + " given, at least " + least + " needed", list.isEmpty() ? Refusal.Kind.MISSING : Refusal.Kind.WRONG));
+            refusals.add(new Refusal(
+                    field,
+                    list.size() + " given, at least " + least + " needed",
+                    list.isEmpty() ? Refusal.Kind.MISSING : Refusal.Kind.WRONG));
         }
         return this;
     }

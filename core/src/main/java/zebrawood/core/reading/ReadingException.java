@@ -9,9 +9,7 @@ public final class ReadingException extends IllegalArgumentException {
 
     private final transient List<Refusal> refusals;
 
-    /**
-     * @param refusals in the order of the fields; at least one
-     */
+    /** @param refusals in the order of the fields; at least one */
     public ReadingException(List<Refusal> refusals) {
         super(refusals.get(0).field() + ": " + refusals.get(0).why());
         this.refusals = List.copyOf(refusals);

@@ -10,7 +10,10 @@ import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 
-/** The components of a record type, looked up once; by plain reflection, which costs a start less than method handles do. */
+/**
+ * The components of a record type, looked up once; by plain reflection, which costs a start less than method handles
+ * do.
+ */
 public final class RecordShape {
 
     /** One component: its name, its type as declared, how it is read. */
@@ -32,7 +35,8 @@ public final class RecordShape {
             for (RecordComponent part : parts) {
                 components.add(new Component(part.getName(), part.getGenericType(), part.getAccessor()));
             }
-            constructor = type.getConstructor(Arrays.stream(parts).map(RecordComponent::getType).toArray(Class<?>[]::new));
+            constructor = type.getConstructor(
+                    Arrays.stream(parts).map(RecordComponent::getType).toArray(Class<?>[]::new));
         } catch (ReflectiveOperationException e) {
             throw new IllegalArgumentException(type + " cannot be bound: it and its parts must be public records", e);
         }

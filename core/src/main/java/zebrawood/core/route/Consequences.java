@@ -39,8 +39,18 @@ final class Consequences {
             return Optional.empty();
         }
         String shuts = before.isOpen() ? "The first light gate shuts" : "The first light gate goes back";
-        return Optional.of(back.size() == after.bars().size() || back.size() > 3
-                ? shuts + ": " + (back.size() == after.bars().size() ? "all " : "") + back.size() + " bars are to be lifted again."
-                : shuts + " until it is seen again: " + String.join("; ", back.stream().map(title -> title.substring(0, 1).toLowerCase(Locale.ROOT) + title.substring(1)).toList()) + ".");
+        return Optional.of(
+                back.size() == after.bars().size() || back.size() > 3
+                        ? shuts + ": " + (back.size() == after.bars().size() ? "all " : "") + back.size()
+                                + " bars are to be lifted again."
+                        : shuts + " until it is seen again: "
+                                + String.join(
+                                        "; ",
+                                        back.stream()
+                                                .map(title ->
+                                                        title.substring(0, 1).toLowerCase(Locale.ROOT)
+                                                                + title.substring(1))
+                                                .toList())
+                                + ".");
     }
 }

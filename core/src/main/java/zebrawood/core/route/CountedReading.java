@@ -10,8 +10,8 @@ import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Verdict;
 
 /**
- * A reading that counts, as far as a machine's state follows from it; the whole of its entry is read when somebody
- * asks for it. Two are equal when they are of the same entry.
+ * A reading that counts, as far as a machine's state follows from it; the whole of its entry is read when somebody asks
+ * for it. Two are equal when they are of the same entry.
  */
 public final class CountedReading {
 
@@ -46,8 +46,12 @@ public final class CountedReading {
 
     /** Of a reading that is read already. */
     public static CountedReading of(Entry entry) {
-        return new CountedReading(entry.place().hash(), entry.standsAt(), ((Body.Measured) entry.body()).verdict(),
-                new When(entry.since(), entry.stamp().at(), entry.stamp().zone()), () -> entry);
+        return new CountedReading(
+                entry.place().hash(),
+                entry.standsAt(),
+                ((Body.Measured) entry.body()).verdict(),
+                new When(entry.since(), entry.stamp().at(), entry.stamp().zone()),
+                () -> entry);
     }
 
     public int standsAt() {

@@ -84,16 +84,23 @@ public record Gate(List<Line> bars, Optional<String> shutBy, Optional<Instant> s
         Gate run(History history, Instant now) {
             record Step(int standsAt, int number, Instant at, Runnable taken) {}
             List<Step> steps = new ArrayList<>();
-            history.gateAndEvents().forEach(entry -> steps.add(new Step(entry.standsAt(), entry.number(), entry.since(), () -> take(entry))));
-            history.uses().forEach(use -> steps.add(new Step(use.number(), use.number(), use.at(), () -> lastUse = Optional.of(use.at()))));
+            history.gateAndEvents()
+                    .forEach(entry ->
+                            steps.add(new Step(entry.standsAt(), entry.number(), entry.since(), () -> take(entry))));
+            history.uses()
+                    .forEach(use -> steps.add(
+                            new Step(use.number(), use.number(), use.at(), () -> lastUse = Optional.of(use.at()))));
             steps.sort(Comparator.comparingInt(Step::standsAt).thenComparingInt(Step::number));
             for (Step step : steps) {
                 unused(step.at());
                 step.taken().run();
             }
             unused(now);
-            List<Line> lines = bars.stream().map(bar -> new Line(bar, Optional.ofNullable(answers.get(bar.id())))).toList();
-            Optional<PutBack> shut = lines.stream().filter(line -> line.answer().isEmpty())
+            List<Line> lines = bars.stream()
+                    .map(bar -> new Line(bar, Optional.ofNullable(answers.get(bar.id()))))
+                    .toList();
+            Optional<PutBack> shut = lines.stream()
+                    .filter(line -> line.answer().isEmpty())
                     .flatMap(line -> Optional.ofNullable(putBack.get(line.bar().id())).stream())
                     .max(Comparator.comparing(PutBack::at));
             Optional<Entry> opened = lines.stream().allMatch(Line::lifted)
@@ -116,8 +123,13 @@ public record Gate(List<Line> bars, Optional<String> shutBy, Optional<Instant> s
                 if (happened.change().shutsGate()) {
                     shut(happened.change().words(), entry.stamp().at());
                 } else {
-                    happened.change().bars().stream().filter(bar -> answers.remove(bar) != null)
-                            .forEach(bar -> putBack.put(bar, new PutBack(happened.change().words(), entry.stamp().at())));
+                    happened.change().bars().stream()
+                            .filter(bar -> answers.remove(bar) != null)
+                            .forEach(bar -> putBack.put(
+                                    bar,
+                                    new PutBack(
+                                            happened.change().words(),
+                                            entry.stamp().at())));
                 }
             } else if (entry.body() instanceof Body.Foreign) {
                 // what it says is not known here, and so never taken for harmless
@@ -127,10 +139,12 @@ public record Gate(List<Line> bars, Optional<String> shutBy, Optional<Instant> s
 
         /** Shuts it where the machine was out of use for too long before {@code until}. */
         private void unused(Instant until) {
-            lastUse.map(use -> use.plus(disuse)).filter(end -> end.isBefore(until)).ifPresent(end -> {
-                shut(days + " days unused", end);
-                lastUse = Optional.empty();
-            });
+            lastUse.map(use -> use.plus(disuse))
+                    .filter(end -> end.isBefore(until))
+                    .ifPresent(end -> {
+                        shut(days + " days unused", end);
+                        lastUse = Optional.empty();
+                    });
         }
 
         private void shut(String why, Instant at) {

@@ -15,17 +15,22 @@ import zebrawood.core.machine.Plate;
  *
  * @param machineId its id
  * @param plateEntry its newest plate
- * @param gateAndEvents gate lines and events, corrected ones too, by where they stand, then by number; older ones
- *     that change nothing any more may be left out
- * @param readings per stop, those that count (the newest of each row of corrections), newest place first; at
- *     least the newest, and the newest that passed
+ * @param gateAndEvents gate lines and events, corrected ones too, by where they stand, then by number; older ones that
+ *     change nothing any more may be left out
+ * @param readings per stop, those that count (the newest of each row of corrections), newest place first; at least the
+ *     newest, and the newest that passed
  * @param uses every reading or work for which the laser fired, since the first of the gate lines above
  * @param points open points and how they were closed, corrected ones too, by number
  * @param unjudged stops that only another program knows and that have entries of this machine
  */
 public record History(
-        String machineId, Entry plateEntry, List<Entry> gateAndEvents, Map<String, List<CountedReading>> readings, List<Use> uses,
-        List<Entry> points, List<String> unjudged) {
+        String machineId,
+        Entry plateEntry,
+        List<Entry> gateAndEvents,
+        Map<String, List<CountedReading>> readings,
+        List<Use> uses,
+        List<Entry> points,
+        List<String> unjudged) {
 
     /** The laser fired: where in the chain, and when. */
     public record Use(int number, Instant at) {}
@@ -42,7 +47,14 @@ public record History(
 
     /** The same, with one thing more that happened. */
     public History with(Entry happened) {
-        return new History(machineId, plateEntry, Stream.concat(gateAndEvents.stream(), Stream.of(happened)).toList(), readings, uses, points, unjudged);
+        return new History(
+                machineId,
+                plateEntry,
+                Stream.concat(gateAndEvents.stream(), Stream.of(happened)).toList(),
+                readings,
+                uses,
+                points,
+                unjudged);
     }
 
     /** Points that are still open, the oldest first; each as the newest of its corrections says it. */

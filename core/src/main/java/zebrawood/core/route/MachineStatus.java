@@ -45,6 +45,9 @@ public record MachineStatus(
 
     /** @throws java.util.NoSuchElementException where this machine has no such stop */
     public StopStatus stop(String id) {
-        return stops.stream().filter(stop -> stop.card().id().equals(id)).findFirst().orElseThrow();
+        return stops.stream()
+                .filter(stop -> stop.card().id().equals(id))
+                .findFirst()
+                .orElseThrow();
     }
 }

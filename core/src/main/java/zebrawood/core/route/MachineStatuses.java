@@ -7,7 +7,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
-/** How all machines of a shop stand. What was worked out within the same minute from the same history is not worked out again. */
+/**
+ * How all machines of a shop stand. What was worked out within the same minute from the same history is not worked out
+ * again.
+ */
 public final class MachineStatuses {
 
     private record Known(History history, MachineStatus status) {}
@@ -29,7 +32,13 @@ public final class MachineStatuses {
             minute = at;
             zone = offset;
         }
-        return histories.stream().map(history -> known.compute(history.machineId(), (id, before) ->
-                before != null && before.history() == history ? before : new Known(history, route.status(history, now, offset))).status()).toList();
+        return histories.stream()
+                .map(history -> known.compute(
+                                history.machineId(),
+                                (id, before) -> before != null && before.history() == history
+                                        ? before
+                                        : new Known(history, route.status(history, now, offset)))
+                        .status())
+                .toList();
     }
 }

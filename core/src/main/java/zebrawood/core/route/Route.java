@@ -30,12 +30,13 @@ public final class Route {
 
     private final List<Procedure<?, ?>> procedures;
 
-    /**
-     * @param procedures all there are, in any order
-     */
+    /** @param procedures all there are, in any order */
     public Route(List<Procedure<?, ?>> procedures) {
         this.procedures = procedures.stream()
-                .sorted(Comparator.<Procedure<?, ?>, Phase>comparing(p -> p.card().phase()).thenComparing(p -> p.card().onRoute().order()).thenComparing(p -> p.card().id()))
+                .sorted(Comparator.<Procedure<?, ?>, Phase>comparing(
+                                p -> p.card().phase())
+                        .thenComparing(p -> p.card().onRoute().order())
+                        .thenComparing(p -> p.card().id()))
                 .toList();
     }
 
@@ -53,15 +54,27 @@ public final class Route {
         List<Entry> points = history.openPoints();
         boolean overdue = points.stream().anyMatch(point -> isLate(point, now, zone));
         MachineState state = state(gate, stops, overdue);
-        return new MachineStatus(history.machineId(), plate, state, detail(state, gate, stops, now, zone), gate, stops, points,
-                todo(history, gate, stops, now, zone), history.unjudged());
+        return new MachineStatus(
+                history.machineId(),
+                plate,
+                state,
+                detail(state, gate, stops, now, zone),
+                gate,
+                stops,
+                points,
+                todo(history, gate, stops, now, zone),
+                history.unjudged());
     }
 
     /** What follows from something that happened, in words: what it would change, were it recorded now. */
     public List<String> consequences(History history, Body.Happened happened, Instant now, ZoneOffset zone) {
         int next = Integer.MAX_VALUE;
-        Entry supposed = new Entry(new Entry.Place(history.machineId(), next, ""), new Entry.Stamp(now, zone, "", ""), happened,
-                Optional.empty(), List.of());
+        Entry supposed = new Entry(
+                new Entry.Place(history.machineId(), next, ""),
+                new Entry.Stamp(now, zone, "", ""),
+                happened,
+                Optional.empty(),
+                List.of());
         return Consequences.between(status(history, now, zone), status(history.with(supposed), now, zone));
     }
 
@@ -69,7 +82,9 @@ public final class Route {
     public static List<Todo> next(List<MachineStatus> machines) {
         return machines.stream()
                 .flatMap(machine -> machine.todo().stream())
-                .sorted(Comparator.comparing(Todo::urgency).thenComparing(Todo::since).thenComparing(Todo::machine))
+                .sorted(Comparator.comparing(Todo::urgency)
+                        .thenComparing(Todo::since)
+                        .thenComparing(Todo::machine))
                 .toList();
     }
 
@@ -80,17 +95,25 @@ public final class Route {
         Optional<LocalDate> due = readings.stream()
                 .filter(reading -> reading.verdict().satisfies())
                 .findFirst()
-                .map(reading -> reading.day().plusDays(procedure.recheckDays(history.plate()).orElse(card.recheckDays())));
+                .map(reading -> reading.day()
+                        .plusDays(procedure.recheckDays(history.plate()).orElse(card.recheckDays())));
         Optional<StopStatus.Needed> needed = needed(card, history, gate);
         if (needed.isPresent()) {
-            return new StopStatus(procedure, StopState.SHUT, Optional.of("needs " + needed.get().title()), last, due, needed);
+            return new StopStatus(
+                    procedure,
+                    StopState.SHUT,
+                    Optional.of("needs " + needed.get().title()),
+                    last,
+                    due,
+                    needed);
         }
         if (last.isEmpty()) {
             return new StopStatus(procedure, StopState.OPEN, Optional.empty(), last, due, needed);
         }
         Optional<Entry> change = madeStaleBy(card, last.get(), history);
         if (change.isPresent()) {
-            String why = ((Body.Happened) change.get().body()).change().words() + " " + Days.brief(change.get().day());
+            String why = ((Body.Happened) change.get().body()).change().words() + " "
+                    + Days.brief(change.get().day());
             return new StopStatus(procedure, StopState.DUE, Optional.of(why), last, due, needed);
         }
         Verdict verdict = last.get().verdict();
@@ -107,23 +130,30 @@ public final class Route {
             return Optional.of(new StopStatus.Needed(FirstLight.ID, Phase.FIRST_LIGHT.title()));
         }
         return procedures.stream()
-                .filter(other -> card.onRoute().requires().contains(other.card().id()) && other.appliesTo(history.plate()))
-                .filter(other -> history.of(other.card().id()).stream().findFirst()
-                        .filter(reading -> reading.verdict().satisfies() && madeStaleBy(other.card(), reading, history).isEmpty())
+                .filter(other ->
+                        card.onRoute().requires().contains(other.card().id()) && other.appliesTo(history.plate()))
+                .filter(other -> history.of(other.card().id()).stream()
+                        .findFirst()
+                        .filter(reading -> reading.verdict().satisfies()
+                                && madeStaleBy(other.card(), reading, history).isEmpty())
                         .isEmpty())
                 .findFirst()
-                .map(other -> new StopStatus.Needed(other.card().id(), other.card().title()));
+                .map(other ->
+                        new StopStatus.Needed(other.card().id(), other.card().title()));
     }
 
     private static Optional<Entry> madeStaleBy(Card card, CountedReading last, History history) {
         return history.gateAndEvents().stream()
                 .filter(entry -> entry.standsAt() > last.standsAt())
-                .filter(entry -> entry.body() instanceof Body.Happened happened && happened.changes().stream().anyMatch(card.redoneAfter()::contains))
+                .filter(entry -> entry.body() instanceof Body.Happened happened
+                        && happened.changes().stream().anyMatch(card.redoneAfter()::contains))
                 .reduce((earlier, later) -> later);
     }
 
     private static MachineState state(Gate gate, List<StopStatus> stops, boolean overdue) {
-        boolean begun = gate.isBegun() || gate.shutBy().isPresent() || stops.stream().anyMatch(stop -> stop.reading().isPresent());
+        boolean begun = gate.isBegun()
+                || gate.shutBy().isPresent()
+                || stops.stream().anyMatch(stop -> stop.reading().isPresent());
         if (any(stops, StopState.FAILED)) {
             return MachineState.FAILED;
         } else if (any(stops, StopState.ADJUST)) {
@@ -149,31 +179,47 @@ public final class Route {
             case FAILED -> of(stops, StopState.FAILED);
             case NEEDS_ADJUSTING -> of(stops, StopState.ADJUST);
             case UNCLEAR -> of(stops, StopState.UNCLEAR);
-            case DUE -> stops.stream().filter(stop -> stop.state() == StopState.DUE).findFirst()
-                    .map(stop -> stop.card().title() + ", " + stop.note().orElse("")).orElse("an open point is late");
-            case HALF_COMMISSIONED -> gate.isOpen()
-                    ? of(stops, StopState.OPEN)
-                    : "First light: " + gate.lifted() + " of " + gate.bars().size() + " bars";
+            case DUE ->
+                stops.stream()
+                        .filter(stop -> stop.state() == StopState.DUE)
+                        .findFirst()
+                        .map(stop -> stop.card().title() + ", " + stop.note().orElse(""))
+                        .orElse("an open point is late");
+            case HALF_COMMISSIONED ->
+                gate.isOpen()
+                        ? of(stops, StopState.OPEN)
+                        : "First light: " + gate.lifted() + " of " + gate.bars().size() + " bars";
             case NOT_BEGUN -> "nothing checked yet";
-            case IN_ORDER -> nextDue(stops)
-                    .filter(stop -> ChronoUnit.DAYS.between(today(now, zone), stop.due().orElseThrow()) <= DUE_SOON_DAYS)
-                    .map(stop -> stop.card().title() + " due " + soon(stop.due().orElseThrow(), now, zone))
-                    .orElse("all " + stops.size() + " stops passed");
+            case IN_ORDER ->
+                nextDue(stops)
+                        .filter(stop -> ChronoUnit.DAYS.between(
+                                        today(now, zone), stop.due().orElseThrow())
+                                <= DUE_SOON_DAYS)
+                        .map(stop ->
+                                stop.card().title() + " due " + soon(stop.due().orElseThrow(), now, zone))
+                        .orElse("all " + stops.size() + " stops passed");
         };
     }
 
     private static String of(List<StopStatus> stops, StopState state) {
-        StopStatus stop = stops.stream().filter(s -> s.state() == state).findFirst().orElseThrow();
+        StopStatus stop =
+                stops.stream().filter(s -> s.state() == state).findFirst().orElseThrow();
         String words = switch (state) {
             case OPEN -> "not done yet";
             case UNCLEAR -> "measure more";
-            default -> stop.keyFigure().filter(said -> said.amounts().isEmpty()).map(Said::words).orElse(state.word());
+            default ->
+                stop.keyFigure()
+                        .filter(said -> said.amounts().isEmpty())
+                        .map(Said::words)
+                        .orElse(state.word());
         };
         return stop.card().title() + ": " + words;
     }
 
     private static Optional<StopStatus> nextDue(List<StopStatus> stops) {
-        return stops.stream().filter(stop -> stop.due().isPresent()).min(Comparator.comparing(stop -> stop.due().orElseThrow()));
+        return stops.stream()
+                .filter(stop -> stop.due().isPresent())
+                .min(Comparator.comparing(stop -> stop.due().orElseThrow()));
     }
 
     private List<Todo> todo(History history, Gate gate, List<StopStatus> stops, Instant now, ZoneOffset zone) {
@@ -185,28 +231,52 @@ public final class Route {
         if (!gate.isOpen() && begun) {
             todo.add(gate(history, gate));
         }
-        Optional<StopStatus> open = stops.stream().filter(stop -> stop.state() == StopState.OPEN).findFirst();
-        open.filter(stop -> todo.stream().noneMatch(t -> t.urgency() == Todo.Urgency.GATE_SHUT)).ifPresent(stop -> todo.add(todo(
-                Todo.Urgency.OPEN, history, stop, Said.of(stop.card().title() + " comes next: it has not been done yet."),
-                history.plateEntry().stamp().at(), "open")));
+        Optional<StopStatus> open =
+                stops.stream().filter(stop -> stop.state() == StopState.OPEN).findFirst();
+        open.filter(stop -> todo.stream().noneMatch(t -> t.urgency() == Todo.Urgency.GATE_SHUT))
+                .ifPresent(stop -> todo.add(todo(
+                        Todo.Urgency.OPEN,
+                        history,
+                        stop,
+                        Said.of(stop.card().title() + " comes next: it has not been done yet."),
+                        history.plateEntry().stamp().at(),
+                        "open")));
         history.openPoints().forEach(point -> todo.add(point(history, point, now, zone)));
         todo.sort(Comparator.comparing(Todo::urgency).thenComparing(Todo::since));
         return todo;
     }
 
     private static boolean isLate(Entry point, Instant now, ZoneOffset zone) {
-        return ((Body.PointOpened) point.body()).due().filter(due -> today(now, zone).isAfter(due)).isPresent();
+        return ((Body.PointOpened) point.body())
+                .due()
+                .filter(due -> today(now, zone).isAfter(due))
+                .isPresent();
     }
 
     private static Todo point(History history, Entry entry, Instant now, ZoneOffset zone) {
         Body.PointOpened point = (Body.PointOpened) entry.body();
         boolean late = isLate(entry, now, zone);
-        boolean soon = point.due().filter(due -> !today(now, zone).plusDays(DUE_SOON_DAYS).isBefore(due)).isPresent();
-        String when = point.due().map(due -> late ? late(due, now, zone) : soon ? soon(due, now, zone) : "by " + Days.brief(due)).orElse("open");
-        Instant since = point.due().map(due -> due.atStartOfDay().toInstant(zone)).orElse(entry.since());
+        boolean soon = point.due()
+                .filter(due -> !today(now, zone).plusDays(DUE_SOON_DAYS).isBefore(due))
+                .isPresent();
+        String when = point.due()
+                .map(due -> late ? late(due, now, zone) : soon ? soon(due, now, zone) : "by " + Days.brief(due))
+                .orElse("open");
+        Instant since =
+                point.due().map(due -> due.atStartOfDay().toInstant(zone)).orElse(entry.since());
         String words = point.what() + (point.who().isEmpty() ? "" : " (" + point.who() + ")");
-        return new Todo(late ? Todo.Urgency.LATE : soon ? Todo.Urgency.DUE_SOON : Todo.Urgency.POINT, history.machineId(), history.plate().name(),
-                "point", OptionalInt.of(entry.number()), "Open point", late || soon ? StopState.DUE : StopState.OPEN, Said.verbatim(words), 0, since, when);
+        return new Todo(
+                late ? Todo.Urgency.LATE : soon ? Todo.Urgency.DUE_SOON : Todo.Urgency.POINT,
+                history.machineId(),
+                history.plate().name(),
+                "point",
+                OptionalInt.of(entry.number()),
+                "Open point",
+                late || soon ? StopState.DUE : StopState.OPEN,
+                Said.verbatim(words),
+                0,
+                since,
+                when);
     }
 
     private static Optional<Todo> finding(StopStatus stop, History history) {
@@ -218,7 +288,12 @@ public final class Route {
         };
         return urgency.map(how -> {
             CountedReading last = stop.reading().orElseThrow();
-            return todo(how, history, stop, action(last), last.recorded(),
+            return todo(
+                    how,
+                    history,
+                    stop,
+                    action(last),
+                    last.recorded(),
                     Days.brief(last.day()) + ", " + last.entry().stamp().by());
         });
     }
@@ -226,8 +301,12 @@ public final class Route {
     /** What a reading says to do first; in the words of its day where this program does not know its instructions. */
     private static Said action(CountedReading reading) {
         return reading.measured()
-                .flatMap(measured -> measured.instructions().stream().findFirst().map(Instruction::action)
-                        .or(() -> measured.shown().sentences().stream().findFirst().map(Said::verbatim)))
+                .flatMap(measured -> measured.instructions().stream()
+                        .findFirst()
+                        .map(Instruction::action)
+                        .or(() -> measured.shown().sentences().stream()
+                                .findFirst()
+                                .map(Said::verbatim)))
                 .orElse(Said.of("Recorded by a newer Zebrawood: its entry in the Logbook says what to do."));
     }
 
@@ -235,16 +314,29 @@ public final class Route {
         String title = stop.card().title();
         if (stop.state() == StopState.DUE) {
             String note = stop.note().orElse("");
-            boolean late = stop.due().isPresent() && today(now, zone).isAfter(stop.due().get());
-            Instant since = late ? stop.due().get().atStartOfDay().toInstant(zone) : stop.reading().orElseThrow().recorded();
-            return Optional.of(todo(Todo.Urgency.LATE, history, stop, Said.of(title + " is to be done again: " + note + "."), since,
+            boolean late = stop.due().isPresent()
+                    && today(now, zone).isAfter(stop.due().get());
+            Instant since = late
+                    ? stop.due().get().atStartOfDay().toInstant(zone)
+                    : stop.reading().orElseThrow().recorded();
+            return Optional.of(todo(
+                    Todo.Urgency.LATE,
+                    history,
+                    stop,
+                    Said.of(title + " is to be done again: " + note + "."),
+                    since,
                     late ? note : "stale"));
         }
         if (stop.state() == StopState.PASSED || stop.state() == StopState.NOTE) {
             LocalDate due = stop.due().orElse(LocalDate.MAX);
             if (!today(now, zone).plusDays(DUE_SOON_DAYS).isBefore(due)) {
-                return Optional.of(todo(Todo.Urgency.DUE_SOON, history, stop,
-                        Said.of(title + " is due again " + soon(due, now, zone) + "."), due.atStartOfDay().toInstant(zone), soon(due, now, zone)));
+                return Optional.of(todo(
+                        Todo.Urgency.DUE_SOON,
+                        history,
+                        stop,
+                        Said.of(title + " is due again " + soon(due, now, zone) + "."),
+                        due.atStartOfDay().toInstant(zone),
+                        soon(due, now, zone)));
             }
         }
         return Optional.empty();
@@ -252,14 +344,27 @@ public final class Route {
 
     private static Todo gate(History history, Gate gate) {
         Bar bar = gate.inHand().orElseThrow().bar();
-        Instant since = gate.shutAt().orElseGet(() -> gate.bars().stream()
-                .flatMap(line -> line.answer().stream())
-                .map(entry -> entry.stamp().at())
-                .max(Comparator.naturalOrder())
-                .orElse(history.plateEntry().stamp().at()));
-        int minutes = gate.bars().stream().filter(line -> !line.lifted()).mapToInt(line -> line.bar().minutes()).sum();
-        return new Todo(Todo.Urgency.GATE_SHUT, history.machineId(), history.plate().name(), FirstLight.ID, OptionalInt.empty(), "First light",
-                StopState.SHUT, Said.of(bar.action() + "."), minutes, since,
+        Instant since = gate.shutAt()
+                .orElseGet(() -> gate.bars().stream()
+                        .flatMap(line -> line.answer().stream())
+                        .map(entry -> entry.stamp().at())
+                        .max(Comparator.naturalOrder())
+                        .orElse(history.plateEntry().stamp().at()));
+        int minutes = gate.bars().stream()
+                .filter(line -> !line.lifted())
+                .mapToInt(line -> line.bar().minutes())
+                .sum();
+        return new Todo(
+                Todo.Urgency.GATE_SHUT,
+                history.machineId(),
+                history.plate().name(),
+                FirstLight.ID,
+                OptionalInt.empty(),
+                "First light",
+                StopState.SHUT,
+                Said.of(bar.action() + "."),
+                minutes,
+                since,
                 gate.inHand().filter(Gate.Line::failed).isPresent()
                         ? "failed"
                         : "bar " + (gate.lifted() + 1) + " of " + gate.bars().size());
@@ -267,8 +372,18 @@ public final class Route {
 
     private static Todo todo(
             Todo.Urgency urgency, History history, StopStatus stop, Said action, Instant since, String when) {
-        return new Todo(urgency, history.machineId(), history.plate().name(), stop.card().id(), OptionalInt.empty(), stop.card().title(),
-                stop.state() == StopState.PASSED ? StopState.DUE : stop.state(), action, stop.card().minutes(), since, when);
+        return new Todo(
+                urgency,
+                history.machineId(),
+                history.plate().name(),
+                stop.card().id(),
+                OptionalInt.empty(),
+                stop.card().title(),
+                stop.state() == StopState.PASSED ? StopState.DUE : stop.state(),
+                action,
+                stop.card().minutes(),
+                since,
+                when);
     }
 
     private static LocalDate today(Instant now, ZoneOffset zone) {

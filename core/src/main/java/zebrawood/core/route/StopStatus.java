@@ -19,7 +19,12 @@ import zebrawood.core.units.Said;
  * @param needed what has to come first, where it is shut
  */
 public record StopStatus(
-        Procedure<?, ?> procedure, StopState state, Optional<String> note, Optional<CountedReading> reading, Optional<LocalDate> due, Optional<Needed> needed) {
+        Procedure<?, ?> procedure,
+        StopState state,
+        Optional<String> note,
+        Optional<CountedReading> reading,
+        Optional<LocalDate> due,
+        Optional<Needed> needed) {
 
     /** What has to come first: a stop by its id, {@code first-light} for the gate, and its title. */
     public record Needed(String stop, String title) {}
@@ -40,6 +45,8 @@ public record StopStatus(
 
     /** As it was shown that day where this program does not know the finding. */
     private static <F extends Record> Said figure(Procedure<?, F> procedure, Body.Measured measured) {
-        return measured.isRead() ? procedure.keyFigure(procedure.findingType().cast(measured.finding())) : Said.verbatim(measured.shown().keyFigure());
+        return measured.isRead()
+                ? procedure.keyFigure(procedure.findingType().cast(measured.finding()))
+                : Said.verbatim(measured.shown().keyFigure());
     }
 }

@@ -31,19 +31,36 @@ public final class WorkConditions {
         List<TakenAlong.Known> known = new ArrayList<>();
         List<String> missing = new ArrayList<>();
         ASKED.forEach((what, id) -> {
-            Optional<StopStatus> stop = machine.stops().stream().filter(s -> s.card().id().equals(id) && s.reading().isPresent()).findFirst();
-            stop.ifPresentOrElse(s -> known.add(known(what, s.keyFigure().map(said -> said.in(units)).orElse(""), s.last().orElseThrow())),
+            Optional<StopStatus> stop = machine.stops().stream()
+                    .filter(s -> s.card().id().equals(id) && s.reading().isPresent())
+                    .findFirst();
+            stop.ifPresentOrElse(
+                    s -> known.add(known(
+                            what,
+                            s.keyFigure().map(said -> said.in(units)).orElse(""),
+                            s.last().orElseThrow())),
                     () -> missing.add(what));
         });
-        newest(history, true).ifPresentOrElse(entry -> known.add(known("cleaning",
-                ((Body.Happened) entry.body()).cleaning().map(Body.Cleaning::surface).orElse("cleaned"), entry)), () -> missing.add("cleaning"));
-        newest(history, false).ifPresent(entry -> known.add(known("event", ((Body.Happened) entry.body()).change().words(), entry)));
+        newest(history, true)
+                .ifPresentOrElse(
+                        entry -> known.add(known(
+                                "cleaning",
+                                ((Body.Happened) entry.body())
+                                        .cleaning()
+                                        .map(Body.Cleaning::surface)
+                                        .orElse("cleaned"),
+                                entry)),
+                        () -> missing.add("cleaning"));
+        newest(history, false)
+                .ifPresent(entry -> known.add(
+                        known("event", ((Body.Happened) entry.body()).change().words(), entry)));
         return new TakenAlong(known, missing);
     }
 
     private static Optional<Entry> newest(History history, boolean cleaned) {
         return history.gateAndEvents().stream()
-                .filter(entry -> entry.body() instanceof Body.Happened happened && happened.cleaning().isPresent() == cleaned)
+                .filter(entry -> entry.body() instanceof Body.Happened happened
+                        && happened.cleaning().isPresent() == cleaned)
                 .reduce((earlier, later) -> later);
     }
 

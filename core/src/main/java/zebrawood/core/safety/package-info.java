@@ -1,4 +1,2 @@
-/**
- * What must be seen to be so before anything fires? Start at {@link zebrawood.core.safety.FirstLight}.
- */
+/** What must be seen to be so before anything fires? Start at {@link zebrawood.core.safety.FirstLight}. */
 package zebrawood.core.safety;

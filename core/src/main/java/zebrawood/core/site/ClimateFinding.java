@@ -30,8 +30,8 @@ public record ClimateFinding(
     public record Tolerances(ClimateLimits limits) {}
 
     /**
-     * Warm, cool, dry or moisten: where to go on the humidity chart, first to the temperature, then to the
-     * humidity there.
+     * Warm, cool, dry or moisten: where to go on the humidity chart, first to the temperature, then to the humidity
+     * there.
      *
      * @param toTemperatureC the nearest temperature that is enough, °C; absent where it may stay
      * @param humidityTherePct the humidity at that temperature when no water is added or taken, %

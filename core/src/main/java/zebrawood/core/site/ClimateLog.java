@@ -13,8 +13,8 @@ import zebrawood.core.machine.ClimateLimits;
 
 /**
  * Takes readings of a climate logger, one after the other, and keeps of each hour its worst: memory grows with the days
- * that are covered, not with the readings. A reading stands for the time until the next, one hour at the most; where the
- * clock was put back, for as long as the reading before it.
+ * that are covered, not with the readings. A reading stands for the time until the next, one hour at the most; where
+ * the clock was put back, for as long as the reading before it.
  */
 public final class ClimateLog {
 
@@ -24,6 +24,7 @@ public final class ClimateLog {
     private static final int HOURS = 24;
     /** hours worth naming; more nobody reads */
     private static final int WORST = 5;
+
     private static final double HOUR_S = 3600;
     /** % of humidity outside that count as much as 1 °C */
     private static final double PCT_PER_DEGREE = 4;
@@ -75,14 +76,19 @@ public final class ClimateLog {
             return false;
         }
         count(localSecond);
-        double water = followC.isPresent() ? temperatureC + followC.getAsDouble() : waterC.orElse(Double.POSITIVE_INFINITY);
+        double water =
+                followC.isPresent() ? temperatureC + followC.getAsDouble() : waterC.orElse(Double.POSITIVE_INFINITY);
         double wet = HumidAir.dewPointC(temperatureC, humidityPct) - water;
-        double score = Math.max(Math.max(temperatureC - limits.maxTemperatureC(), limits.minTemperatureC() - temperatureC),
-                Math.max(humidityPct - limits.maxHumidityPct(), limits.leastHumidityPct() - humidityPct) / PCT_PER_DEGREE);
+        double score = Math.max(
+                Math.max(temperatureC - limits.maxTemperatureC(), limits.minTemperatureC() - temperatureC),
+                Math.max(humidityPct - limits.maxHumidityPct(), limits.leastHumidityPct() - humidityPct)
+                        / PCT_PER_DEGREE);
         pendingOutside = score > 0;
         pendingCondensing = wet > 0;
         int hour = (int) (Math.floorMod(localSecond, 86_400L) / 3600);
-        ClimateYear.State state = wet > 0 ? ClimateYear.State.CONDENSING : score > 0 ? ClimateYear.State.OUTSIDE : ClimateYear.State.INSIDE;
+        ClimateYear.State state = wet > 0
+                ? ClimateYear.State.CONDENSING
+                : score > 0 ? ClimateYear.State.OUTSIDE : ClimateYear.State.INSIDE;
         if (day.states[hour] == null || state.compareTo(day.states[hour]) > 0) {
             day.states[hour] = state;
         }
@@ -147,8 +153,10 @@ public final class ClimateLog {
             }
             map.put(date, List.copyOf(states));
         });
-        Optional<Double> condensing = waterC.isPresent() || followC.isPresent() ? Optional.of(secondsCondensing / HOUR_S) : Optional.empty();
-        return Optional.of(new ClimateYear(readings, at(first), at(last), seconds / HOUR_S, secondsOutside / HOUR_S, condensing, hours, map));
+        Optional<Double> condensing =
+                waterC.isPresent() || followC.isPresent() ? Optional.of(secondsCondensing / HOUR_S) : Optional.empty();
+        return Optional.of(new ClimateYear(
+                readings, at(first), at(last), seconds / HOUR_S, secondsOutside / HOUR_S, condensing, hours, map));
     }
 
     /** Keeps an hour among the worst, if it is one of them. */
@@ -161,7 +169,10 @@ public final class ClimateLog {
             double temperature = of.temperature[hour];
             double humidity = of.humidity[hour];
             scores.add(place, of.score[hour]);
-            hours.add(place, new ClimateYear.Hour(at, temperature, humidity, HumidAir.dewPointC(temperature, humidity), of.states[hour]));
+            hours.add(
+                    place,
+                    new ClimateYear.Hour(
+                            at, temperature, humidity, HumidAir.dewPointC(temperature, humidity), of.states[hour]));
             if (scores.size() > WORST) {
                 scores.remove(WORST);
                 hours.remove(WORST);

@@ -1,8 +1,8 @@
 package zebrawood.core.site;
 
 /**
- * Moist air at sea-level pressure. Saturation over water after the Magnus form of Sonntag (1990):
- * {@code es(T) = 6.112 hPa exp(17.62 T/(243.12 + T))}, T in °C, good to 0.3 % from -45 to 60 °C.
+ * Moist air at sea-level pressure. Saturation over water after the Magnus form of Sonntag (1990): {@code es(T) = 6.112
+ * hPa exp(17.62 T/(243.12 + T))}, T in °C, good to 0.3 % from -45 to 60 °C.
  */
 public final class HumidAir {
 
@@ -11,6 +11,7 @@ public final class HumidAir {
      * Organization (CIMO)
      */
     private static final double MAGNUS_A = 17.62;
+
     private static final double MAGNUS_B_C = 243.12;
     private static final double MAGNUS_E0_HPA = 6.112;
     /** standard atmosphere; dew point does not depend on it */
@@ -40,7 +41,9 @@ public final class HumidAir {
         return MAGNUS_B_C * g / (MAGNUS_A - g);
     }
 
-    /** Temperature at which the saturation pressure is {@code hPa}, °C; for no vapour at all the formula's lower end. */
+    /**
+     * Temperature at which the saturation pressure is {@code hPa}, °C; for no vapour at all the formula's lower end.
+     */
     static double saturationTemperatureC(double hPa) {
         if (!(hPa > 0)) {
             return -MAGNUS_B_C;

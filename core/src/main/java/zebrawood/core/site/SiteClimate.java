@@ -25,8 +25,8 @@ import zebrawood.core.units.Amount;
 import zebrawood.core.units.Said;
 
 /**
- * Judges the air of a room by the machine's limits and says what would bring it within them. Warming and
- * cooling keep the vapour pressure, so they move the relative humidity too.
+ * Judges the air of a room by the machine's limits and says what would bring it within them. Warming and cooling keep
+ * the vapour pressure, so they move the relative humidity too.
  */
 public final class SiteClimate implements Procedure<ClimateReadings, ClimateFinding> {
 
@@ -109,7 +109,9 @@ public final class SiteClimate implements Procedure<ClimateReadings, ClimateFind
         remedies.add(new Remedy(
                 stays ? OptionalDouble.empty() : OptionalDouble.of(within),
                 humidityThere,
-                Math.abs(wanted - humidityThere) <= (stays ? 0 : 1e-9) ? OptionalDouble.empty() : OptionalDouble.of(wanted)));
+                Math.abs(wanted - humidityThere) <= (stays ? 0 : 1e-9)
+                        ? OptionalDouble.empty()
+                        : OptionalDouble.of(wanted)));
         byTemperatureAlone(temperature, vapour, limits)
                 .filter(other -> remedies.get(0).toHumidityPct().isPresent())
                 .ifPresent(target -> remedies.add(new Remedy(
@@ -140,7 +142,8 @@ public final class SiteClimate implements Procedure<ClimateReadings, ClimateFind
         Amount dewPoint = Amount.celsius(finding.dewPointC(), 1);
         if (finding.remedies().isEmpty()) {
             return List.of(Instruction.of("room", Said.of("The room suits this machine."))
-                    .byHand(Said.of("Nothing in it may be colder than {0}, the dew point, or water settles on it.", dewPoint)));
+                    .byHand(Said.of(
+                            "Nothing in it may be colder than {0}, the dew point, or water settles on it.", dewPoint)));
         }
         List<Instruction> instructions = new ArrayList<>();
         boolean first = true;
@@ -149,7 +152,9 @@ public final class SiteClimate implements Procedure<ClimateReadings, ClimateFind
             Instruction instruction = Instruction.of("room", action);
             if (first) {
                 instruction = instruction.byHand(Said.of(
-                        "Keep the machine switched off until then, and read again when the air has settled. The dew point is {0}.", dewPoint));
+                        "Keep the machine switched off until then, and read again when the air has settled. The "
+                                + "dew point is {0}.",
+                        dewPoint));
             }
             instructions.add(instruction);
             first = false;
@@ -174,7 +179,9 @@ public final class SiteClimate implements Procedure<ClimateReadings, ClimateFind
                     .append(remedy.toTemperatureC().isPresent() ? "" : " at this temperature");
             amounts.add(Amount.percent(outward(target, !dry, 0), 0));
         });
-        String sentence = first ? words.toString() : "or " + words + (remedy.toHumidityPct().isEmpty() ? " and leave the moisture as it is" : "");
+        String sentence = first
+                ? words.toString()
+                : "or " + words + (remedy.toHumidityPct().isEmpty() ? " and leave the moisture as it is" : "");
         return new Said(Character.toUpperCase(sentence.charAt(0)) + sentence.substring(1) + ".", amounts);
     }
 
@@ -221,7 +228,17 @@ public final class SiteClimate implements Procedure<ClimateReadings, ClimateFind
         };
         double damp = family == Family.GALVO_UV ? 0.3 : family == Family.GANTRY_CO2 ? 0.2 : 0.1;
         return List.of(
-                Trait.amount("air temperature", Said.of("{0}", Amount.celsius(finding.airTemperatureC(), 1)), finding.airTemperatureC(), 4, warmth),
-                Trait.amount("humidity", Said.of("{0}", Amount.percent(finding.relativeHumidityPct(), 0)), finding.relativeHumidityPct(), 12, damp));
+                Trait.amount(
+                        "air temperature",
+                        Said.of("{0}", Amount.celsius(finding.airTemperatureC(), 1)),
+                        finding.airTemperatureC(),
+                        4,
+                        warmth),
+                Trait.amount(
+                        "humidity",
+                        Said.of("{0}", Amount.percent(finding.relativeHumidityPct(), 0)),
+                        finding.relativeHumidityPct(),
+                        12,
+                        damp));
     }
 }

@@ -1,4 +1,2 @@
-/**
- * May the machine stand in this room? Start at {@link zebrawood.core.site.SiteClimate}.
- */
+/** May the machine stand in this room? Start at {@link zebrawood.core.site.SiteClimate}. */
 package zebrawood.core.site;

@@ -10,8 +10,8 @@ import java.util.Objects;
  *
  * @param quantity what kind of amount
  * @param base in the base unit of the kind, finite
- * @param decimals digits after the point when shown in the base unit; one more for lengths in inches is not
- *     enough, so two more are shown there
+ * @param decimals digits after the point when shown in the base unit; one more for lengths in inches is not enough, so
+ *     two more are shown there
  */
 public record Amount(Quantity quantity, double base, int decimals) {
 
@@ -44,12 +44,14 @@ public record Amount(Quantity quantity, double base, int decimals) {
     }
 
     /**
-     * An amount that was read, with as many decimals as tell it to a thousandth of its base unit; temperatures have one at
-     * the least, as they turn into others.
+     * An amount that was read, with as many decimals as tell it to a thousandth of its base unit; temperatures have one
+     * at the least, as they turn into others.
      */
     public static Amount told(Quantity quantity, double base) {
         int decimals = quantity == Quantity.TEMPERATURE || quantity == Quantity.WARMTH ? 1 : 0;
-        for (double scale = Math.pow(10, decimals); decimals < 3 && Math.abs(base * scale - Math.rint(base * scale)) > 1e-6; scale *= 10) {
+        for (double scale = Math.pow(10, decimals);
+                decimals < 3 && Math.abs(base * scale - Math.rint(base * scale)) > 1e-6;
+                scale *= 10) {
             decimals++;
         }
         return new Amount(quantity, base, decimals);

@@ -8,12 +8,13 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * What kind of amount a number is: its base unit (the one in the field's name) and the units a person may
- * type. Factors are exact by definition (inch 25.4 mm, foot 304.8 mm, pound 0.45359237 kg).
+ * What kind of amount a number is: its base unit (the one in the field's name) and the units a person may type. Factors
+ * are exact by definition (inch 25.4 mm, foot 304.8 mm, pound 0.45359237 kg).
  */
 public enum Quantity {
-    LENGTH("mm", "mm", 1, "cm", 10, "m", 1000, "um", 0.001, "µm", 0.001, "μm", 0.001, "in", 25.4, "inch", 25.4,
-            "\"", 25.4, "″", 25.4, "ft", 304.8, "'", 304.8, "thou", 0.0254, "mil", 0.0254),
+    LENGTH(
+            "mm", "mm", 1, "cm", 10, "m", 1000, "um", 0.001, "µm", 0.001, "μm", 0.001, "in", 25.4, "inch", 25.4, "\"",
+            25.4, "″", 25.4, "ft", 304.8, "'", 304.8, "thou", 0.0254, "mil", 0.0254),
     /** how long a cable or a hose is: a bare number is metres, or feet where lengths are in inches */
     DISTANCE("m", "m", 1, "mm", 0.001, "cm", 0.01, "ft", 0.3048, "'", 0.3048, "in", 0.0254, "\"", 0.0254, "yd", 0.9144),
     TEMPERATURE("°C", "c", 1, "°c", 1),
@@ -92,7 +93,9 @@ public enum Quantity {
     /** The number of base units in {@code number} of the unit typed, or empty where it is no unit of this kind. */
     Optional<BigDecimal> base(BigDecimal number, String unit) {
         if (this == TEMPERATURE && (unit.equals("f") || unit.equals("°f"))) {
-            return Optional.of(number.subtract(FREEZING_F).multiply(BigDecimal.valueOf(5)).divide(BigDecimal.valueOf(9), MathContext.DECIMAL64));
+            return Optional.of(number.subtract(FREEZING_F)
+                    .multiply(BigDecimal.valueOf(5))
+                    .divide(BigDecimal.valueOf(9), MathContext.DECIMAL64));
         }
         if (this == TEMPERATURE && unit.equals("k")) {
             return Optional.of(number.subtract(FREEZING_K));
@@ -103,7 +106,8 @@ public enum Quantity {
     /** Whether this is a unit of this kind, as one may type it. */
     public boolean hasUnit(String unit) {
         String typed = unit.strip().toLowerCase(Locale.ROOT).replace(" ", "");
-        return factors.containsKey(typed) || this == TEMPERATURE && (typed.equals("f") || typed.equals("°f") || typed.equals("k"));
+        return factors.containsKey(typed)
+                || this == TEMPERATURE && (typed.equals("f") || typed.equals("°f") || typed.equals("k"));
     }
 
     /** Some units that may be typed, for a message. */

@@ -5,8 +5,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * A sentence with amounts in it, so that it can be said in any unit: {@code "Set the gap to {0}."}. A place
- * may be written {@code {0#}} for the number without its unit, and two opening brackets are one bracket.
+ * A sentence with amounts in it, so that it can be said in any unit: {@code "Set the gap to {0}."}. A place may be
+ * written {@code {0#}} for the number without its unit, and two opening brackets are one bracket.
  *
  * @param words the sentence, with a numbered place for each amount
  * @param amounts what stands in the places
@@ -57,6 +57,8 @@ public record Said(String words, List<Amount> amounts) {
         if (number >= amounts.size()) {
             return place.group();
         }
-        return place.group(2).isEmpty() ? amounts.get(number).text(choice) : amounts.get(number).number(choice);
+        return place.group(2).isEmpty()
+                ? amounts.get(number).text(choice)
+                : amounts.get(number).number(choice);
     }
 }

@@ -16,15 +16,15 @@ public record Typed(String text, double base) {
 
     private static final Pattern FRACTION =
             Pattern.compile("([+-]?)\\s*(?:(\\d{1,6})[ -])?\\s*(\\d{1,6})\\s*/\\s*(\\d{1,6})\\s*(\\D*)");
-    private static final Pattern NUMBER =
-            Pattern.compile("([+-]?\\d[\\d \\u00a0\\u202f]*(?:[.,][\\d.,]*)?|[+-]?[.,]\\d+)((?:[eE][+-]?\\d{1,4})?)\\s*(.*)");
+    private static final Pattern NUMBER = Pattern.compile(
+            "([+-]?\\d[\\d \\u00a0\\u202f]*(?:[.,][\\d.,]*)?|[+-]?[.,]\\d+)((?:[eE][+-]?\\d{1,4})?)\\s*(.*)");
     private static final Pattern GROUPED = Pattern.compile("[+-]?\\d{1,3}([ \\u00a0\\u202f]\\d{3})+");
     private static final Pattern THOUSANDS = Pattern.compile("[+-]?[1-9]\\d{0,2},\\d{3}");
 
     /**
-     * Reads an amount: {@code 3.2}, {@code 3,2}, {@code 1/8in}, {@code 1 1/2 in}, {@code 0.12"},
-     * {@code 2 m/min}, {@code 68F}, {@code 1 200}. Point or comma is the decimal mark; what could be a
-     * thousands mark is refused. No locale plays a part.
+     * Reads an amount: {@code 3.2}, {@code 3,2}, {@code 1/8in}, {@code 1 1/2 in}, {@code 0.12"}, {@code 2 m/min},
+     * {@code 68F}, {@code 1 200}. Point or comma is the decimal mark; what could be a thousands mark is refused. No
+     * locale plays a part.
      *
      * @param choice gives the unit of a number typed without one
      * @throws UnreadableException with a sentence that says what to type instead
@@ -46,12 +46,16 @@ public record Typed(String text, double base) {
         }
         Matcher number = NUMBER.matcher(line);
         if (!number.matches()) {
-            throw new UnreadableException("type a number, such as " + (quantity == Quantity.LENGTH ? "3.2 or 1/8in" : "21.5"));
+            throw new UnreadableException(
+                    "type a number, such as " + (quantity == Quantity.LENGTH ? "3.2 or 1/8in" : "21.5"));
         }
-        return new Typed(text, inBase(plainNumber(number.group(1).strip(), number.group(2)), number.group(3), quantity, choice));
+        return new Typed(
+                text, inBase(plainNumber(number.group(1).strip(), number.group(2)), number.group(3), quantity, choice));
     }
 
-    /** Digits with a point at the most: most of what is typed and all that loggers write, read without looking for more. */
+    /**
+     * Digits with a point at the most: most of what is typed and all that loggers write, read without looking for more.
+     */
     private static boolean isPlain(String line) {
         boolean point = false;
         int digits = 0;
@@ -74,7 +78,9 @@ public record Typed(String text, double base) {
             throw new UnreadableException("a fraction needs a number other than 0 below the line");
         }
         BigDecimal whole = new BigDecimal(parts.group(2) == null ? "0" : parts.group(2));
-        BigDecimal amount = new BigDecimal(parts.group(3)).divide(BigDecimal.valueOf(below), MathContext.DECIMAL64).add(whole);
+        BigDecimal amount = new BigDecimal(parts.group(3))
+                .divide(BigDecimal.valueOf(below), MathContext.DECIMAL64)
+                .add(whole);
         return inBase(parts.group(1).equals("-") ? amount.negate() : amount, parts.group(5), quantity, choice);
     }
 
@@ -102,16 +108,23 @@ public record Typed(String text, double base) {
             throw new UnreadableException("type the number alone, without a unit");
         }
         double base = (unit.isEmpty() && quantity == Quantity.PLAIN
-                ? number
-                : inUnit(number, unit.isEmpty() ? quantity.unit(choice).toLowerCase(Locale.ROOT) : unit, quantity, unitTyped)).doubleValue();
+                        ? number
+                        : inUnit(
+                                number,
+                                unit.isEmpty() ? quantity.unit(choice).toLowerCase(Locale.ROOT) : unit,
+                                quantity,
+                                unitTyped))
+                .doubleValue();
         if (!(Math.abs(base) < 1e12)) {
             throw new UnreadableException("too large to be measured; look at the last digits");
         }
         return base;
     }
 
-    private static BigDecimal inUnit(BigDecimal number, String unit, Quantity quantity, String asTyped) throws UnreadableException {
-        return quantity.base(number, unit).orElseThrow(() -> new UnreadableException(
-                "\"" + asTyped.strip() + "\" is no unit here; use " + quantity.examples()));
+    private static BigDecimal inUnit(BigDecimal number, String unit, Quantity quantity, String asTyped)
+            throws UnreadableException {
+        return quantity.base(number, unit)
+                .orElseThrow(() -> new UnreadableException(
+                        "\"" + asTyped.strip() + "\" is no unit here; use " + quantity.examples()));
     }
 }

@@ -1,8 +1,8 @@
 package zebrawood.core.units;
 
 /**
- * The units in which a person reads and types, at this moment. Values are kept in mm and °C whatever is
- * chosen, so switching loses nothing.
+ * The units in which a person reads and types, at this moment. Values are kept in mm and °C whatever is chosen, so
+ * switching loses nothing.
  *
  * @param inches lengths in inches instead of mm
  * @param fahrenheit temperatures in °F instead of °C

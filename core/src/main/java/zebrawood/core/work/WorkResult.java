@@ -9,8 +9,8 @@ import zebrawood.core.procedure.Trait;
 import zebrawood.core.reading.Checks;
 
 /**
- * What was done and how it came out, failures too. Only the stock and a word for the outcome are needed; what is
- * not known is absent.
+ * What was done and how it came out, failures too. Only the stock and a word for the outcome are needed; what is not
+ * known is absent.
  *
  * @param stock what was worked
  * @param setup what the machine was fitted and set to
@@ -113,14 +113,22 @@ public record WorkResult(Stock stock, Setup setup, Recipe recipe, Outcome outcom
             new Checks()
                     .text("word", word)
                     .atLeast("score", score, 0)
-                    .that(score == null || score.isEmpty() || score.getAsInt() <= 10, "score", "must be a whole number from 0 to 10")
+                    .that(
+                            score == null || score.isEmpty() || score.getAsInt() <= 10,
+                            "score",
+                            "must be a whole number from 0 to 10")
                     .atLeast("minutes", minutes, 0)
                     .done();
         }
     }
 
     public WorkResult {
-        new Checks().present("stock", stock).present("setup", setup).present("recipe", recipe).present("outcome", outcome).done();
+        new Checks()
+                .present("stock", stock)
+                .present("setup", setup)
+                .present("recipe", recipe)
+                .present("outcome", outcome)
+                .done();
     }
 
     /** What its outcome may depend on, on this family of machine. */

@@ -11,8 +11,8 @@ import org.junit.jupiter.api.Test;
 class CornerTest {
 
     /**
-     * Swept through in small steps: how deep the body is in a wall at most, mm; below 0 it keeps that far away. Walls are the
-     * outer ones along both axes, and the block behind the inner corner.
+     * Swept through in small steps: how deep the body is in a wall at most, mm; below 0 it keeps that far away. Walls
+     * are the outer ones along both axes, and the block behind the inner corner.
      */
     private static double deepest(Corner corner, double approach, double exit, double breadth, double length) {
         double deepest = Double.NEGATIVE_INFINITY;
@@ -49,7 +49,8 @@ class CornerTest {
             double exit = breadth * (0.9 + 1.2 * random.nextDouble());
             Corner corner = new Corner(approach, exit, breadth, length);
             double deep = deepest(corner, approach, exit, breadth, length);
-            String which = "a %.1f b %.1f w %.1f L %.1f spare %.2f %s".formatted(approach, exit, breadth, length, corner.spareMm(), corner.way());
+            String which = "a %.1f b %.1f w %.1f L %.1f spare %.2f %s"
+                    .formatted(approach, exit, breadth, length, corner.spareMm(), corner.way());
             if (corner.spareMm() >= 0) {
                 assertThat(deep).as(which).isLessThan(1e-6);
                 fitting.merge(corner.way(), 1, Integer::sum);
@@ -58,7 +59,9 @@ class CornerTest {
                 not.merge(corner.way(), 1, Integer::sum);
             }
         }
-        assertThat(fitting.keySet()).as("each way round").contains(Corner.Way.TURNED, Corner.Way.LENGTHWISE_THEN_SIDEWAYS, Corner.Way.SIDEWAYS_THEN_LENGTHWISE);
+        assertThat(fitting.keySet())
+                .as("each way round")
+                .contains(Corner.Way.TURNED, Corner.Way.LENGTHWISE_THEN_SIDEWAYS, Corner.Way.SIDEWAYS_THEN_LENGTHWISE);
         assertThat(not.keySet()).contains(Corner.Way.TURNED, Corner.Way.NONE);
     }
 
@@ -78,14 +81,17 @@ class CornerTest {
             double approach = breadth * (0.9 + random.nextDouble());
             double exit = breadth * (0.9 + random.nextDouble());
             assertThat(new Corner(approach, exit, breadth, length).spareMm())
-                    .isCloseTo(new Corner(exit, approach, breadth, length).spareMm(), org.assertj.core.api.Assertions.within(1e-6));
+                    .isCloseTo(
+                            new Corner(exit, approach, breadth, length).spareMm(),
+                            org.assertj.core.api.Assertions.within(1e-6));
         }
     }
 
     @Test
     void aWiderPassageIsNeverTighter() {
         for (double wide : List.of(1000.0, 1010.0, 1100.0, 1300.0, 2000.0, 20_000.0, 2_000_000.0)) {
-            assertThat(new Corner(wide + 10, 1200, 980, 1420).spareMm()).isGreaterThanOrEqualTo(new Corner(wide, 1200, 980, 1420).spareMm());
+            assertThat(new Corner(wide + 10, 1200, 980, 1420).spareMm())
+                    .isGreaterThanOrEqualTo(new Corner(wide, 1200, 980, 1420).spareMm());
         }
     }
 }

@@ -25,35 +25,66 @@ class AirAssistTest {
         return new Flow(OptionalDouble.empty(), Optional.of(felt));
     }
 
-    private static Outcome<AirFinding> air(Source source, boolean filter, boolean hose, boolean on, boolean off, Flow engraving, Flow cutting) {
-        return new AirAssist().evaluate(new AirReadings(source, Optional.of(filter), hose, Optional.empty(), "M8", "M9", on, off, engraving, cutting, OptionalDouble.empty(), OptionalDouble.empty()));
+    private static Outcome<AirFinding> air(
+            Source source, boolean filter, boolean hose, boolean on, boolean off, Flow engraving, Flow cutting) {
+        return new AirAssist()
+                .evaluate(new AirReadings(
+                        source,
+                        Optional.of(filter),
+                        hose,
+                        Optional.empty(),
+                        "M8",
+                        "M9",
+                        on,
+                        off,
+                        engraving,
+                        cutting,
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty()));
     }
 
     private static List<String> said(Outcome<AirFinding> outcome) {
-        return outcome.instructions().stream().map(instruction -> instruction.action().in(UnitChoice.METRIC).replaceAll("\\p{Zs}", " ")).toList();
+        return outcome.instructions().stream()
+                .map(instruction -> instruction.action().in(UnitChoice.METRIC).replaceAll("\\p{Zs}", " "))
+                .toList();
     }
 
     @Test
     void airThatDoesNotObeyFailsWhateverElseIsRight() {
-        assertThat(air(Source.PUMP, false, true, true, true, read(3), read(22)).verdict()).isEqualTo(Verdict.PASS);
+        assertThat(air(Source.PUMP, false, true, true, true, read(3), read(22)).verdict())
+                .isEqualTo(Verdict.PASS);
         Outcome<AirFinding> deaf = air(Source.PUMP, false, true, false, true, read(3), read(22));
         assertThat(deaf.verdict()).isEqualTo(Verdict.FAIL);
         assertThat(said(deaf)).containsExactly("Find the command that switches the air on, before anything is cut.");
-        assertThat(said(air(Source.PUMP, false, true, true, false, read(3), read(22)))).containsExactly("Find the command that switches the air off, before anything is cut.");
+        assertThat(said(air(Source.PUMP, false, true, true, false, read(3), read(22))))
+                .containsExactly("Find the command that switches the air off, before anything is cut.");
     }
 
     @Test
     void whatIsMissingIsNamedPartByPart() {
-        Outcome<AirFinding> poor = air(Source.COMPRESSOR, false, false, true, true, felt(Felt.NOTHING), felt(Felt.LIGHT));
+        Outcome<AirFinding> poor =
+                air(Source.COMPRESSOR, false, false, true, true, felt(Felt.NOTHING), felt(Felt.LIGHT));
         assertThat(poor.verdict()).isEqualTo(Verdict.ADJUST);
-        assertThat(said(poor)).containsExactly("Fit a filter behind the compressor.", "Replace the hose, or make its joints tight.", "Give more air for cutting: 15 l/min at the nozzle.",
-                "Give a little air for engraving: 2 l/min at the nozzle.");
-        assertThat(air(Source.COMPRESSOR, true, true, true, true, felt(Felt.LIGHT), felt(Felt.STRONG)).verdict()).isEqualTo(Verdict.PASS);
-        assertThat(air(Source.PUMP, true, true, true, true, read(2), read(15)).verdict()).as("limits include their ends").isEqualTo(Verdict.PASS);
-        assertThat(air(Source.PUMP, true, true, true, true, read(1.9), read(15)).verdict()).isEqualTo(Verdict.ADJUST);
+        assertThat(said(poor))
+                .containsExactly(
+                        "Fit a filter behind the compressor.",
+                        "Replace the hose, or make its joints tight.",
+                        "Give more air for cutting: 15 l/min at the nozzle.",
+                        "Give a little air for engraving: 2 l/min at the nozzle.");
+        assertThat(air(Source.COMPRESSOR, true, true, true, true, felt(Felt.LIGHT), felt(Felt.STRONG))
+                        .verdict())
+                .isEqualTo(Verdict.PASS);
+        assertThat(air(Source.PUMP, true, true, true, true, read(2), read(15)).verdict())
+                .as("limits include their ends")
+                .isEqualTo(Verdict.PASS);
+        assertThat(air(Source.PUMP, true, true, true, true, read(1.9), read(15)).verdict())
+                .isEqualTo(Verdict.ADJUST);
     }
 
-    /** All that may be found, together: it passes only where each of it is good, fails only where it does not obey, and each fault has one thing to do. */
+    /**
+     * All that may be found, together: it passes only where each of it is good, fails only where it does not obey, and
+     * each fault has one thing to do.
+     */
     @Test
     void eachFaultHasOneInstructionAndNothingElseHas() {
         for (int found = 0; found < 1 << 7; found++) {
@@ -64,9 +95,21 @@ class AirAssistTest {
             boolean off = (found & 16) != 0;
             boolean engraves = (found & 32) != 0;
             boolean cuts = (found & 64) != 0;
-            Outcome<AirFinding> outcome = air(compressor ? Source.COMPRESSOR : Source.PUMP, filter, hose, on, off, engraves ? felt(Felt.STRONG) : read(0.5), cuts ? read(40) : felt(Felt.NOTHING));
-            int faults = (on && off ? 0 : 1) + (compressor && !filter ? 1 : 0) + (hose ? 0 : 1) + (engraves ? 0 : 1) + (cuts ? 0 : 1);
-            assertThat(outcome.verdict()).isEqualTo(!on || !off ? Verdict.FAIL : faults == 0 ? Verdict.PASS : Verdict.ADJUST);
+            Outcome<AirFinding> outcome = air(
+                    compressor ? Source.COMPRESSOR : Source.PUMP,
+                    filter,
+                    hose,
+                    on,
+                    off,
+                    engraves ? felt(Felt.STRONG) : read(0.5),
+                    cuts ? read(40) : felt(Felt.NOTHING));
+            int faults = (on && off ? 0 : 1)
+                    + (compressor && !filter ? 1 : 0)
+                    + (hose ? 0 : 1)
+                    + (engraves ? 0 : 1)
+                    + (cuts ? 0 : 1);
+            assertThat(outcome.verdict())
+                    .isEqualTo(!on || !off ? Verdict.FAIL : faults == 0 ? Verdict.PASS : Verdict.ADJUST);
             assertThat(outcome.instructions()).hasSize(Math.max(1, faults));
             assertThat(outcome.finding().obeysOn()).isEqualTo(on);
             assertThat(outcome.finding().cuts()).isEqualTo(cuts);
@@ -75,14 +118,40 @@ class AirAssistTest {
 
     @Test
     void aValveThatSticksIsNamedAndAnEmptyCommandIsNone() {
-        AirReadings stuck = new AirReadings(Source.PUMP, Optional.empty(), true, Optional.of(false), "M8", "M9", true, true, read(3), read(22), OptionalDouble.of(3), OptionalDouble.of(22));
+        AirReadings stuck = new AirReadings(
+                Source.PUMP,
+                Optional.empty(),
+                true,
+                Optional.of(false),
+                "M8",
+                "M9",
+                true,
+                true,
+                read(3),
+                read(22),
+                OptionalDouble.of(3),
+                OptionalDouble.of(22));
         assertThat(said(new AirAssist().evaluate(stuck))).containsExactly("Replace the valve, or free it.");
-        assertThatThrownBy(() -> new AirReadings(Source.PUMP, Optional.empty(), true, Optional.empty(), " ", "M9", true, true, read(3), read(22), OptionalDouble.empty(), OptionalDouble.empty()))
-                .isInstanceOf(ReadingException.class).hasMessageContaining("onCommand");
+        assertThatThrownBy(() -> new AirReadings(
+                        Source.PUMP,
+                        Optional.empty(),
+                        true,
+                        Optional.empty(),
+                        " ",
+                        "M9",
+                        true,
+                        true,
+                        read(3),
+                        read(22),
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty()))
+                .isInstanceOf(ReadingException.class)
+                .hasMessageContaining("onCommand");
     }
 
     @Test
     void airThatWasNeitherReadNorFeltIsNoReading() {
-        assertThatThrownBy(() -> new Flow(OptionalDouble.empty(), Optional.empty())).isInstanceOf(ReadingException.class);
+        assertThatThrownBy(() -> new Flow(OptionalDouble.empty(), Optional.empty()))
+                .isInstanceOf(ReadingException.class);
     }
 }

@@ -17,15 +17,24 @@ import zebrawood.core.procedure.Verdict;
 class ControllerSettingsTest {
 
     private static final ControllerNeed NEED = new ControllerNeed(
-            ControllerNeed.Tool.LASER, new ControllerNeed.Travel(700, 500, OptionalDouble.empty()), OptionalDouble.empty(),
-            Optional.of(ControllerNeed.HomeCorner.FRONT_LEFT), true, OptionalDouble.of(1200), OptionalDouble.of(1200),
-            OptionalDouble.of(30000), OptionalDouble.of(4000));
+            ControllerNeed.Tool.LASER,
+            new ControllerNeed.Travel(700, 500, OptionalDouble.empty()),
+            OptionalDouble.empty(),
+            Optional.of(ControllerNeed.HomeCorner.FRONT_LEFT),
+            true,
+            OptionalDouble.of(1200),
+            OptionalDouble.of(1200),
+            OptionalDouble.of(30000),
+            OptionalDouble.of(4000));
 
     private final ControllerSettings procedure = new ControllerSettings();
 
     private static Map<Integer, Double> asNeeded() {
         Map<Integer, Double> settings = new TreeMap<>();
-        double[] pairs = {20, 1, 21, 1, 22, 1, 23, 3, 30, 1200, 31, 0, 32, 1, 100, 160, 101, 160, 110, 24000, 111, 24000, 120, 3000, 121, 3000, 130, 700, 131, 500};
+        double[] pairs = {
+            20, 1, 21, 1, 22, 1, 23, 3, 30, 1200, 31, 0, 32, 1, 100, 160, 101, 160, 110, 24000, 111, 24000, 120, 3000,
+            121, 3000, 130, 700, 131, 500
+        };
         for (int i = 0; i < pairs.length; i += 2) {
             settings.put((int) pairs[i], pairs[i + 1]);
         }
@@ -33,14 +42,19 @@ class ControllerSettingsTest {
     }
 
     private static String text(Map<Integer, Double> settings) {
-        return settings.entrySet().stream().map(e -> "$" + e.getKey() + "=" + e.getValue()).collect(Collectors.joining("\n")) + "\nok\n";
+        return settings.entrySet().stream()
+                        .map(e -> "$" + e.getKey() + "=" + e.getValue())
+                        .collect(Collectors.joining("\n"))
+                + "\nok\n";
     }
 
     private Outcome<SettingsFinding> evaluate(String text) {
         return procedure.evaluate(new SettingsReadings(text, Optional.empty(), Optional.empty(), NEED));
     }
 
-    /** The closed loop: sending the change ticket line by line leaves nothing to change; sending the way back restores. */
+    /**
+     * The closed loop: sending the change ticket line by line leaves nothing to change; sending the way back restores.
+     */
     @Test
     void theChangeTicketCuresAndTheWayBackUndoesIt() {
         SplittableRandom random = new SplittableRandom(30);
@@ -54,7 +68,9 @@ class ControllerSettingsTest {
             Map<Integer, Double> machine = new TreeMap<>(found);
             SettingsFinding finding = evaluate(text(machine)).finding();
             finding.changes().forEach(line -> send(machine, line));
-            assertThat(evaluate(text(machine)).verdict()).as("after %s", finding.changes()).isEqualTo(Verdict.PASS);
+            assertThat(evaluate(text(machine)).verdict())
+                    .as("after %s", finding.changes())
+                    .isEqualTo(Verdict.PASS);
             finding.restore().forEach(line -> send(machine, line));
             assertThat(machine).isEqualTo(found);
         }
@@ -76,7 +92,8 @@ class ControllerSettingsTest {
 
     @Test
     void everyLineIsEitherReadOrKeptAsUnreadWhateverEndsIt() {
-        SettingsText text = SettingsText.parse("hello\r$1=25 (rest)\r\n $32 = 1 \n\n$30=abc\n$30=1e3\n$99999999999=1\n<Idle>");
+        SettingsText text =
+                SettingsText.parse("hello\r$1=25 (rest)\r\n $32 = 1 \n\n$30=abc\n$30=1e3\n$99999999999=1\n<Idle>");
 
         assertThat(text.settings()).containsOnlyKeys(1, 32);
         assertThat(text.unread()).extracting(SettingsText.UnreadLine::line).containsExactly(1, 4, 5, 6, 7, 8);
@@ -107,7 +124,9 @@ class ControllerSettingsTest {
         assertThat(rows.get(0).setting()).isEqualTo(32);
         assertThat(rows.get(1).setting()).isEqualTo(20);
         assertThat(rows).extracting(SettingsFinding.Row::setting).containsAll(found.keySet());
-        assertThat(rows).filteredOn(row -> row.setting() == 77).singleElement()
+        assertThat(rows)
+                .filteredOn(row -> row.setting() == 77)
+                .singleElement()
                 .satisfies(row -> assertThat(row.meaning()).isEmpty());
     }
 

@@ -20,11 +20,21 @@ import zebrawood.core.units.UnitChoice;
 
 class SettingsChecksTest {
 
-    private static final String GOOD = "$20=1\n$21=1\n$22=1\n$23=3\n$30=1200\n$31=0\n$32=1\n$100=160\n$101=160\n$110=24000\n$111=24000\n$120=3000\n$121=3000\n$130=700\n$131=500\n";
+    private static final String GOOD =
+            "$20=1\n$21=1\n$22=1\n$23=3\n$30=1200\n$31=0\n$32=1\n$100=160\n$101=160\n$110=24000\n$111=24000\n$120=3000\n$121=3000\n$130=700\n$131=500\n";
 
-    private static ControllerNeed need(ControllerNeed.Tool tool, boolean switches, double senderMaxS, OptionalDouble maxS) {
-        return new ControllerNeed(tool, new ControllerNeed.Travel(700, 500, OptionalDouble.empty()), OptionalDouble.empty(),
-                Optional.of(ControllerNeed.HomeCorner.FRONT_LEFT), switches, OptionalDouble.of(senderMaxS), maxS, OptionalDouble.of(30000), OptionalDouble.of(4000));
+    private static ControllerNeed need(
+            ControllerNeed.Tool tool, boolean switches, double senderMaxS, OptionalDouble maxS) {
+        return new ControllerNeed(
+                tool,
+                new ControllerNeed.Travel(700, 500, OptionalDouble.empty()),
+                OptionalDouble.empty(),
+                Optional.of(ControllerNeed.HomeCorner.FRONT_LEFT),
+                switches,
+                OptionalDouble.of(senderMaxS),
+                maxS,
+                OptionalDouble.of(30000),
+                OptionalDouble.of(4000));
     }
 
     private static final ControllerNeed LASER = need(ControllerNeed.Tool.LASER, true, 1200, OptionalDouble.of(1200));
@@ -40,8 +50,19 @@ class SettingsChecksTest {
 
     @ParameterizedTest
     @CsvSource({
-        "$32=0, 32, MUST, 1", "$22=0, 22, MUST, 1", "$21=0, 21, SHOULD, 1", "$20=0, 20, SHOULD, 1", "$130=698, 130, MUST, 700", "$131=502, 131, MUST, 500",
-        "$30=1000, 30, MUST, 1200", "$31=5, 31, SHOULD, 0", "$23=0, 23, MUST, 3", "$23=12, 23, MUST, 15", "$23=2.5, 23, MUST, 3", "$110=30001, 110, SHOULD, 30000", "$121=5000, 121, SHOULD, 4000"
+        "$32=0, 32, MUST, 1",
+        "$22=0, 22, MUST, 1",
+        "$21=0, 21, SHOULD, 1",
+        "$20=0, 20, SHOULD, 1",
+        "$130=698, 130, MUST, 700",
+        "$131=502, 131, MUST, 500",
+        "$30=1000, 30, MUST, 1200",
+        "$31=5, 31, SHOULD, 0",
+        "$23=0, 23, MUST, 3",
+        "$23=12, 23, MUST, 15",
+        "$23=2.5, 23, MUST, 3",
+        "$110=30001, 110, SHOULD, 30000",
+        "$121=5000, 121, SHOULD, 4000"
     })
     void oneWrongSettingIsOneIssueWithOneLineThatCuresIt(String line, int setting, Severity severity, double wanted) {
         SettingsFinding finding = evaluate(with(line), LASER).finding();
@@ -83,19 +104,24 @@ class SettingsChecksTest {
 
     @Test
     void softLimitsWithoutAHomeAreToldAsSuch() {
-        assertThat(evaluate(with("$22=0"), LASER).finding().issues().get(0).why()).contains("soft limits mean nothing without a home");
+        assertThat(evaluate(with("$22=0"), LASER).finding().issues().get(0).why())
+                .contains("soft limits mean nothing without a home");
     }
 
     @Test
     void aSpindleWantsLaserModeOffAndMayIdleAboveNothing() {
         ControllerNeed spindle = need(ControllerNeed.Tool.SPINDLE, true, 1200, OptionalDouble.of(1200));
         assertThat(evaluate(GOOD, spindle).finding().changes()).containsExactly("$32=0");
-        assertThat(evaluate(GOOD.replace("$32=1", "$32=0").replace("$31=0", "$31=100"), spindle).verdict()).isEqualTo(Verdict.PASS);
+        assertThat(evaluate(GOOD.replace("$32=1", "$32=0").replace("$31=0", "$31=100"), spindle)
+                        .verdict())
+                .isEqualTo(Verdict.PASS);
     }
 
     @Test
     void theSenderIsComparedWithWhatTheControllerWillHaveAfterTheChange() {
-        SettingsFinding finding = evaluate(with("$30=255"), need(ControllerNeed.Tool.LASER, true, 255, OptionalDouble.of(1200))).finding();
+        SettingsFinding finding = evaluate(
+                        with("$30=255"), need(ControllerNeed.Tool.LASER, true, 255, OptionalDouble.of(1200)))
+                .finding();
 
         assertThat(finding.issues()).extracting(Issue::side).containsExactly(Side.CONTROLLER, Side.SENDER);
         assertThat(finding.issues().get(1).wanted()).hasValue(1200);
@@ -104,7 +130,8 @@ class SettingsChecksTest {
 
     @Test
     void theOtherSchoolChangesTheControllerInsteadAndCanBeTakenBack() {
-        SettingsFinding finding = evaluate(GOOD, need(ControllerNeed.Tool.LASER, true, 480, OptionalDouble.empty())).finding();
+        SettingsFinding finding = evaluate(GOOD, need(ControllerNeed.Tool.LASER, true, 480, OptionalDouble.empty()))
+                .finding();
 
         assertThat(finding.changes()).isEmpty();
         assertThat(finding.otherSchool().orElseThrow().changes()).containsExactly("$30=480");
@@ -115,14 +142,19 @@ class SettingsChecksTest {
     void whatIsNeededButDidNotComeIsAskedForAgain() {
         Outcome<SettingsFinding> outcome = evaluate("$30=1200\n$32=1\n", LASER);
 
-        assertThat(outcome.finding().issues()).allMatch(issue -> issue.why().equals("not reported"))
-                .extracting(Issue::setting).containsExactly(20, 21, 22, 23, 31, 100, 101, 110, 111, 120, 121, 130, 131);
-        assertThat(outcome.instructions().get(0).sentence(UnitChoice.METRIC)).startsWith("Ask for the settings again").contains("130, 131");
+        assertThat(outcome.finding().issues())
+                .allMatch(issue -> issue.why().equals("not reported"))
+                .extracting(Issue::setting)
+                .containsExactly(20, 21, 22, 23, 31, 100, 101, 110, 111, 120, 121, 130, 131);
+        assertThat(outcome.instructions().get(0).sentence(UnitChoice.METRIC))
+                .startsWith("Ask for the settings again")
+                .contains("130, 131");
     }
 
     @Test
     void theBaselineTellsWhatHasChangedSinceAndNothingElse() {
-        SettingsReadings readings = new SettingsReadings(with("$27=2") + "$27=3\n", Optional.of(GOOD + "$27=1\n$5=0\n"), Optional.empty(), LASER);
+        SettingsReadings readings = new SettingsReadings(
+                with("$27=2") + "$27=3\n", Optional.of(GOOD + "$27=1\n$5=0\n"), Optional.empty(), LASER);
         Outcome<SettingsFinding> outcome = new ControllerSettings().evaluate(readings);
 
         assertThat(outcome.verdict()).isEqualTo(Verdict.PASS);
@@ -132,20 +164,31 @@ class SettingsChecksTest {
 
     @Test
     void aTextWithoutASettingAndAnUnknownDialectAreRefused() {
-        assertThatThrownBy(() -> new SettingsReadings("ok\n", Optional.empty(), Optional.empty(), LASER)).isInstanceOf(ReadingException.class).hasMessageContaining("settingsText");
-        assertThatThrownBy(() -> new SettingsReadings(GOOD, Optional.of("hello"), Optional.empty(), LASER)).hasMessageContaining("baselineText");
-        assertThatThrownBy(() -> new SettingsReadings(GOOD, Optional.empty(), Optional.of("semaphore"), LASER)).hasMessageContaining("dialect");
+        assertThatThrownBy(() -> new SettingsReadings("ok\n", Optional.empty(), Optional.empty(), LASER))
+                .isInstanceOf(ReadingException.class)
+                .hasMessageContaining("settingsText");
+        assertThatThrownBy(() -> new SettingsReadings(GOOD, Optional.of("hello"), Optional.empty(), LASER))
+                .hasMessageContaining("baselineText");
+        assertThatThrownBy(() -> new SettingsReadings(GOOD, Optional.empty(), Optional.of("semaphore"), LASER))
+                .hasMessageContaining("dialect");
     }
 
     @Test
     void rowsAreToldInWords() {
-        List<SettingsFinding.Row> rows = evaluate(with("$23=1"), LASER).finding().rows();
+        List<SettingsFinding.Row> rows =
+                evaluate(with("$23=1"), LASER).finding().rows();
         assertThat(rows.get(0)).satisfies(row -> {
             assertThat(row.meaning()).contains("Homes toward");
             assertThat(row.found()).contains("rear left");
             assertThat(row.needed()).contains("front left");
         });
-        assertThat(rows).filteredOn(row -> row.setting() == 32).singleElement().satisfies(row -> assertThat(row.found()).contains("on"));
-        assertThat(rows).filteredOn(row -> row.setting() == 130).singleElement().satisfies(row -> assertThat(row.found()).contains("700 mm"));
+        assertThat(rows)
+                .filteredOn(row -> row.setting() == 32)
+                .singleElement()
+                .satisfies(row -> assertThat(row.found()).contains("on"));
+        assertThat(rows)
+                .filteredOn(row -> row.setting() == 130)
+                .singleElement()
+                .satisfies(row -> assertThat(row.found()).contains("700 mm"));
     }
 }

@@ -16,7 +16,16 @@ class CoolantHeatTest {
     private final CoolantHeat procedure = new CoolantHeat();
 
     private static HeatReadings bucket(double inputW, double flow, double litres) {
-        return new HeatReadings(inputW, 88, flow, Optional.empty(), OptionalDouble.empty(), 19, 27, OptionalDouble.of(litres), OptionalDouble.empty());
+        return new HeatReadings(
+                inputW,
+                88,
+                flow,
+                Optional.empty(),
+                OptionalDouble.empty(),
+                19,
+                27,
+                OptionalDouble.of(litres),
+                OptionalDouble.empty());
     }
 
     /** Water stepped through the source second by second: the drawn afternoon is never off by a tenth of a degree. */
@@ -24,7 +33,8 @@ class CoolantHeatTest {
     void theBucketWarmsAsDrawn() {
         SplittableRandom random = new SplittableRandom(6);
         for (int i = 0; i < 200; i++) {
-            HeatReadings read = bucket(200 + 1500 * random.nextDouble(), 2 + 10 * random.nextDouble(), 8 + 120 * random.nextDouble());
+            HeatReadings read = bucket(
+                    200 + 1500 * random.nextDouble(), 2 + 10 * random.nextDouble(), 8 + 120 * random.nextDouble());
             HeatFinding finding = procedure.evaluate(read).finding();
             double litres = read.reservoirL().getAsDouble();
             double perLitre = finding.densityKgM3() / 1000 * finding.specificHeatJKgK();
@@ -49,7 +59,8 @@ class CoolantHeatTest {
         HeatFinding finding = procedure.evaluate(bucket(780, 8.5, 20)).finding();
         double stopC = 27 - finding.riseC();
         double joules = 334_000 + 4182 * stopC;
-        assertThat(finding.iceMinutesPerKg().orElseThrow() * 60 * finding.heatW()).isCloseTo(joules, within(1.0));
+        assertThat(finding.iceMinutesPerKg().orElseThrow() * 60 * finding.heatW())
+                .isCloseTo(joules, within(1.0));
     }
 
     @Test
@@ -57,9 +68,13 @@ class CoolantHeatTest {
         Outcome<HeatFinding> outcome = procedure.evaluate(bucket(780, 8.5, 20));
         assertThat(outcome.verdict()).isEqualTo(Verdict.ADJUST);
         assertThat(outcome.instructions().get(0).sentence(UnitChoice.METRIC))
-                .isEqualTo("Stop after 13 min and let the water cool. Then the outlet is at 27.0 °C. For an hour it takes 88 l.");
-        assertThat(procedure.evaluate(bucket(780, 8.5, 88)).verdict()).as("with so much water").isEqualTo(Verdict.PASS);
-        assertThat(outcome.instructions().get(0).sentence(new UnitChoice(false, true))).contains("80.6 °F");
+                .isEqualTo("Stop after 13 min and let the water cool. Then the outlet is at 27.0 °C. For an hour it "
+                        + "takes 88 l.");
+        assertThat(procedure.evaluate(bucket(780, 8.5, 88)).verdict())
+                .as("with so much water")
+                .isEqualTo(Verdict.PASS);
+        assertThat(outcome.instructions().get(0).sentence(new UnitChoice(false, true)))
+                .contains("80.6 °F");
     }
 
     /** Doing what is said to the letter: more flow, a stronger chiller. */
@@ -84,6 +99,15 @@ class CoolantHeatTest {
     }
 
     private Outcome<HeatFinding> chilled(double input, double flow, double chiller) {
-        return procedure.evaluate(new HeatReadings(input, 88, flow, Optional.of(Glycol.PROPYLENE), OptionalDouble.of(25), 19, 27, OptionalDouble.empty(), OptionalDouble.of(chiller)));
+        return procedure.evaluate(new HeatReadings(
+                input,
+                88,
+                flow,
+                Optional.of(Glycol.PROPYLENE),
+                OptionalDouble.of(25),
+                19,
+                27,
+                OptionalDouble.empty(),
+                OptionalDouble.of(chiller)));
     }
 }

@@ -14,7 +14,8 @@ class CoolantMixTest {
 
     private final CoolantMix procedure = new CoolantMix();
 
-    private Outcome<MixFinding> at(double coldest, Glycol glycol, OptionalDouble first, Optional<MixReadings.Hose> hose) {
+    private Outcome<MixFinding> at(
+            double coldest, Glycol glycol, OptionalDouble first, Optional<MixReadings.Hose> hose) {
         return procedure.evaluate(new MixReadings(6200, first, hose, coldest, OptionalDouble.empty(), glycol));
     }
 
@@ -23,11 +24,13 @@ class CoolantMixTest {
     void thereIsNeverMoreGlycolThanTheWinterAsksFor() {
         for (Glycol glycol : new Glycol[] {Glycol.ETHYLENE, Glycol.PROPYLENE}) {
             for (double coldest = 2.9; coldest > -43; coldest -= 0.1) {
-                MixFinding finding = at(coldest, glycol, OptionalDouble.empty(), Optional.empty()).finding();
+                MixFinding finding = at(coldest, glycol, OptionalDouble.empty(), Optional.empty())
+                        .finding();
                 int percent = finding.glycolPct().orElseThrow();
                 assertThat(glycol.freezingPointC(percent)).isLessThanOrEqualTo(coldest - 3);
                 assertThat(glycol.freezingPointC(percent - 1)).isGreaterThan(coldest - 3);
-                assertThat(finding.glycolMl().orElseThrow() + finding.waterMl().orElseThrow()).isCloseTo(6200, within(1e-9));
+                assertThat(finding.glycolMl().orElseThrow() + finding.waterMl().orElseThrow())
+                        .isCloseTo(6200, within(1e-9));
             }
         }
     }
@@ -36,25 +39,41 @@ class CoolantMixTest {
     void theFillingComesInTwoParts() {
         Outcome<MixFinding> outcome = at(-9, Glycol.ETHYLENE, OptionalDouble.of(4350), Optional.empty());
         assertThat(outcome.instructions().get(0).sentence(UnitChoice.METRIC))
-                .isEqualTo("Mix 4650 ml of water with 1550 ml of ethylene glycol. That is 25 % by volume; it freezes at -12.3 °C.");
-        assertThat(outcome.instructions().get(1).action().in(UnitChoice.METRIC)).startsWith("Fill in 4350 ml, run the pump").endsWith("then top up 1850 ml.");
-        MixFinding byHose = at(-9, Glycol.ETHYLENE, OptionalDouble.empty(), Optional.of(new MixReadings.Hose(8, 9.5))).finding();
-        assertThat(byHose.topUpMl().orElseThrow()).as("what the hoses hold").isCloseTo(Math.PI * 16 * 9.5, within(1e-9));
+                .isEqualTo("Mix 4650 ml of water with 1550 ml of ethylene glycol. That is 25 % by volume; it freezes "
+                        + "at -12.3 °C.");
+        assertThat(outcome.instructions().get(1).action().in(UnitChoice.METRIC))
+                .startsWith("Fill in 4350 ml, run the pump")
+                .endsWith("then top up 1850 ml.");
+        MixFinding byHose = at(-9, Glycol.ETHYLENE, OptionalDouble.empty(), Optional.of(new MixReadings.Hose(8, 9.5)))
+                .finding();
+        assertThat(byHose.topUpMl().orElseThrow())
+                .as("what the hoses hold")
+                .isCloseTo(Math.PI * 16 * 9.5, within(1e-9));
     }
 
     @Test
     void frostWithoutGlycolIsRefusedInWords() {
         Outcome<MixFinding> frost = at(-9, Glycol.NONE, OptionalDouble.empty(), Optional.empty());
         assertThat(frost.verdict()).isEqualTo(Verdict.FAIL);
-        assertThat(frost.instructions().get(0).action().in(UnitChoice.METRIC)).isEqualTo("Drain the circuit, heat the room, or fill in glycol.");
+        assertThat(frost.instructions().get(0).action().in(UnitChoice.METRIC))
+                .isEqualTo("Drain the circuit, heat the room, or fill in glycol.");
         Outcome<MixFinding> tooCold = at(-55, Glycol.PROPYLENE, OptionalDouble.empty(), Optional.empty());
         assertThat(tooCold.verdict()).isEqualTo(Verdict.FAIL);
         assertThat(tooCold.finding().glycolMl()).isEmpty();
     }
 
     private Outcome<MixFinding> seen(MixReadings.Water water, MixReadings.Watched bubbles, MixReadings.Watched leak) {
-        return procedure.evaluate(new MixReadings(6200, OptionalDouble.empty(), Optional.empty(), 10, OptionalDouble.empty(), Glycol.NONE, Optional.of(water),
-                Optional.of(MixReadings.Additive.PURE), Optional.of(bubbles), Optional.of(leak)));
+        return procedure.evaluate(new MixReadings(
+                6200,
+                OptionalDouble.empty(),
+                Optional.empty(),
+                10,
+                OptionalDouble.empty(),
+                Glycol.NONE,
+                Optional.of(water),
+                Optional.of(MixReadings.Additive.PURE),
+                Optional.of(bubbles),
+                Optional.of(leak)));
     }
 
     @Test
@@ -63,10 +82,22 @@ class CoolantMixTest {
         MixReadings.Watched badly = new MixReadings.Watched(3, false);
         assertThat(seen(MixReadings.Water.DISTILLED, well, well).verdict()).isEqualTo(Verdict.PASS);
         assertThat(seen(MixReadings.Water.DISTILLED, well, badly).verdict()).isEqualTo(Verdict.FAIL);
-        assertThat(seen(MixReadings.Water.DISTILLED, well, badly).instructions().get(0).action().in(UnitChoice.METRIC)).isEqualTo("Mains off: dry it and make the joint tight.");
+        assertThat(seen(MixReadings.Water.DISTILLED, well, badly)
+                        .instructions()
+                        .get(0)
+                        .action()
+                        .in(UnitChoice.METRIC))
+                .isEqualTo("Mains off: dry it and make the joint tight.");
         assertThat(seen(MixReadings.Water.DISTILLED, badly, well).verdict()).isEqualTo(Verdict.ADJUST);
         assertThat(seen(MixReadings.Water.TAP, well, well).verdict()).isEqualTo(Verdict.ADJUST);
-        assertThat(seen(MixReadings.Water.DISTILLED, well, new MixReadings.Watched(14.9, true)).verdict()).as("a joint that weeps takes its time").isEqualTo(Verdict.ADJUST);
-        assertThat(seen(MixReadings.Water.DISTILLED, well, well).finding().otherSchool().orElseThrow()).startsWith("Others add");
+        assertThat(seen(MixReadings.Water.DISTILLED, well, new MixReadings.Watched(14.9, true))
+                        .verdict())
+                .as("a joint that weeps takes its time")
+                .isEqualTo(Verdict.ADJUST);
+        assertThat(seen(MixReadings.Water.DISTILLED, well, well)
+                        .finding()
+                        .otherSchool()
+                        .orElseThrow())
+                .startsWith("Others add");
     }
 }

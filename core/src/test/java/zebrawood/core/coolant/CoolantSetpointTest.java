@@ -18,7 +18,8 @@ class CoolantSetpointTest {
     private final CoolantSetpoint procedure = new CoolantSetpoint();
 
     private Outcome<SetpointFinding> at(double air, double humidity, OptionalDouble follow) {
-        return procedure.evaluate(new SetpointReadings(air, humidity, OptionalDouble.empty(), 15, 25, OptionalDouble.empty(), follow));
+        return procedure.evaluate(
+                new SetpointReadings(air, humidity, OptionalDouble.empty(), 15, 25, OptionalDouble.empty(), follow));
     }
 
     private static String said(Outcome<SetpointFinding> outcome, int instruction) {
@@ -29,12 +30,14 @@ class CoolantSetpointTest {
     void aDampDayLiftsTheSetPoint() {
         assertThat(said(at(23.5, 52, OptionalDouble.empty()), 0)).isEqualTo("Set the chiller to 20.0 °C.");
         assertThat(said(at(26, 68, OptionalDouble.empty()), 0)).isEqualTo("Set the chiller to 21.7 °C.");
-        assertThat(said(at(32, 78, OptionalDouble.empty()), 0)).isEqualTo("Dry the air to 59 % or less before the pump runs.");
+        assertThat(said(at(32, 78, OptionalDouble.empty()), 0))
+                .isEqualTo("Dry the air to 59 % or less before the pump runs.");
     }
 
     @Test
     void aChillerThatFollowsTheRoomIsHelpedByTheRoom() {
-        assertThat(said(at(23.5, 52, OptionalDouble.of(-4)), 0)).isEqualTo("Leave the chiller as it is: the water is at about 19.5 °C.");
+        assertThat(said(at(23.5, 52, OptionalDouble.of(-4)), 0))
+                .isEqualTo("Leave the chiller as it is: the water is at about 19.5 °C.");
         assertThat(said(at(31, 35, OptionalDouble.of(-4)), 0)).isEqualTo("Cool the room to 29.0 °C.");
         assertThat(said(at(12, 35, OptionalDouble.of(1)), 0)).isEqualTo("Warm the room to 14.0 °C.");
     }
@@ -42,8 +45,10 @@ class CoolantSetpointTest {
     @Test
     void anAbsurdMarginIsNeverAnsweredByDampAir() {
         for (double margin : new double[] {130, 300, 1e6, 1e300}) {
-            SetpointReadings read = new SetpointReadings(20, 50, OptionalDouble.of(margin), 0, 25, OptionalDouble.empty(), OptionalDouble.empty());
-            assertThat(procedure.evaluate(read).finding().dryToPct().orElseThrow()).isLessThan(0.01);
+            SetpointReadings read = new SetpointReadings(
+                    20, 50, OptionalDouble.of(margin), 0, 25, OptionalDouble.empty(), OptionalDouble.empty());
+            assertThat(procedure.evaluate(read).finding().dryToPct().orElseThrow())
+                    .isLessThan(0.01);
         }
     }
 
@@ -55,7 +60,8 @@ class CoolantSetpointTest {
         for (int i = 0; i < 5_000; i++) {
             double air = -5 + 50 * random.nextDouble();
             double humidity = 5 + 95 * random.nextDouble();
-            OptionalDouble follow = random.nextInt(3) == 0 ? OptionalDouble.of(-6 + 10 * random.nextDouble()) : OptionalDouble.empty();
+            OptionalDouble follow =
+                    random.nextInt(3) == 0 ? OptionalDouble.of(-6 + 10 * random.nextDouble()) : OptionalDouble.empty();
             Outcome<SetpointFinding> outcome = at(air, humidity, follow);
             for (int round = 0; outcome.verdict() == Verdict.FAIL && round < 4; round++) {
                 failed++;
@@ -72,7 +78,9 @@ class CoolantSetpointTest {
                 }
                 outcome = at(air, humidity, follow);
             }
-            assertThat(outcome.verdict()).as("%.2f °C, %.1f %%, %s: %s", air, humidity, follow, said(outcome, 0)).isEqualTo(Verdict.PASS);
+            assertThat(outcome.verdict())
+                    .as("%.2f °C, %.1f %%, %s: %s", air, humidity, follow, said(outcome, 0))
+                    .isEqualTo(Verdict.PASS);
             Matcher set = NUMBER.matcher(said(outcome, 0));
             assertThat(set.find()).isTrue();
             double water = Double.parseDouble(set.group(1));

@@ -20,7 +20,8 @@ import zebrawood.core.units.UnitChoice;
 
 class ExtractionTest {
 
-    private static final List<ExtractionReadings.FanPoint> FAN = List.of(point(0, 640), point(200, 590), point(400, 455), point(600, 180), point(690, 0));
+    private static final List<ExtractionReadings.FanPoint> FAN =
+            List.of(point(0, 640), point(200, 590), point(400, 455), point(600, 180), point(690, 0));
 
     private final Extraction procedure = new Extraction();
 
@@ -32,28 +33,66 @@ class ExtractionTest {
         return new Segment(name, mm, m, OptionalDouble.empty(), OptionalDouble.empty(), OptionalInt.empty());
     }
 
-    private static ExtractionReadings read(double required, Layout layout, List<ExtractionReadings.FanPoint> fan, Optional<Air> air, List<ExtractionReadings.Gauged> gauge) {
-        return new ExtractionReadings(required, air, layout.segments(), layout.fittings(), layout.filters(), fan, OptionalDouble.empty(), true, Optional.empty(), gauge, Optional.empty());
+    private static ExtractionReadings read(
+            double required,
+            Layout layout,
+            List<ExtractionReadings.FanPoint> fan,
+            Optional<Air> air,
+            List<ExtractionReadings.Gauged> gauge) {
+        return new ExtractionReadings(
+                required,
+                air,
+                layout.segments(),
+                layout.fittings(),
+                layout.filters(),
+                fan,
+                OptionalDouble.empty(),
+                true,
+                Optional.empty(),
+                gauge,
+                Optional.empty());
     }
 
     private static ExtractionReadings random(SplittableRandom random) {
         List<Segment> segments = new ArrayList<>();
         for (int i = 0; i < 1 + random.nextInt(4); i++) {
-            segments.add(new Segment("duct " + i, 63 + 260 * random.nextDouble(), 0.2 + 15 * random.nextDouble(), OptionalDouble.of(random.nextDouble()),
-                    OptionalDouble.of(1 + 2 * random.nextDouble()), OptionalInt.of(1 + random.nextInt(3))));
+            segments.add(new Segment(
+                    "duct " + i,
+                    63 + 260 * random.nextDouble(),
+                    0.2 + 15 * random.nextDouble(),
+                    OptionalDouble.of(random.nextDouble()),
+                    OptionalDouble.of(1 + 2 * random.nextDouble()),
+                    OptionalInt.of(1 + random.nextInt(3))));
         }
         List<Fitting> fittings = new ArrayList<>();
         for (int i = 0; i < random.nextInt(5); i++) {
-            fittings.add(new Fitting("bend " + i, 80 + 200 * random.nextDouble(), 2 * random.nextDouble(), OptionalInt.of(1 + random.nextInt(2)), OptionalInt.of(random.nextInt(3))));
+            fittings.add(new Fitting(
+                    "bend " + i,
+                    80 + 200 * random.nextDouble(),
+                    2 * random.nextDouble(),
+                    OptionalInt.of(1 + random.nextInt(2)),
+                    OptionalInt.of(random.nextInt(3))));
         }
-        List<Filter> filters = random.nextBoolean() ? List.of() : List.of(new Filter("filter", 100 + 900 * random.nextDouble(), 300 * random.nextDouble(), OptionalDouble.empty(), OptionalInt.empty()));
+        List<Filter> filters = random.nextBoolean()
+                ? List.of()
+                : List.of(new Filter(
+                        "filter",
+                        100 + 900 * random.nextDouble(),
+                        300 * random.nextDouble(),
+                        OptionalDouble.empty(),
+                        OptionalInt.empty()));
         List<ExtractionReadings.FanPoint> fan = new ArrayList<>(List.of(point(0, 200 + 2000 * random.nextDouble())));
         for (int i = 0; i < 1 + random.nextInt(5); i++) {
             ExtractionReadings.FanPoint last = fan.get(fan.size() - 1);
             fan.add(point(last.flowM3h() + 40 + 300 * random.nextDouble(), last.pressurePa() * random.nextDouble()));
         }
-        return read(100 + 700 * random.nextDouble(), new Layout(segments, fittings, filters), fan,
-                Optional.of(new Air(OptionalDouble.of(60 * random.nextDouble()), OptionalDouble.of(70 + 35 * random.nextDouble()))), List.of());
+        return read(
+                100 + 700 * random.nextDouble(),
+                new Layout(segments, fittings, filters),
+                fan,
+                Optional.of(new Air(
+                        OptionalDouble.of(60 * random.nextDouble()), OptionalDouble.of(70 + 35 * random.nextDouble()))),
+                List.of());
     }
 
     /** At the operating point the fan gives what the run takes, or the curve ends there with something to spare. */
@@ -65,15 +104,23 @@ class ExtractionTest {
             ExtractionReadings read = random(random);
             ExtractionFinding finding = procedure.evaluate(read).finding();
             Air air = read.air().orElseThrow();
-            double fan = new Fan(read.fanCurve(), air).pressurePa(finding.operatingFlowM3h()).orElseThrow();
+            double fan = new Fan(read.fanCurve(), air)
+                    .pressurePa(finding.operatingFlowM3h())
+                    .orElseThrow();
             double run = read.layout().pressurePa(finding.operatingFlowM3h(), air);
-            if (finding.operatingFlowM3h() == read.fanCurve().get(read.fanCurve().size() - 1).flowM3h()) {
+            if (finding.operatingFlowM3h()
+                    == read.fanCurve().get(read.fanCurve().size() - 1).flowM3h()) {
                 assertThat(run).isLessThanOrEqualTo(fan);
                 ended++;
             } else {
-                assertThat(Math.abs(fan - run)).as("run %d: flow %.6f", i, finding.operatingFlowM3h()).isLessThan(0.01);
+                assertThat(Math.abs(fan - run))
+                        .as("run %d: flow %.6f", i, finding.operatingFlowM3h())
+                        .isLessThan(0.01);
             }
-            assertThat(finding.losses().stream().mapToDouble(ExtractionFinding.Loss::pa).sum()).isCloseTo(finding.operatingPressurePa(), within(1e-6));
+            assertThat(finding.losses().stream()
+                            .mapToDouble(ExtractionFinding.Loss::pa)
+                            .sum())
+                    .isCloseTo(finding.operatingPressurePa(), within(1e-6));
             assertThat(finding.chain()).hasSameSizeAs(finding.losses());
         }
         assertThat(ended).isBetween(100, 9_900);
@@ -92,8 +139,17 @@ class ExtractionTest {
                 continue;
             }
             ExtractionFinding.Better better = finding.better().get();
-            List<Segment> changed = read.segments().stream().map(segment -> segment.name().equals(better.segment()) ? segment.of(better.diameterMm()) : segment).toList();
-            ExtractionFinding then = procedure.evaluate(read(read.requiredFlowM3h(), new Layout(changed, read.fittings(), read.filters()), read.fanCurve(), read.air(), List.of())).finding();
+            List<Segment> changed = read.segments().stream()
+                    .map(segment -> segment.name().equals(better.segment()) ? segment.of(better.diameterMm()) : segment)
+                    .toList();
+            ExtractionFinding then = procedure
+                    .evaluate(read(
+                            read.requiredFlowM3h(),
+                            new Layout(changed, read.fittings(), read.filters()),
+                            read.fanCurve(),
+                            read.air(),
+                            List.of()))
+                    .finding();
             assertThat(then.marginPct()).isCloseTo(better.marginPct(), within(0.1));
             if (finding.marginPct() < 0) {
                 wider++;
@@ -115,54 +171,117 @@ class ExtractionTest {
             double bore = 60 + 80 * random.nextDouble();
             int ports = 2 + random.nextInt(3);
             double asked = 80 + 300 * random.nextDouble();
-            Outcome<ExtractionFinding> outcome = procedure.evaluate(read(asked, ports(bore, ports), FAN, Optional.empty(), List.of()));
+            Outcome<ExtractionFinding> outcome =
+                    procedure.evaluate(read(asked, ports(bore, ports), FAN, Optional.empty(), List.of()));
             if (outcome.finding().shut().isPresent()) {
                 shut++;
-                assertThat(outcome.instructions().get(0).action().in(UnitChoice.METRIC)).isEqualTo("Shut one of the ports side by side while it is not used.");
-                Outcome<ExtractionFinding> then = procedure.evaluate(read(asked, ports(bore, ports - 1), FAN, Optional.empty(), List.of()));
+                assertThat(outcome.instructions().get(0).action().in(UnitChoice.METRIC))
+                        .isEqualTo("Shut one of the ports side by side while it is not used.");
+                Outcome<ExtractionFinding> then =
+                        procedure.evaluate(read(asked, ports(bore, ports - 1), FAN, Optional.empty(), List.of()));
                 assertThat(then.verdict()).isEqualTo(Verdict.PASS);
-                assertThat(then.finding().marginPct()).isCloseTo(outcome.finding().shut().get().marginPct(), within(1e-9));
+                assertThat(then.finding().marginPct())
+                        .isCloseTo(outcome.finding().shut().get().marginPct(), within(1e-9));
             } else if (outcome.finding().marginPct() >= 0 && !outcome.finding().transportOk()) {
-                assertThat(procedure.evaluate(read(asked, ports(bore, ports - 1), FAN, Optional.empty(), List.of())).verdict()).as("it would not have been enough").isNotEqualTo(Verdict.PASS);
+                assertThat(procedure
+                                .evaluate(read(asked, ports(bore, ports - 1), FAN, Optional.empty(), List.of()))
+                                .verdict())
+                        .as("it would not have been enough")
+                        .isNotEqualTo(Verdict.PASS);
             }
         }
         assertThat(shut).isGreaterThan(100);
     }
 
     private static Layout ports(double bore, int beside) {
-        Segment hose = new Segment("hose", bore, 1.5, OptionalDouble.empty(), OptionalDouble.of(1.8), OptionalInt.of(beside));
-        return new Layout(List.of(hose, duct("run", 125, 4)), List.of(new Layout.Fitting("hood", bore, 0.5, OptionalInt.of(beside), OptionalInt.of(0))), List.of());
+        Segment hose =
+                new Segment("hose", bore, 1.5, OptionalDouble.empty(), OptionalDouble.of(1.8), OptionalInt.of(beside));
+        return new Layout(
+                List.of(hose, duct("run", 125, 4)),
+                List.of(new Layout.Fitting("hood", bore, 0.5, OptionalInt.of(beside), OptionalInt.of(0))),
+                List.of());
     }
 
     @Test
     void twoLengthsOfOneDuctAreAsOneOfBoth() {
-        ExtractionFinding one = procedure.evaluate(read(300, new Layout(List.of(duct("run", 125, 6)), List.of(), List.of()), FAN, Optional.empty(), List.of())).finding();
-        ExtractionFinding two = procedure.evaluate(read(300, new Layout(List.of(duct("first", 125, 2.5), duct("second", 125, 3.5)), List.of(), List.of()), FAN, Optional.empty(), List.of())).finding();
+        ExtractionFinding one = procedure
+                .evaluate(read(
+                        300,
+                        new Layout(List.of(duct("run", 125, 6)), List.of(), List.of()),
+                        FAN,
+                        Optional.empty(),
+                        List.of()))
+                .finding();
+        ExtractionFinding two = procedure
+                .evaluate(read(
+                        300,
+                        new Layout(List.of(duct("first", 125, 2.5), duct("second", 125, 3.5)), List.of(), List.of()),
+                        FAN,
+                        Optional.empty(),
+                        List.of()))
+                .finding();
         assertThat(two.operatingFlowM3h()).isCloseTo(one.operatingFlowM3h(), within(1e-6));
     }
 
     @Test
     void aFilterIsDueWhenItsGaugeWillShowWhatALoadedOneTakes() {
-        Layout closed = new Layout(List.of(duct("hose", 125, 2)), List.of(), List.of(new Filter("filter", 300, 100, OptionalDouble.of(400), OptionalInt.empty())));
-        List<ExtractionReadings.Gauged> gauge = List.of(new ExtractionReadings.Gauged(LocalDate.of(2031, 1, 10), 120), new ExtractionReadings.Gauged(LocalDate.of(2031, 1, 20), 160),
+        Layout closed = new Layout(
+                List.of(duct("hose", 125, 2)),
+                List.of(),
+                List.of(new Filter("filter", 300, 100, OptionalDouble.of(400), OptionalInt.empty())));
+        List<ExtractionReadings.Gauged> gauge = List.of(
+                new ExtractionReadings.Gauged(LocalDate.of(2031, 1, 10), 120),
+                new ExtractionReadings.Gauged(LocalDate.of(2031, 1, 20), 160),
                 new ExtractionReadings.Gauged(LocalDate.of(2031, 1, 30), 200));
         Outcome<ExtractionFinding> outcome = procedure.evaluate(read(300, closed, FAN, Optional.empty(), gauge));
         assertThat(outcome.finding().filterDue()).contains(LocalDate.of(2031, 3, 21));
-        assertThat(outcome.finding().loaded().orElseThrow().flowM3h()).isLessThan(outcome.finding().operatingFlowM3h());
-        assertThat(procedure.evaluate(read(300, closed, FAN, Optional.empty(), List.of(gauge.get(2), gauge.get(2)))).finding().filterDue()).as("one day only").isEmpty();
-        assertThat(procedure.evaluate(read(300, closed, FAN, Optional.empty(), List.of(gauge.get(0), new ExtractionReadings.Gauged(LocalDate.of(2031, 2, 1), 90)))).finding().filterDue())
-                .as("a new one in between").isEmpty();
+        assertThat(outcome.finding().loaded().orElseThrow().flowM3h())
+                .isLessThan(outcome.finding().operatingFlowM3h());
+        assertThat(procedure
+                        .evaluate(read(300, closed, FAN, Optional.empty(), List.of(gauge.get(2), gauge.get(2))))
+                        .finding()
+                        .filterDue())
+                .as("one day only")
+                .isEmpty();
+        assertThat(procedure
+                        .evaluate(read(
+                                300,
+                                closed,
+                                FAN,
+                                Optional.empty(),
+                                List.of(gauge.get(0), new ExtractionReadings.Gauged(LocalDate.of(2031, 2, 1), 90))))
+                        .finding()
+                        .filterDue())
+                .as("a new one in between")
+                .isEmpty();
     }
 
     @Test
     void aLoadedFilterAndAStartSignalThatDoesNothingAreSaid() {
-        Layout closed = new Layout(List.of(duct("hose", 125, 2)), List.of(), List.of(new Filter("filter", 300, 100, OptionalDouble.of(900), OptionalInt.empty())));
-        ExtractionReadings read = new ExtractionReadings(330, Optional.empty(), closed.segments(), closed.fittings(), closed.filters(), FAN, OptionalDouble.of(5), true, Optional.of(false),
-                List.of(), Optional.of(new Layout(List.of(duct("hose", 100, 2)), List.of(), List.of())));
+        Layout closed = new Layout(
+                List.of(duct("hose", 125, 2)),
+                List.of(),
+                List.of(new Filter("filter", 300, 100, OptionalDouble.of(900), OptionalInt.empty())));
+        ExtractionReadings read = new ExtractionReadings(
+                330,
+                Optional.empty(),
+                closed.segments(),
+                closed.fittings(),
+                closed.filters(),
+                FAN,
+                OptionalDouble.of(5),
+                true,
+                Optional.of(false),
+                List.of(),
+                Optional.of(new Layout(List.of(duct("hose", 100, 2)), List.of(), List.of())));
         Outcome<ExtractionFinding> outcome = procedure.evaluate(read);
         assertThat(outcome.verdict()).isEqualTo(Verdict.ADJUST);
-        assertThat(outcome.instructions()).extracting(instruction -> instruction.action().in(UnitChoice.METRIC))
-                .containsExactly("Have the start signal mended: the machine does not start its extraction.", "Change the filter before it is loaded.");
-        assertThat(outcome.finding().other().orElseThrow().flowM3h()).isGreaterThan(outcome.finding().operatingFlowM3h());
+        assertThat(outcome.instructions())
+                .extracting(instruction -> instruction.action().in(UnitChoice.METRIC))
+                .containsExactly(
+                        "Have the start signal mended: the machine does not start its extraction.",
+                        "Change the filter before it is loaded.");
+        assertThat(outcome.finding().other().orElseThrow().flowM3h())
+                .isGreaterThan(outcome.finding().operatingFlowM3h());
     }
 }

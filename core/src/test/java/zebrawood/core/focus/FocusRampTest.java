@@ -37,8 +37,19 @@ class FocusRampTest {
         return gap -> 0.215 * Math.hypot(1, (gap - best) / 2.9);
     }
 
-    private static RampReadings readings(List<Mark> marks, OptionalDouble last, Optional<RampReadings.GapSetting> setting) {
-        return new RampReadings(10600, 11.6, 180, 10.2, Optional.empty(), Optional.of(marks), OptionalDouble.empty(), OptionalDouble.empty(), last, setting);
+    private static RampReadings readings(
+            List<Mark> marks, OptionalDouble last, Optional<RampReadings.GapSetting> setting) {
+        return new RampReadings(
+                10600,
+                11.6,
+                180,
+                10.2,
+                Optional.empty(),
+                Optional.of(marks),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                last,
+                setting);
     }
 
     private Outcome<RampFinding> evaluate(List<Mark> marks) {
@@ -62,20 +73,25 @@ class FocusRampTest {
         Collections.shuffle(marks, new Random(3));
         RampFinding shuffled = evaluate(marks).finding();
 
-        assertThat(shuffled.bestGapMm().getAsDouble()).isCloseTo(inOrder.bestGapMm().getAsDouble(), within(1e-9));
-        assertThat(shuffled.bestGapStdErrMm().getAsDouble()).isCloseTo(inOrder.bestGapStdErrMm().getAsDouble(), within(1e-9));
+        assertThat(shuffled.bestGapMm().getAsDouble())
+                .isCloseTo(inOrder.bestGapMm().getAsDouble(), within(1e-9));
+        assertThat(shuffled.bestGapStdErrMm().getAsDouble())
+                .isCloseTo(inOrder.bestGapStdErrMm().getAsDouble(), within(1e-9));
     }
 
     @Test
     void everySecondPlaceGivesTheSameGap() {
         List<RampReadings.Mark> all = marks(17, caustic(6.84));
-        List<RampReadings.Mark> every2nd = IntStream.range(0, 9).mapToObj(i -> all.get(2 * i)).toList();
+        List<RampReadings.Mark> every2nd =
+                IntStream.range(0, 9).mapToObj(i -> all.get(2 * i)).toList();
         RampFinding whole = evaluate(all).finding();
         RampFinding half = evaluate(every2nd).finding();
 
         assertThat(whole.bestGapMm().orElseThrow()).isCloseTo(6.84, within(1e-6));
         assertThat(half.bestGapMm().orElseThrow()).isCloseTo(6.84, within(1e-6));
-        assertThat(half.bestGapStdErrMm().orElseThrow()).as("but less surely").isGreaterThan(whole.bestGapStdErrMm().orElseThrow() * 1.2);
+        assertThat(half.bestGapStdErrMm().orElseThrow())
+                .as("but less surely")
+                .isGreaterThan(whole.bestGapStdErrMm().orElseThrow() * 1.2);
         assertThat(procedure.keyFigure(half).in(UnitChoice.METRIC)).isEqualTo("6.84 mm");
         assertThat(procedure.keyFigure(half).in(new UnitChoice(true, false))).isEqualTo("0.2693 in");
     }
@@ -87,11 +103,27 @@ class FocusRampTest {
             Mark strange = new Mark(marks.get(5).positionMm(), marks.get(5).widthMm() + off);
             List<Mark> read = new ArrayList<>(marks);
             read.set(5, strange);
-            Outcome<RampFinding> outcome = procedure.evaluate(new RampReadings(10600, 11.6, 180, 10.2, Optional.empty(), Optional.of(read), OptionalDouble.of(0.02), OptionalDouble.empty(),
-                    OptionalDouble.empty(), Optional.empty()));
-            double most = outcome.finding().points().stream().mapToDouble(point -> Math.abs(point.residualMm().orElse(0))).max().orElseThrow();
-            boolean asked = outcome.instructions().stream().anyMatch(i -> i.action().in(UnitChoice.METRIC).startsWith("Read the width at 56 mm again: it lies"));
-            assertThat(asked).as("%.2f mm off, %.4f mm off the curve", off, most).isEqualTo(most > 0.08);
+            Outcome<RampFinding> outcome = procedure.evaluate(new RampReadings(
+                    10600,
+                    11.6,
+                    180,
+                    10.2,
+                    Optional.empty(),
+                    Optional.of(read),
+                    OptionalDouble.of(0.02),
+                    OptionalDouble.empty(),
+                    OptionalDouble.empty(),
+                    Optional.empty()));
+            double most = outcome.finding().points().stream()
+                    .mapToDouble(point -> Math.abs(point.residualMm().orElse(0)))
+                    .max()
+                    .orElseThrow();
+            boolean asked = outcome.instructions().stream()
+                    .anyMatch(
+                            i -> i.action().in(UnitChoice.METRIC).startsWith("Read the width at 56 mm again: it lies"));
+            assertThat(asked)
+                    .as("%.2f mm off, %.4f mm off the curve", off, most)
+                    .isEqualTo(most > 0.08);
         }
     }
 
@@ -99,17 +131,20 @@ class FocusRampTest {
     void theGapIsSaidAsTheHandSetsIt() {
         RampReadings.GapSetting block = new RampReadings.GapSetting(
                 Optional.of("nozzle tip"), Optional.of("bed"), Optional.of("block"), OptionalDouble.of(0.1));
-        Outcome<RampFinding> outcome = procedure.evaluate(readings(marks(9, caustic(6.84)), OptionalDouble.empty(), Optional.of(block)));
+        Outcome<RampFinding> outcome =
+                procedure.evaluate(readings(marks(9, caustic(6.84)), OptionalDouble.empty(), Optional.of(block)));
 
         assertThat(outcome.instructions().get(0).sentence(UnitChoice.METRIC))
-                .startsWith("Set the gap to 6.8 mm. Move the bed until the 6.8 mm block just slides under the nozzle tip.");
+                .startsWith(
+                        "Set the gap to 6.8 mm. Move the bed until the 6.8 mm block just slides under the nozzle tip.");
     }
 
     @Test
     void aBlockTooCoarseForTheDepthOfFocusIsNotAskedFor() {
         RampReadings.GapSetting coarse = new RampReadings.GapSetting(
                 Optional.of("nozzle tip"), Optional.of("bed"), Optional.of("block"), OptionalDouble.of(10));
-        Outcome<RampFinding> outcome = procedure.evaluate(readings(marks(9, caustic(6.84)), OptionalDouble.empty(), Optional.of(coarse)));
+        Outcome<RampFinding> outcome =
+                procedure.evaluate(readings(marks(9, caustic(6.84)), OptionalDouble.empty(), Optional.of(coarse)));
 
         assertThat(outcome.instructions().get(0).action().in(UnitChoice.METRIC)).isEqualTo("Set the gap to 6.84 mm.");
     }
@@ -121,8 +156,12 @@ class FocusRampTest {
 
         assertThat(beyond.verdict()).isEqualTo(Verdict.UNCLEAR);
         assertThat(beyond.finding().bestGapMm()).isEmpty();
-        assertThat(beyond.instructions().get(0).action().in(UnitChoice.METRIC)).contains("more gap").contains("beyond 11.6 mm");
-        assertThat(below.instructions().get(0).action().in(UnitChoice.METRIC)).contains("less gap").contains("under 1.4 mm");
+        assertThat(beyond.instructions().get(0).action().in(UnitChoice.METRIC))
+                .contains("more gap")
+                .contains("beyond 11.6 mm");
+        assertThat(below.instructions().get(0).action().in(UnitChoice.METRIC))
+                .contains("less gap")
+                .contains("under 1.4 mm");
     }
 
     @Test
@@ -139,29 +178,48 @@ class FocusRampTest {
         List<Mark> marks = marks(9, caustic(6.84));
         marks.set(3, new Mark(marks.get(3).positionMm(), marks.get(3).widthMm() + 0.2));
 
-        assertThat(evaluate(marks).instructions()).extracting(i -> i.sentence(UnitChoice.METRIC))
+        assertThat(evaluate(marks).instructions())
+                .extracting(i -> i.sentence(UnitChoice.METRIC))
                 .anyMatch(sentence -> sentence.startsWith("Read the width at 68 mm again"));
     }
 
     @Test
     void driftBeyondAQuarterOfTheDepthIsSaid() {
-        Outcome<RampFinding> drifted = procedure.evaluate(readings(marks(9, caustic(6.84)), OptionalDouble.of(5.9), Optional.empty()));
-        Outcome<RampFinding> steady = procedure.evaluate(readings(marks(9, caustic(6.84)), OptionalDouble.of(6.7), Optional.empty()));
+        Outcome<RampFinding> drifted =
+                procedure.evaluate(readings(marks(9, caustic(6.84)), OptionalDouble.of(5.9), Optional.empty()));
+        Outcome<RampFinding> steady =
+                procedure.evaluate(readings(marks(9, caustic(6.84)), OptionalDouble.of(6.7), Optional.empty()));
 
-        assertThat(drifted.instructions()).extracting(i -> i.sentence(UnitChoice.METRIC)).anyMatch(s -> s.contains("has grown by 0.94 mm"));
+        assertThat(drifted.instructions())
+                .extracting(i -> i.sentence(UnitChoice.METRIC))
+                .anyMatch(s -> s.contains("has grown by 0.94 mm"));
         assertThat(steady.instructions()).hasSize(1);
     }
 
     @Test
     void numbersTooLargeToComputeWithAreRefusedNotTurnedIntoNonsense() {
-        assertThatThrownBy(() -> evaluate(marks(9, gap -> 1e200 * (1 + gap * gap)))).isInstanceOf(ReadingException.class);
+        assertThatThrownBy(() -> evaluate(marks(9, gap -> 1e200 * (1 + gap * gap))))
+                .isInstanceOf(ReadingException.class);
     }
 
     @Test
     void everyRefusalIsToldAtOnce() {
-        assertThatThrownBy(() -> new RampReadings(-1, 5, 0, 9, Optional.empty(), Optional.empty(), OptionalDouble.of(0), OptionalDouble.empty(), OptionalDouble.empty(), Optional.empty()))
-                .isInstanceOfSatisfying(ReadingException.class, refused -> assertThat(refused.refusals())
-                        .extracting(r -> r.field()).containsExactly("wavelengthNm", "runMm", "riseMm", "marks", "widthErrorMm"));
+        assertThatThrownBy(() -> new RampReadings(
+                        -1,
+                        5,
+                        0,
+                        9,
+                        Optional.empty(),
+                        Optional.empty(),
+                        OptionalDouble.of(0),
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        Optional.empty()))
+                .isInstanceOfSatisfying(
+                        ReadingException.class,
+                        refused -> assertThat(refused.refusals())
+                                .extracting(r -> r.field())
+                                .containsExactly("wavelengthNm", "runMm", "riseMm", "marks", "widthErrorMm"));
     }
 
     @Test

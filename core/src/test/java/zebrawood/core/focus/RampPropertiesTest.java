@@ -33,13 +33,25 @@ class RampPropertiesTest {
         List<Mark> marks = new ArrayList<>();
         for (int i = 0; i < 9; i++) {
             double at = 22.5 * i;
-            marks.add(new Mark(at * scale, scale * (beam.width(11.5 - at * 10 / 180) + ERROR_MM * random.nextGaussian())));
+            marks.add(new Mark(
+                    at * scale, scale * (beam.width(11.5 - at * 10 / 180) + ERROR_MM * random.nextGaussian())));
         }
         return readings(marks, 11.5 * scale, 180 * scale, 10 * scale, ERROR_MM * scale, Optional.empty());
     }
 
-    private static RampReadings readings(List<Mark> marks, double start, double run, double rise, double error, Optional<PositionsAlong> along) {
-        return new RampReadings(10_600, start, run, rise, along, Optional.of(marks), OptionalDouble.of(error), OptionalDouble.empty(), OptionalDouble.empty(), Optional.empty());
+    private static RampReadings readings(
+            List<Mark> marks, double start, double run, double rise, double error, Optional<PositionsAlong> along) {
+        return new RampReadings(
+                10_600,
+                start,
+                run,
+                rise,
+                along,
+                Optional.of(marks),
+                OptionalDouble.of(error),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                Optional.empty());
     }
 
     private static RampFinding evaluate(RampReadings readings) {
@@ -50,13 +62,24 @@ class RampPropertiesTest {
     void inOtherUnitsItIsTheSameRamp() {
         for (int i = 0; i < 200; i++) {
             RampReadings mm = ramp(beam(), 1);
-            List<Mark> inches = mm.marks().orElseThrow().stream().map(mark -> new Mark(mark.positionMm() / 25.4, mark.widthMm() / 25.4)).toList();
+            List<Mark> inches = mm.marks().orElseThrow().stream()
+                    .map(mark -> new Mark(mark.positionMm() / 25.4, mark.widthMm() / 25.4))
+                    .toList();
             RampFinding one = evaluate(mm);
-            RampFinding other = evaluate(readings(inches, mm.gapAtStartMm() / 25.4, mm.runMm() / 25.4, mm.riseMm() / 25.4, ERROR_MM / 25.4, Optional.empty()));
+            RampFinding other = evaluate(readings(
+                    inches,
+                    mm.gapAtStartMm() / 25.4,
+                    mm.runMm() / 25.4,
+                    mm.riseMm() / 25.4,
+                    ERROR_MM / 25.4,
+                    Optional.empty()));
 
-            assertThat(other.bestGapMm().getAsDouble() * 25.4).isCloseTo(one.bestGapMm().getAsDouble(), within(1e-7));
-            assertThat(other.bestGapStdErrMm().getAsDouble() * 25.4).isCloseTo(one.bestGapStdErrMm().getAsDouble(), within(1e-7));
-            assertThat(other.depthOfFocusMm().getAsDouble() * 25.4).isCloseTo(one.depthOfFocusMm().getAsDouble(), within(1e-7));
+            assertThat(other.bestGapMm().getAsDouble() * 25.4)
+                    .isCloseTo(one.bestGapMm().getAsDouble(), within(1e-7));
+            assertThat(other.bestGapStdErrMm().getAsDouble() * 25.4)
+                    .isCloseTo(one.bestGapStdErrMm().getAsDouble(), within(1e-7));
+            assertThat(other.depthOfFocusMm().getAsDouble() * 25.4)
+                    .isCloseTo(one.depthOfFocusMm().getAsDouble(), within(1e-7));
         }
     }
 
@@ -64,10 +87,14 @@ class RampPropertiesTest {
     void measuredFromTheOtherEndItIsTheSameRamp() {
         for (int i = 0; i < 200; i++) {
             RampReadings up = ramp(beam(), 1);
-            List<Mark> turned = up.marks().orElseThrow().stream().map(mark -> new Mark(180 - mark.positionMm(), mark.widthMm())).toList();
-            RampFinding down = evaluate(readings(turned, up.gapAtStartMm() - up.riseMm(), 180, -up.riseMm(), ERROR_MM, Optional.empty()));
+            List<Mark> turned = up.marks().orElseThrow().stream()
+                    .map(mark -> new Mark(180 - mark.positionMm(), mark.widthMm()))
+                    .toList();
+            RampFinding down = evaluate(
+                    readings(turned, up.gapAtStartMm() - up.riseMm(), 180, -up.riseMm(), ERROR_MM, Optional.empty()));
 
-            assertThat(down.bestGapMm().getAsDouble()).isCloseTo(evaluate(up).bestGapMm().getAsDouble(), within(1e-8));
+            assertThat(down.bestGapMm().getAsDouble())
+                    .isCloseTo(evaluate(up).bestGapMm().getAsDouble(), within(1e-8));
         }
     }
 
@@ -75,10 +102,14 @@ class RampPropertiesTest {
     void aRuleOnThePlateIsTakenToTheHorizontal() {
         RampReadings level = ramp(beam(), 1);
         double slope = Math.hypot(180, 10) / 180;
-        List<Mark> onPlate = level.marks().orElseThrow().stream().map(mark -> new Mark(mark.positionMm() * slope, mark.widthMm())).toList();
-        RampFinding plate = evaluate(readings(onPlate, level.gapAtStartMm(), 180, 10, ERROR_MM, Optional.of(PositionsAlong.PLATE)));
+        List<Mark> onPlate = level.marks().orElseThrow().stream()
+                .map(mark -> new Mark(mark.positionMm() * slope, mark.widthMm()))
+                .toList();
+        RampFinding plate =
+                evaluate(readings(onPlate, level.gapAtStartMm(), 180, 10, ERROR_MM, Optional.of(PositionsAlong.PLATE)));
 
-        assertThat(plate.bestGapMm().getAsDouble()).isCloseTo(evaluate(level).bestGapMm().getAsDouble(), within(1e-9));
+        assertThat(plate.bestGapMm().getAsDouble())
+                .isCloseTo(evaluate(level).bestGapMm().getAsDouble(), within(1e-9));
     }
 
     @Test
@@ -87,9 +118,12 @@ class RampPropertiesTest {
         RampFinding.Fit fit = finding.fit().orElseThrow();
 
         assertThat(-fit.b() / (2 * fit.c())).isCloseTo(finding.bestGapMm().getAsDouble(), within(1e-9));
-        assertThat(Math.sqrt(fit.a() - fit.b() * fit.b() / (4 * fit.c()))).isCloseTo(finding.waistMm().getAsDouble(), within(1e-9));
+        assertThat(Math.sqrt(fit.a() - fit.b() * fit.b() / (4 * fit.c())))
+                .isCloseTo(finding.waistMm().getAsDouble(), within(1e-9));
         for (RampFinding.CurvePoint point : finding.curve()) {
-            assertThat(point.widthMm() * point.widthMm()).isCloseTo(fit.a() + fit.b() * point.gapMm() + fit.c() * point.gapMm() * point.gapMm(), within(1e-9));
+            assertThat(point.widthMm() * point.widthMm())
+                    .isCloseTo(
+                            fit.a() + fit.b() * point.gapMm() + fit.c() * point.gapMm() * point.gapMm(), within(1e-9));
         }
     }
 
@@ -100,12 +134,18 @@ class RampPropertiesTest {
         for (int i = 0; i < 600; i++) {
             Beam beam = beam();
             RampFinding finding = evaluate(ramp(beam, 1));
-            held += Math.abs(finding.bestGapMm().getAsDouble() - beam.best()) <= finding.bestGapHalfWidthMm().getAsDouble() ? 1 : 0;
+            held += Math.abs(finding.bestGapMm().getAsDouble() - beam.best())
+                            <= finding.bestGapHalfWidthMm().getAsDouble()
+                    ? 1
+                    : 0;
         }
         assertThat(held / 6.0).isBetween(92.5, 98.0);
     }
 
-    /** The closed loop: the gap is set as the instruction says, the line is burned again there, and it is as thin as it gets. */
+    /**
+     * The closed loop: the gap is set as the instruction says, the line is burned again there, and it is as thin as it
+     * gets.
+     */
     @Test
     void aGapSetAsSaidLeavesTheMachineInFocus() {
         for (int i = 0; i < 300; i++) {
@@ -113,8 +153,13 @@ class RampPropertiesTest {
             RampFinding finding = evaluate(ramp(beam, 1));
             double set = Math.rint(finding.bestGapMm().getAsDouble() * 10) / 10;
 
-            assertThat(beam.width(set)).as("within the ten percent that count as in focus").isLessThan(beam.waist() * 1.1);
-            assertThat(set).isBetween(finding.focusFromMm().getAsDouble(), finding.focusToMm().getAsDouble());
+            assertThat(beam.width(set))
+                    .as("within the ten percent that count as in focus")
+                    .isLessThan(beam.waist() * 1.1);
+            assertThat(set)
+                    .isBetween(
+                            finding.focusFromMm().getAsDouble(),
+                            finding.focusToMm().getAsDouble());
         }
     }
 }

@@ -16,8 +16,19 @@ import zebrawood.core.site.SiteClimate;
 class PlateTest {
 
     private static Plate bare(String name, Family family) {
-        return new Plate(name, family, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(),
-                Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+        return new Plate(
+                name,
+                family,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
     }
 
     @Test
@@ -36,8 +47,10 @@ class PlateTest {
     void aStopSaysWhichFieldItNeeds() {
         Plate bare = bare("Wren", Family.GANTRY_CO2);
 
-        assertThat(new SiteClimate().lacks(bare)).hasValueSatisfying(field -> assertThat(field).contains("climate limits"));
-        assertThat(new FocusRamp().lacks(bare)).hasValueSatisfying(field -> assertThat(field).contains("wavelength"));
+        assertThat(new SiteClimate().lacks(bare))
+                .hasValueSatisfying(field -> assertThat(field).contains("climate limits"));
+        assertThat(new FocusRamp().lacks(bare))
+                .hasValueSatisfying(field -> assertThat(field).contains("wavelength"));
         assertThat(new ControllerSettings().appliesTo(bare)).isFalse();
     }
 
@@ -51,14 +64,26 @@ class PlateTest {
 
     @Test
     void whatCannotBeIsRefusedAtItsField() {
-        assertThatThrownBy(() -> bare(" ", Family.GALVO_UV)).isInstanceOf(ReadingException.class).hasMessage("name: must not be blank");
+        assertThatThrownBy(() -> bare(" ", Family.GALVO_UV))
+                .isInstanceOf(ReadingException.class)
+                .hasMessage("name: must not be blank");
         assertThatThrownBy(() -> bare("w".repeat(61), Family.GALVO_UV)).hasMessageContaining("60 characters");
-        assertThatThrownBy(() -> new Plate.Size(1150, 0, 980, OptionalDouble.empty())).hasMessageContaining("depthMm");
-        assertThatThrownBy(() -> new Plate.Source(Optional.empty(), OptionalDouble.empty(), OptionalDouble.empty(), List.of(1064.0, 5.0), OptionalDouble.empty()))
+        assertThatThrownBy(() -> new Plate.Size(1150, 0, 980, OptionalDouble.empty()))
+                .hasMessageContaining("depthMm");
+        assertThatThrownBy(() -> new Plate.Source(
+                        Optional.empty(),
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        List.of(1064.0, 5.0),
+                        OptionalDouble.empty()))
                 .hasMessageContaining("wavelengthsNm[1]");
-        assertThatThrownBy(() -> new Plate.Rhythm(OptionalInt.empty(), OptionalInt.of(0), OptionalInt.empty(), OptionalInt.empty())).hasMessageContaining("settingsDays");
-        assertThatThrownBy(() -> new ClimateLimits(14, 29, OptionalDouble.of(70), 66)).hasMessageContaining("maxHumidityPct");
-        assertThatThrownBy(() -> new ControllerNeed.Travel(700, -500, OptionalDouble.empty())).hasMessageContaining("y: -500 must be above 0");
+        assertThatThrownBy(() -> new Plate.Rhythm(
+                        OptionalInt.empty(), OptionalInt.of(0), OptionalInt.empty(), OptionalInt.empty()))
+                .hasMessageContaining("settingsDays");
+        assertThatThrownBy(() -> new ClimateLimits(14, 29, OptionalDouble.of(70), 66))
+                .hasMessageContaining("maxHumidityPct");
+        assertThatThrownBy(() -> new ControllerNeed.Travel(700, -500, OptionalDouble.empty()))
+                .hasMessageContaining("y: -500 must be above 0");
     }
 
     @Test

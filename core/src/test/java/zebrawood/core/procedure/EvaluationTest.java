@@ -22,12 +22,22 @@ class EvaluationTest {
     /** Readings with one number. */
     public record One(double number) {}
 
-    public record Found(double number, OptionalDouble maybe, Optional<One> inside, List<One> many, Map<String, Double> named) {}
+    public record Found(
+            double number, OptionalDouble maybe, Optional<One> inside, List<One> many, Map<String, Double> named) {}
 
     private record Doing(Function<One, Found> what) implements Procedure<One, Found> {
         @Override
         public Card card() {
-            return new Card("made-up", 1, "Made up", Card.OnRoute.in(Phase.PLACE, 1), Set.of(), List.of(), 1, 1, new Help(List.of(), List.of(), "", List.of()));
+            return new Card(
+                    "made-up",
+                    1,
+                    "Made up",
+                    Card.OnRoute.in(Phase.PLACE, 1),
+                    Set.of(),
+                    List.of(),
+                    1,
+                    1,
+                    new Help(List.of(), List.of(), "", List.of()));
         }
 
         @Override
@@ -67,7 +77,12 @@ class EvaluationTest {
     }
 
     private static Found found(double number) {
-        return new Found(number, OptionalDouble.of(number), Optional.of(new One(number)), List.of(new One(1), new One(number)), Map.of("one", number));
+        return new Found(
+                number,
+                OptionalDouble.of(number),
+                Optional.of(new One(number)),
+                List.of(new One(1), new One(number)),
+                Map.of("one", number));
     }
 
     private static Evaluation<Found> evaluated(Function<One, Found> what) {
@@ -75,7 +90,10 @@ class EvaluationTest {
     }
 
     private static void refused(Evaluation<Found> evaluation, String words) {
-        assertThat(evaluation).isInstanceOfSatisfying(Evaluation.Refused.class, refused -> assertThat(refused.why()).hasMessageContaining(words));
+        assertThat(evaluation)
+                .isInstanceOfSatisfying(
+                        Evaluation.Refused.class,
+                        refused -> assertThat(refused.why()).hasMessageContaining(words));
         assertThat(evaluation.found()).isEmpty();
     }
 
@@ -88,31 +106,55 @@ class EvaluationTest {
     void aFindingThatIsNotFiniteIsRefusedHoweverDeepTheNumberStands() {
         Found sound = found(1);
         for (double wrong : new double[] {Double.NaN, Double.POSITIVE_INFINITY}) {
-            refused(evaluated(read -> new Found(wrong, sound.maybe(), sound.inside(), sound.many(), sound.named())), Evaluation.TOO_EXTREME);
-            refused(evaluated(read -> new Found(1, OptionalDouble.of(wrong), sound.inside(), sound.many(), sound.named())), Evaluation.TOO_EXTREME);
-            refused(evaluated(read -> new Found(1, sound.maybe(), Optional.of(new One(wrong)), sound.many(), sound.named())), Evaluation.TOO_EXTREME);
-            refused(evaluated(read -> new Found(1, sound.maybe(), sound.inside(), List.of(new One(1), new One(wrong)), sound.named())), Evaluation.TOO_EXTREME);
-            refused(evaluated(read -> new Found(1, sound.maybe(), sound.inside(), sound.many(), Map.of("one", wrong))), Evaluation.TOO_EXTREME);
+            refused(
+                    evaluated(read -> new Found(wrong, sound.maybe(), sound.inside(), sound.many(), sound.named())),
+                    Evaluation.TOO_EXTREME);
+            refused(
+                    evaluated(read ->
+                            new Found(1, OptionalDouble.of(wrong), sound.inside(), sound.many(), sound.named())),
+                    Evaluation.TOO_EXTREME);
+            refused(
+                    evaluated(read ->
+                            new Found(1, sound.maybe(), Optional.of(new One(wrong)), sound.many(), sound.named())),
+                    Evaluation.TOO_EXTREME);
+            refused(
+                    evaluated(read -> new Found(
+                            1, sound.maybe(), sound.inside(), List.of(new One(1), new One(wrong)), sound.named())),
+                    Evaluation.TOO_EXTREME);
+            refused(
+                    evaluated(read -> new Found(1, sound.maybe(), sound.inside(), sound.many(), Map.of("one", wrong))),
+                    Evaluation.TOO_EXTREME);
         }
         refused(evaluated(read -> found(Amount.mm(Double.NaN, 1).base())), Evaluation.TOO_EXTREME);
     }
 
     @Test
     void whatTheProcedureRefusesIsRefusedInItsWords() {
-        refused(evaluated(read -> {
-            throw new ReadingException("number", "1 is odd");
-        }), "1 is odd");
+        refused(
+                evaluated(read -> {
+                    throw new ReadingException("number", "1 is odd");
+                }),
+                "1 is odd");
     }
 
     @Test
     void aFaultIsToldAsTheFaultItIsNeverAsNumbersTooLarge() {
-        for (RuntimeException fault : List.of(new IllegalArgumentException("a limit the wrong way round"), new NullPointerException(), new ArithmeticException("/ by zero"),
-                new IndexOutOfBoundsException(3), new MathIllegalStateException(LocalizedCoreFormats.SIMPLE_MESSAGE, "singular"))) {
+        for (RuntimeException fault : List.of(
+                new IllegalArgumentException("a limit the wrong way round"),
+                new NullPointerException(),
+                new ArithmeticException("/ by zero"),
+                new IndexOutOfBoundsException(3),
+                new MathIllegalStateException(LocalizedCoreFormats.SIMPLE_MESSAGE, "singular"))) {
             assertThat(evaluated(read -> {
-                throw fault;
-            })).as(fault.toString()).isEqualTo(new Evaluation.Faulty<>(fault));
+                        throw fault;
+                    }))
+                    .as(fault.toString())
+                    .isEqualTo(new Evaluation.Faulty<>(fault));
         }
-        assertThat(evaluated(EvaluationTest::endless)).isInstanceOfSatisfying(Evaluation.Faulty.class, faulty -> assertThat(faulty.fault()).isInstanceOf(StackOverflowError.class));
+        assertThat(evaluated(EvaluationTest::endless))
+                .isInstanceOfSatisfying(
+                        Evaluation.Faulty.class,
+                        faulty -> assertThat(faulty.fault()).isInstanceOf(StackOverflowError.class));
     }
 
     private static Found endless(One read) {

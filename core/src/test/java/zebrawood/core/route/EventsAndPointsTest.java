@@ -28,8 +28,11 @@ class EventsAndPointsTest {
         MachineStatus after = inOrder().happened(2, change).at(2);
 
         assertThat(said).isEqualTo(Consequences.between(before, after));
-        assertThat(said.stream().anyMatch(sentence -> sentence.startsWith("The first light gate shuts"))).isEqualTo(!after.gate().isOpen());
-        assertThat(said.stream().anyMatch(sentence -> sentence.startsWith("Ramp line"))).isEqualTo(after.stop("focus-ramp").state() != before.stop("focus-ramp").state());
+        assertThat(said.stream().anyMatch(sentence -> sentence.startsWith("The first light gate shuts")))
+                .isEqualTo(!after.gate().isOpen());
+        assertThat(said.stream().anyMatch(sentence -> sentence.startsWith("Ramp line")))
+                .isEqualTo(after.stop("focus-ramp").state()
+                        != before.stop("focus-ramp").state());
     }
 
     @Test
@@ -37,21 +40,33 @@ class EventsAndPointsTest {
         Lived lived = inOrder().happened(2, Change.MAINS_WORK);
         Gate shut = lived.at(2).gate();
         assertThat(shut.isOpen()).isFalse();
-        assertThat(shut.bars()).filteredOn(line -> !line.lifted()).extracting(line -> line.bar().id()).containsExactly("wiring", "earth", "stop");
+        assertThat(shut.bars())
+                .filteredOn(line -> !line.lifted())
+                .extracting(line -> line.bar().id())
+                .containsExactly("wiring", "earth", "stop");
         assertThat(shut.shutBy()).contains("mains work");
-        for (Bar bar : shut.bars().stream().filter(line -> !line.lifted()).map(Gate.Line::bar).toList()) {
+        for (Bar bar : shut.bars().stream()
+                .filter(line -> !line.lifted())
+                .map(Gate.Line::bar)
+                .toList()) {
             lived.bar(3, bar, true);
         }
         assertThat(lived.at(3).gate().isOpen()).isTrue();
         assertThat(lived.at(3).gate().shutBy()).isEmpty();
-        assertThat(lived.at(3).gate().openedBy().orElseThrow()).as("whoever answered last").isEqualTo(lived.last());
+        assertThat(lived.at(3).gate().openedBy().orElseThrow())
+                .as("whoever answered last")
+                .isEqualTo(lived.last());
     }
 
     @Test
     void aCleanedLensIsFocusedAgainOnlyWhenItCameOutOfItsSeat() {
         assertThat(inOrder().cleaned(2, false).at(2).stop("focus-ramp").state()).isEqualTo(StopState.PASSED);
         assertThat(inOrder().cleaned(2, true).at(2).stop("focus-ramp").state()).isEqualTo(StopState.DUE);
-        assertThat(inOrder().follows(2, new Body.Happened(Change.CLEANED, "", Optional.of(new Body.Cleaning("window", "", "", false)))))
+        assertThat(inOrder()
+                        .follows(
+                                2,
+                                new Body.Happened(
+                                        Change.CLEANED, "", Optional.of(new Body.Cleaning("window", "", "", false)))))
                 .containsExactly("Nothing has to be done again. It stands in the logbook.");
     }
 

@@ -38,9 +38,24 @@ final class Lived {
     private final Plate plate;
 
     Lived() {
-        plate = new Plate("Heron", Family.GALVO_FIBRE, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(),
-                Optional.of(new Plate.Source(Optional.empty(), OptionalDouble.of(30), OptionalDouble.empty(), List.of(1064.0), OptionalDouble.empty())),
-                Optional.empty(), Optional.empty(), Optional.of(LIMITS), Optional.empty(), Optional.empty());
+        plate = new Plate(
+                "Heron",
+                Family.GALVO_FIBRE,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(new Plate.Source(
+                        Optional.empty(),
+                        OptionalDouble.of(30),
+                        OptionalDouble.empty(),
+                        List.of(1064.0),
+                        OptionalDouble.empty())),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(LIMITS),
+                Optional.empty(),
+                Optional.empty());
         add(0, new Body.PlateSet(plate, Map.of()), Optional.empty());
     }
 
@@ -64,7 +79,9 @@ final class Lived {
     Lived correctBar(int day, int number, boolean lifted) {
         Entry old = entries.get(number - 1);
         Body.GateLine line = (Body.GateLine) old.body();
-        add(day, new Body.GateLine(line.bar(), line.title(), lifted, false, "seen wrongly"),
+        add(
+                day,
+                new Body.GateLine(line.bar(), line.title(), lifted, false, "seen wrongly"),
                 Optional.of(new Entry.Correction(number, old.standsAt(), old.since(), "seen wrongly")));
         return this;
     }
@@ -75,7 +92,10 @@ final class Lived {
     }
 
     Lived cleaned(int day, boolean takenOut) {
-        add(day, new Body.Happened(Change.CLEANED, "", Optional.of(new Body.Cleaning("lens", "soot", "", takenOut))), Optional.empty());
+        add(
+                day,
+                new Body.Happened(Change.CLEANED, "", Optional.of(new Body.Cleaning("lens", "soot", "", takenOut))),
+                Optional.empty());
         return this;
     }
 
@@ -104,14 +124,27 @@ final class Lived {
     }
 
     Lived ramp(int day, Optional<Entry.Correction> corrects) {
-        RampReadings quick = new RampReadings(1064, 185, 180, 5, Optional.empty(), Optional.empty(), OptionalDouble.empty(),
-                OptionalDouble.of(90), OptionalDouble.empty(), Optional.empty());
+        RampReadings quick = new RampReadings(
+                1064,
+                185,
+                180,
+                5,
+                Optional.empty(),
+                Optional.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.of(90),
+                OptionalDouble.empty(),
+                Optional.empty());
         measure(day, new FocusRamp(), quick, corrects);
         return this;
     }
 
-    private <R extends Record, F extends Record> void measure(int day, Procedure<R, F> procedure, R readings, Optional<Entry.Correction> corrects) {
-        add(day, Body.Measured.of(procedure, readings, Map.of(), procedure.evaluate(readings), UnitChoice.METRIC), corrects);
+    private <R extends Record, F extends Record> void measure(
+            int day, Procedure<R, F> procedure, R readings, Optional<Entry.Correction> corrects) {
+        add(
+                day,
+                Body.Measured.of(procedure, readings, Map.of(), procedure.evaluate(readings), UnitChoice.METRIC),
+                corrects);
     }
 
     private void add(int day, Body body, Optional<Entry.Correction> corrects) {
@@ -138,7 +171,9 @@ final class Lived {
     }
 
     History history() {
-        List<Entry> gate = entries.stream().filter(e -> e.body() instanceof Body.GateLine || e.body() instanceof Body.Happened).toList();
+        List<Entry> gate = entries.stream()
+                .filter(e -> e.body() instanceof Body.GateLine || e.body() instanceof Body.Happened)
+                .toList();
         Map<String, List<CountedReading>> readings = new HashMap<>();
         for (Entry entry : entries) {
             if (entry.body() instanceof Body.Measured measured) {
@@ -155,6 +190,13 @@ final class Lived {
                 .filter(e -> e.corrects().isEmpty() && e.body() instanceof Body.Measured m && m.fired())
                 .map(e -> new History.Use(e.number(), e.stamp().at()))
                 .toList();
-        return new History("heron", entries.get(0), gate, readings, uses, entries.stream().filter(e -> e.body().stop().equals("point")).toList(), List.of());
+        return new History(
+                "heron",
+                entries.get(0),
+                gate,
+                readings,
+                uses,
+                entries.stream().filter(e -> e.body().stop().equals("point")).toList(),
+                List.of());
     }
 }

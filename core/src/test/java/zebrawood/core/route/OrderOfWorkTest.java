@@ -34,7 +34,8 @@ class OrderOfWorkTest {
     private static final Card.OnRoute FOCUS = Card.OnRoute.in(Phase.FOCUS, 10).after("beam");
 
     /** A climate by another name, at another place of the Route. */
-    private record MadeUp(String id, Card.OnRoute onRoute, boolean applies, SiteClimate climate) implements Procedure<ClimateReadings, ClimateFinding> {
+    private record MadeUp(String id, Card.OnRoute onRoute, boolean applies, SiteClimate climate)
+            implements Procedure<ClimateReadings, ClimateFinding> {
         MadeUp(String id, Card.OnRoute onRoute, boolean applies) {
             this(id, onRoute, applies, new SiteClimate());
         }
@@ -42,7 +43,16 @@ class OrderOfWorkTest {
         @Override
         public Card card() {
             Card card = climate.card();
-            return new Card(id, card.version(), id, onRoute, Set.of(Change.KNOCKED), card.hazards(), card.minutes(), card.recheckDays(), card.help());
+            return new Card(
+                    id,
+                    card.version(),
+                    id,
+                    onRoute,
+                    Set.of(Change.KNOCKED),
+                    card.hazards(),
+                    card.minutes(),
+                    card.recheckDays(),
+                    card.help());
         }
 
         @Override
@@ -81,7 +91,8 @@ class OrderOfWorkTest {
         }
 
         Body reading(double humidity) {
-            ClimateReadings readings = new ClimateReadings(21, humidity, new ClimateLimits(10, 32, OptionalDouble.of(10), 75));
+            ClimateReadings readings =
+                    new ClimateReadings(21, humidity, new ClimateLimits(10, 32, OptionalDouble.of(10), 75));
             return Body.Measured.of(this, readings, Map.of(), evaluate(readings), UnitChoice.METRIC);
         }
     }
@@ -98,9 +109,25 @@ class OrderOfWorkTest {
         }
         Collections.shuffle(all, new Random(12));
         History history = new Lived().history();
-        assertThat(new Route(all).status(history, Lived.DAY_0, ZoneOffset.UTC).stops()).extracting(stop -> stop.card().id()).containsExactlyElementsOf(inOrder);
-        assertThat(Phase.values()).extracting(Phase::title).containsExactly("Place", "Services", "First light", "Controller", "Beam", "Focus", "Height", "Power", "Field", "Camera",
-                "Patterns", "Material", "Upkeep");
+        assertThat(new Route(all).status(history, Lived.DAY_0, ZoneOffset.UTC).stops())
+                .extracting(stop -> stop.card().id())
+                .containsExactlyElementsOf(inOrder);
+        assertThat(Phase.values())
+                .extracting(Phase::title)
+                .containsExactly(
+                        "Place",
+                        "Services",
+                        "First light",
+                        "Controller",
+                        "Beam",
+                        "Focus",
+                        "Height",
+                        "Power",
+                        "Field",
+                        "Camera",
+                        "Patterns",
+                        "Material",
+                        "Upkeep");
     }
 
     @Test
@@ -112,12 +139,16 @@ class OrderOfWorkTest {
         assertThat(focus(lived, beam).needed()).contains(new StopStatus.Needed("beam", "beam"));
 
         lived.recorded(1, beam.reading(90));
-        assertThat(focus(lived, beam).state()).as("it was measured, and it failed").isEqualTo(StopState.SHUT);
+        assertThat(focus(lived, beam).state())
+                .as("it was measured, and it failed")
+                .isEqualTo(StopState.SHUT);
         lived.recorded(2, beam.reading(50));
         assertThat(focus(lived, beam).state()).isEqualTo(StopState.OPEN);
         assertThat(focus(lived, beam).needed()).isEqualTo(Optional.empty());
         lived.happened(3, Change.LENS_CHANGED);
-        assertThat(focus(lived, beam).state()).as("that has nothing to do with it").isEqualTo(StopState.OPEN);
+        assertThat(focus(lived, beam).state())
+                .as("that has nothing to do with it")
+                .isEqualTo(StopState.OPEN);
         lived.happened(4, Change.KNOCKED);
         assertThat(focus(lived, beam).note()).contains("needs beam");
         lived.recorded(5, beam.reading(50));
@@ -127,7 +158,8 @@ class OrderOfWorkTest {
     @Test
     void whatAMachineDoesNotHaveIsNotAskedOfIt() {
         assertThat(focus(new Lived(), new MadeUp("beam", BEAM, false)).state()).isEqualTo(StopState.OPEN);
-        assertThat(focus(new Lived(), new MadeUp("another", BEAM, true)).state()).isEqualTo(StopState.OPEN);
+        assertThat(focus(new Lived(), new MadeUp("another", BEAM, true)).state())
+                .isEqualTo(StopState.OPEN);
     }
 
     private static StopStatus focus(Lived lived, MadeUp beam) {

@@ -47,7 +47,8 @@ class RouteTest {
 
         assertThat(lived.at(1).gate().isOpen()).isFalse();
         assertThat(lived.at(1).gate().inHand().orElseThrow().bar().fires()).isTrue();
-        assertThat(lived.bar(1, bars.get(bars.size() - 1), true).at(1).gate().isOpen()).isTrue();
+        assertThat(lived.bar(1, bars.get(bars.size() - 1), true).at(1).gate().isOpen())
+                .isTrue();
     }
 
     @Test
@@ -62,8 +63,24 @@ class RouteTest {
 
     @Test
     void movedAndSourceChangedShutTheGateALensDoesNotButRaisesTheRefocusFlag() {
-        assertThat(new Lived().climate(0, 50).gate(0).ramp(0).happened(2, Change.MOVED).at(2).gate().isOpen()).isFalse();
-        assertThat(new Lived().climate(0, 50).gate(0).ramp(0).happened(2, Change.SOURCE_CHANGED).at(2).gate().isOpen()).isFalse();
+        assertThat(new Lived()
+                        .climate(0, 50)
+                        .gate(0)
+                        .ramp(0)
+                        .happened(2, Change.MOVED)
+                        .at(2)
+                        .gate()
+                        .isOpen())
+                .isFalse();
+        assertThat(new Lived()
+                        .climate(0, 50)
+                        .gate(0)
+                        .ramp(0)
+                        .happened(2, Change.SOURCE_CHANGED)
+                        .at(2)
+                        .gate()
+                        .isOpen())
+                .isFalse();
 
         Lived lens = new Lived().climate(0, 50).gate(0).ramp(0).happened(2, Change.LENS_CHANGED);
         assertThat(lens.at(2).gate().isOpen()).isTrue();
@@ -76,8 +93,11 @@ class RouteTest {
     void longDisuseShutsTheGateAndUseKeepsItOpen() {
         assertThat(new Lived().climate(0, 50).gate(0).at(61).gate().isOpen()).isFalse();
         assertThat(new Lived().climate(0, 50).gate(0).at(61).gate().shutBy()).contains("60 days unused");
-        assertThat(new Lived().climate(0, 50).gate(0).ramp(50).at(109).gate().isOpen()).isTrue();
-        assertThat(new Lived().climate(0, 50).gate(0).ramp(70).at(71).gate().isOpen()).as("a use after it had shut").isFalse();
+        assertThat(new Lived().climate(0, 50).gate(0).ramp(50).at(109).gate().isOpen())
+                .isTrue();
+        assertThat(new Lived().climate(0, 50).gate(0).ramp(70).at(71).gate().isOpen())
+                .as("a use after it had shut")
+                .isFalse();
     }
 
     @Test
@@ -91,10 +111,14 @@ class RouteTest {
     void aCorrectedReadingCountsFromWhenItsFirstWasTaken() {
         Lived lived = new Lived().climate(0, 50).gate(0).ramp(1);
         Entry wrong = lived.last();
-        lived.ramp(40, Optional.of(new Entry.Correction(wrong.number(), wrong.standsAt(), wrong.since(), "wrong block")));
+        lived.ramp(
+                40, Optional.of(new Entry.Correction(wrong.number(), wrong.standsAt(), wrong.since(), "wrong block")));
 
-        assertThat(lived.at(62).gate().isOpen()).as("the correction was no use of the machine").isFalse();
-        assertThat(lived.at(41).stop("focus-ramp").due()).contains(Lived.day(61).atZone(ZoneOffset.UTC).toLocalDate());
+        assertThat(lived.at(62).gate().isOpen())
+                .as("the correction was no use of the machine")
+                .isFalse();
+        assertThat(lived.at(41).stop("focus-ramp").due())
+                .contains(Lived.day(61).atZone(ZoneOffset.UTC).toLocalDate());
     }
 
     @Test
@@ -116,10 +140,20 @@ class RouteTest {
         assertThat(lived.at(82).detail()).isEqualTo("all 2 stops passed");
         assertThat(lived.at(83).todo()).extracting(Todo::urgency).containsExactly(Todo.Urgency.DUE_SOON);
         assertThat(lived.at(83).detail()).startsWith("Climate due");
-        assertThat(lived.at(90).todo()).as("on the day itself it is not late").extracting(Todo::urgency).containsExactly(Todo.Urgency.DUE_SOON);
+        assertThat(lived.at(90).todo())
+                .as("on the day itself it is not late")
+                .extracting(Todo::urgency)
+                .containsExactly(Todo.Urgency.DUE_SOON);
         assertThat(lived.at(91).todo()).extracting(Todo::when).containsExactly("1 day late");
 
-        Lived point = new Lived().climate(0, 50).gate(0).ramp(0).point(0, "lid gasket", Optional.of(Lived.day(20).atZone(ZoneOffset.UTC).toLocalDate()));
+        Lived point = new Lived()
+                .climate(0, 50)
+                .gate(0)
+                .ramp(0)
+                .point(
+                        0,
+                        "lid gasket",
+                        Optional.of(Lived.day(20).atZone(ZoneOffset.UTC).toLocalDate()));
         assertThat(point.at(12).todo()).extracting(Todo::urgency).containsExactly(Todo.Urgency.POINT);
         assertThat(point.at(13).todo()).extracting(Todo::urgency).containsExactly(Todo.Urgency.DUE_SOON);
         assertThat(point.at(21).todo()).extracting(Todo::urgency).containsExactly(Todo.Urgency.LATE);
@@ -130,27 +164,48 @@ class RouteTest {
         History history = new Lived().climate(0, 50).gate(60).ramp(60).history();
         Route route = new Route(List.of(new FocusRamp(), new SiteClimate()));
         Instant evening = Instant.parse("2031-04-01T20:30:00Z");
-        assertThat(route.status(history, evening, ZoneOffset.UTC).stop("site-climate").state()).as("its last day").isEqualTo(StopState.PASSED);
-        assertThat(route.status(history, evening, ZoneOffset.ofHours(4)).stop("site-climate").note()).as("past midnight further east").contains("1 day late");
+        assertThat(route.status(history, evening, ZoneOffset.UTC)
+                        .stop("site-climate")
+                        .state())
+                .as("its last day")
+                .isEqualTo(StopState.PASSED);
+        assertThat(route.status(history, evening, ZoneOffset.ofHours(4))
+                        .stop("site-climate")
+                        .note())
+                .as("past midnight further east")
+                .contains("1 day late");
     }
 
     @Test
     void theMostUrgentComesFirstAndOfEquallyUrgentTheOlder() {
         MachineStatus failed = new Lived().climate(3, 90).gate(3).at(4);
-        MachineStatus shut = new Lived().climate(0, 50).gate(0).happened(2, Change.MOVED).at(4);
+        MachineStatus shut =
+                new Lived().climate(0, 50).gate(0).happened(2, Change.MOVED).at(4);
         MachineStatus late = new Lived().climate(0, 50).gate(60).ramp(60).at(94);
         MachineStatus laterLate = new Lived().climate(2, 50).gate(60).ramp(60).at(94);
 
-        assertThat(Route.next(List.of(laterLate, late, shut, failed))).extracting(Todo::urgency)
+        assertThat(Route.next(List.of(laterLate, late, shut, failed)))
+                .extracting(Todo::urgency)
                 .startsWith(Todo.Urgency.FAILED, Todo.Urgency.GATE_SHUT)
                 .containsSubsequence(Todo.Urgency.LATE, Todo.Urgency.LATE);
-        assertThat(Route.next(List.of(laterLate, late))).extracting(Todo::when).startsWith("4 days late", "2 days late");
+        assertThat(Route.next(List.of(laterLate, late)))
+                .extracting(Todo::when)
+                .startsWith("4 days late", "2 days late");
     }
 
-    /** State follows from the entries and the time handed in, nothing else: asked twice, or in another order, it is the same. */
+    /**
+     * State follows from the entries and the time handed in, nothing else: asked twice, or in another order, it is the
+     * same.
+     */
     @Test
     void stateIsAFunctionOfEntriesAndTime() {
-        Lived lived = new Lived().climate(0, 50).gate(1).ramp(2).happened(9, Change.LENS_CHANGED).climate(30, 90).ramp(31);
+        Lived lived = new Lived()
+                .climate(0, 50)
+                .gate(1)
+                .ramp(2)
+                .happened(9, Change.LENS_CHANGED)
+                .climate(30, 90)
+                .ramp(31);
         for (int day = 0; day < 140; day += 7) {
             assertThat(lived.at(day)).isEqualTo(lived.at(day));
         }
@@ -173,8 +228,10 @@ class RouteTest {
     void theKeyFigureAndTheFirstInstructionSpeakForAStop() {
         MachineStatus machine = new Lived().climate(0, 90).at(1);
 
-        assertThat(machine.stop("site-climate").keyFigure().orElseThrow().in(UnitChoice.METRIC)).isEqualTo("dew 19.3 °C");
-        assertThat(machine.todo().get(0).action().in(UnitChoice.METRIC)).isEqualTo("Dry the air to 75 % or less at this temperature.");
+        assertThat(machine.stop("site-climate").keyFigure().orElseThrow().in(UnitChoice.METRIC))
+                .isEqualTo("dew 19.3 °C");
+        assertThat(machine.todo().get(0).action().in(UnitChoice.METRIC))
+                .isEqualTo("Dry the air to 75 % or less at this temperature.");
         assertThat(machine.todo().get(0).when()).isEqualTo("1 Jan, LO");
         assertThat(machine.stopsBeforeGate()).isEqualTo(1);
     }
@@ -185,8 +242,13 @@ class RouteTest {
         long bars = air.gate().bars().size();
 
         assertThat(air.gate().isOpen()).isTrue();
-        assertThat(air.gate().bars()).extracting(line -> line.bar().id()).contains("fibre", "area").doesNotContain("water", "interlock");
+        assertThat(air.gate().bars())
+                .extracting(line -> line.bar().id())
+                .contains("fibre", "area")
+                .doesNotContain("water", "interlock");
         assertThat(air.gate().lifted()).isEqualTo(bars);
-        assertThat(air.gate().openedBy().orElseThrow().number()).as("the last bar's entry").isEqualTo((int) bars + 2);
+        assertThat(air.gate().openedBy().orElseThrow().number())
+                .as("the last bar's entry")
+                .isEqualTo((int) bars + 2);
     }
 }

@@ -18,9 +18,12 @@ class StandingsTest {
         Lived lived = new Lived().climate(0, 50).gate(0).ramp(0);
         History before = lived.history();
         for (int day : new int[] {1, 1, 40, 61, 100, 1}) {
-            assertThat(standings.of(List.of(before), Lived.day(day), ZoneOffset.UTC)).containsExactly(route.status(before, Lived.day(day), ZoneOffset.UTC));
+            assertThat(standings.of(List.of(before), Lived.day(day), ZoneOffset.UTC))
+                    .containsExactly(route.status(before, Lived.day(day), ZoneOffset.UTC));
         }
         History moved = lived.happened(1, Change.MOVED).history();
-        assertThat(standings.of(List.of(moved), Lived.day(1), ZoneOffset.UTC)).singleElement().satisfies(status -> assertThat(status.gate().isOpen()).isFalse());
+        assertThat(standings.of(List.of(moved), Lived.day(1), ZoneOffset.UTC))
+                .singleElement()
+                .satisfies(status -> assertThat(status.gate().isOpen()).isFalse());
     }
 }

@@ -32,9 +32,13 @@ class ClimateLogTest {
             ClimateYear year = log.summary().orElseThrow();
             assertThat(year.hours()).isCloseTo(720, within(1e-6));
             assertThat(year.hoursOutside()).as("three too warm, two too damp").isCloseTo(150, within(1e-6));
-            assertThat(year.hoursCondensing().orElseThrow()).as("21 °C and 95 % are dew at 20.2 °C").isCloseTo(60, within(1e-6));
+            assertThat(year.hoursCondensing().orElseThrow())
+                    .as("21 °C and 95 % are dew at 20.2 °C")
+                    .isCloseTo(60, within(1e-6));
             assertThat(year.days()).hasSize(30);
-            assertThat(year.days().get(LocalDate.of(2030, 1, 3))).containsSubsequence(ClimateYear.State.CONDENSING, ClimateYear.State.INSIDE, ClimateYear.State.OUTSIDE);
+            assertThat(year.days().get(LocalDate.of(2030, 1, 3)))
+                    .containsSubsequence(
+                            ClimateYear.State.CONDENSING, ClimateYear.State.INSIDE, ClimateYear.State.OUTSIDE);
         }
     }
 
@@ -74,7 +78,9 @@ class ClimateLogTest {
         log.add(BEGIN, 25, 62);
         log.add(BEGIN + 3600, 25, 50);
         ClimateYear year = log.summary().orElseThrow();
-        assertThat(year.hoursCondensing()).as("dew at 17.2 °C over water of 17 °C").contains(1.0);
+        assertThat(year.hoursCondensing())
+                .as("dew at 17.2 °C over water of 17 °C")
+                .contains(1.0);
     }
 
     @Test

@@ -49,7 +49,8 @@ class SiteClimateTest {
             for (ClimateFinding.Remedy remedy : finding.remedies()) {
                 failing++;
                 double then = remedy.toTemperatureC().orElse(temperature);
-                double humidityThen = remedy.toHumidityPct().orElse(HumidAir.humidityPctAt(then, HumidAir.vapourHPa(temperature, humidity)));
+                double humidityThen = remedy.toHumidityPct()
+                        .orElse(HumidAir.humidityPctAt(then, HumidAir.vapourHPa(temperature, humidity)));
                 assertThat(then).isBetween(14 - 1e-9, 29 + 1e-9);
                 assertThat(humidityThen).isBetween(22 - 1e-6, 66 + 1e-6);
             }
@@ -63,6 +64,7 @@ class SiteClimateTest {
     void saturationIsAsPublished() {
         assertThat(HumidAir.saturationHPa(20)).isCloseTo(23.37, within(0.05));
         assertThat(HumidAir.moistureGPerKg(20, 100)).isCloseTo(14.69, within(0.05));
-        assertThat(HumidAir.saturationTemperatureC(HumidAir.saturationHPa(-7.5))).isCloseTo(-7.5, within(1e-9));
+        assertThat(HumidAir.saturationTemperatureC(HumidAir.saturationHPa(-7.5)))
+                .isCloseTo(-7.5, within(1e-9));
     }
 }

@@ -16,7 +16,8 @@ class SaidTest {
 
     @Test
     void aSentenceIsSaidInEitherUnit() {
-        Said said = Said.of("Between {0#} and {1}, at {2}.", Amount.mm(5.5, 1), Amount.mm(8.1, 1), Amount.celsius(20, 1));
+        Said said =
+                Said.of("Between {0#} and {1}, at {2}.", Amount.mm(5.5, 1), Amount.mm(8.1, 1), Amount.celsius(20, 1));
 
         assertThat(said.in(UnitChoice.METRIC)).isEqualTo("Between 5.5 and 8.1 mm, at 20.0 °C.");
         assertThat(said.in(INCHES)).isEqualTo("Between 0.217 and 0.319 in, at 68.0 °F.");
@@ -24,9 +25,12 @@ class SaidTest {
 
     @Test
     void anInstructionIsOneLineOfActionHandAndExpectation() {
-        Instruction whole = Instruction.of("gap", Said.of("Set the gap to {0}.", Amount.mm(6.8, 1))).byHand(Said.of("Lower the bed.")).expecting(Said.of("The block slides."));
+        Instruction whole = Instruction.of("gap", Said.of("Set the gap to {0}.", Amount.mm(6.8, 1)))
+                .byHand(Said.of("Lower the bed."))
+                .expecting(Said.of("The block slides."));
 
-        assertThat(whole.sentence(UnitChoice.METRIC)).isEqualTo("Set the gap to 6.8 mm. Lower the bed. The block slides.");
+        assertThat(whole.sentence(UnitChoice.METRIC))
+                .isEqualTo("Set the gap to 6.8 mm. Lower the bed. The block slides.");
         assertThat(whole.expected()).isEqualTo(Optional.of(Said.of("The block slides.")));
     }
 

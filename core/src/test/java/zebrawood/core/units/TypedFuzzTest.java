@@ -28,7 +28,9 @@ class TypedFuzzTest {
             String text = keys(random, KEYS, 9);
             for (Quantity quantity : Quantity.values()) {
                 try {
-                    assertThat(Typed.read(text, quantity, UnitChoice.METRIC).base()).as(text).isFinite();
+                    assertThat(Typed.read(text, quantity, UnitChoice.METRIC).base())
+                            .as(text)
+                            .isFinite();
                     understood++;
                 } catch (UnreadableException refused) {
                     assertThat(refused.getMessage()).isNotBlank();
@@ -44,12 +46,20 @@ class TypedFuzzTest {
         for (int i = 0; i < 20_000; i++) {
             String text = keys(random, "$$$==0123456789.\n\n\r () -ok", 60);
             SettingsText read = SettingsText.parse(text);
-            long lines = text.isEmpty() ? 0 : text.replace("\r\n", "\n").replace('\r', '\n').chars().filter(c -> c == '\n').count()
-                    + (text.endsWith("\n") || text.endsWith("\r") ? 0 : 1);
+            long lines = text.isEmpty()
+                    ? 0
+                    : text.replace("\r\n", "\n")
+                                    .replace('\r', '\n')
+                                    .chars()
+                                    .filter(c -> c == '\n')
+                                    .count()
+                            + (text.endsWith("\n") || text.endsWith("\r") ? 0 : 1);
             assertThat(read.settings().size() + read.unread().size()).as(text).isLessThanOrEqualTo((int) lines);
             assertThat(read.unread()).allMatch(line -> line.line() >= 1 && line.line() <= lines);
             if (read.repeated().isEmpty()) {
-                assertThat(read.settings().size() + read.unread().size()).as(text).isEqualTo((int) lines);
+                assertThat(read.settings().size() + read.unread().size())
+                        .as(text)
+                        .isEqualTo((int) lines);
             }
         }
     }

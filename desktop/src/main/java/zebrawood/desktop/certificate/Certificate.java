@@ -47,10 +47,14 @@ public final class Certificate {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
     private static final DateTimeFormatter SHORT = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
-    private static final String CAUTIONS = "A beam inside that burns and blinds: covers shut, interlock working, eyewear marked for its wavelength, extraction on,"
-            + " nobody away from a running job. Mains, earth, high voltage, ducting and laser safety are work for licensed or appointed people;"
-            + " results here are brought to them, they do not replace them. The machine's manual and the local codes come first."
-            + " This paper says how the machine was found, not that it is safe.";
+    private static final String CAUTIONS =
+            "A beam inside that burns and blinds: covers shut, interlock working, eyewear marked for its "
+                    + "wavelength, extraction on,"
+                    + " nobody away from a running job. Mains, earth, high voltage, ducting and laser safety are "
+                    + "work for licensed or appointed people;"
+                    + " results here are brought to them, they do not replace them. The machine's manual and the "
+                    + "local codes come first."
+                    + " This paper says how the machine was found, not that it is safe.";
 
     private final Subject subject;
     private final PageFlow sheets;
@@ -68,14 +72,29 @@ public final class Certificate {
      * @param paper what it is printed on
      */
     public record Subject(
-            String shop, MachineStatus machine, Entry last, Logbook.Head head, Instant at, ZoneOffset zone, UnitChoice units, Paper paper) {
+            String shop,
+            MachineStatus machine,
+            Entry last,
+            Logbook.Head head,
+            Instant at,
+            ZoneOffset zone,
+            UnitChoice units,
+            Paper paper) {
 
         /** Gathers it from the logbook. */
         public static Subject of(String shop, Logbook logbook, String machineId, Making making) {
             History history = logbook.history(machineId);
             MachineStatus status = new Route(Catalogue.procedures()).status(history, making.at(), making.zone());
             int newest = (int) logbook.count(Optional.of(machineId));
-            return new Subject(shop, status, logbook.entry(machineId, newest), logbook.head(), making.at(), making.zone(), making.units(), making.paper());
+            return new Subject(
+                    shop,
+                    status,
+                    logbook.entry(machineId, newest),
+                    logbook.head(),
+                    making.at(),
+                    making.zone(),
+                    making.units(),
+                    making.paper());
         }
     }
 
@@ -91,7 +110,8 @@ public final class Certificate {
     public static void write(Subject subject, OutputStream out) throws IOException {
         try (PDDocument document = new PDDocument()) {
             PDDocumentInformation information = document.getDocumentInformation();
-            information.setTitle("Certificate of commissioning, " + subject.machine().plate().name());
+            information.setTitle(
+                    "Certificate of commissioning, " + subject.machine().plate().name());
             information.setCreator("Zebrawood");
             Calendar made = Calendar.getInstance(TimeZone.getTimeZone("UTC"), Locale.ROOT);
             made.setTimeInMillis(subject.at().toEpochMilli());
@@ -119,8 +139,12 @@ public final class Certificate {
         sheets.pen().grain(PageFlow.LEFT, 52, PageFlow.WIDTH, 10, 6);
         Plate plate = subject.machine().plate();
         sheets.text(PageFlow.LEFT, 112, plate.name(), Lettering.ACT, Tone.INK, Anchor.START);
-        String bed = plate.bed().map(b -> ", " + Amount.mm(b.xMm(), 0).number(subject.units()) + " x " + Amount.mm(b.yMm(), 0).text(subject.units())).orElse("");
-        sheets.text(PageFlow.LEFT, 136, plate.line().replace(" · ", ", ") + bed, Lettering.TEXT, Tone.INK, Anchor.START);
+        String bed = plate.bed()
+                .map(b -> ", " + Amount.mm(b.xMm(), 0).number(subject.units()) + " x "
+                        + Amount.mm(b.yMm(), 0).text(subject.units()))
+                .orElse("");
+        sheets.text(
+                PageFlow.LEFT, 136, plate.line().replace(" · ", ", ") + bed, Lettering.TEXT, Tone.INK, Anchor.START);
         String place = plate.place().map(p -> "place: " + p).orElse("");
         sheets.text(PageFlow.LEFT, 154, place, Lettering.SMALL, Tone.QUIET, Anchor.START);
         sheets.at(172);
@@ -130,11 +154,15 @@ public final class Certificate {
     private void standing() {
         MachineState state = subject.machine().state();
         List<Point> points = points().stream().filter(Point::counts).toList();
-        boolean soundOtherwise = state == MachineState.NEEDS_ADJUSTING || state == MachineState.DUE || state == MachineState.UNCLEAR;
-        String title = state == MachineState.IN_ORDER ? "In order: all that was checked passes, and nothing is late"
-                : soundOtherwise ? "In order but for " + (points.size() == 1 ? "one point" : points.size() + " points")
-                : "Not in order: " + state.word();
-        String under = points.stream().findFirst()
+        boolean soundOtherwise =
+                state == MachineState.NEEDS_ADJUSTING || state == MachineState.DUE || state == MachineState.UNCLEAR;
+        String title = state == MachineState.IN_ORDER
+                ? "In order: all that was checked passes, and nothing is late"
+                : soundOtherwise
+                        ? "In order but for " + (points.size() == 1 ? "one point" : points.size() + " points")
+                        : "Not in order: " + state.word();
+        String under = points.stream()
+                .findFirst()
                 .map(point -> "Open: " + point.words())
                 .orElse("Checked: " + subject.machine().stops().size() + " stops and the first light gate.");
         double y = sheets.y();
@@ -161,8 +189,16 @@ public final class Certificate {
             points.add(new Point(todo.stopTitle() + ": " + todo.action().in(subject.units()), todo.when(), counts));
             // a failed stop's further instructions are other ways to the same end
             if (todo.urgency() == Todo.Urgency.ADJUST || todo.urgency() == Todo.Urgency.UNCLEAR) {
-                subject.machine().stop(todo.stop()).reading().flatMap(CountedReading::measured).ifPresent(measured -> measured.instructions().stream().skip(1)
-                        .forEach(more -> points.add(new Point(todo.stopTitle() + ": " + more.action().in(subject.units()), todo.when(), true))));
+                subject.machine()
+                        .stop(todo.stop())
+                        .reading()
+                        .flatMap(CountedReading::measured)
+                        .ifPresent(measured -> measured.instructions().stream()
+                                .skip(1)
+                                .forEach(more -> points.add(new Point(
+                                        todo.stopTitle() + ": " + more.action().in(subject.units()),
+                                        todo.when(),
+                                        true))));
             }
         }
         return points;
@@ -186,20 +222,42 @@ public final class Certificate {
 
     private void stop(StopStatus stop) {
         Optional<Body.Measured> measured = stop.reading().flatMap(CountedReading::measured);
-        String found = measured.map(m -> String.join("; ", m.shown().evidence().stream().limit(3).map(p -> p.label() + " " + p.figure()).toList()))
+        String found = measured.map(m -> String.join(
+                        "; ",
+                        m.shown().evidence().stream()
+                                .limit(3)
+                                .map(p -> p.label() + " " + p.figure())
+                                .toList()))
                 .orElse("not measured yet");
         String judged = measured.map(m -> m.shown().judgedBy()).orElse("");
-        String who = stop.last().map(entry -> SHORT.format(entry.stamp().local()) + "  " + entry.stamp().by() + ", no. " + entry.number()).orElse("");
-        sheets.row(stop.state(), stop.card().title() + stop.note().map(note -> " (" + note + ")").orElse(""), found, judged, who);
+        String who = stop.last()
+                .map(entry -> SHORT.format(entry.stamp().local()) + "  "
+                        + entry.stamp().by() + ", no. " + entry.number())
+                .orElse("");
+        sheets.row(
+                stop.state(),
+                stop.card().title() + stop.note().map(note -> " (" + note + ")").orElse(""),
+                found,
+                judged,
+                who);
     }
 
     private void gate() {
         Gate gate = subject.machine().gate();
         String found = gate.lifted() + " of " + gate.bars().size() + " bars lifted"
-                + (gate.isOpen() ? "; stop and " + (subject.machine().plate().hasInterlock() ? "interlock seen to work" : "area seen to be kept") : "");
-        String judged = gate.isOpen() ? "all" : gate.shutBy().map(why -> "shut: " + why).orElse("all are needed");
-        String who = gate.openedBy().filter(entry -> gate.isOpen())
-                .map(entry -> SHORT.format(entry.stamp().local()) + "  " + entry.stamp().by() + ", no. " + entry.number()).orElse("");
+                + (gate.isOpen()
+                        ? "; stop and "
+                                + (subject.machine().plate().hasInterlock()
+                                        ? "interlock seen to work"
+                                        : "area seen to be kept")
+                        : "");
+        String judged =
+                gate.isOpen() ? "all" : gate.shutBy().map(why -> "shut: " + why).orElse("all are needed");
+        String who = gate.openedBy()
+                .filter(entry -> gate.isOpen())
+                .map(entry -> SHORT.format(entry.stamp().local()) + "  "
+                        + entry.stamp().by() + ", no. " + entry.number())
+                .orElse("");
         sheets.row(gate.isOpen() ? StopState.PASSED : StopState.SHUT, "First light", found, judged, who);
     }
 
@@ -208,12 +266,18 @@ public final class Certificate {
     private List<Plot> plots() {
         List<Plot> plots = new ArrayList<>();
         for (StopStatus stop : subject.machine().stops()) {
-            if (stop.last().isPresent() && stop.last().get().body() instanceof Body.Measured measured && measured.isRead()) {
+            if (stop.last().isPresent()
+                    && stop.last().get().body() instanceof Body.Measured measured
+                    && measured.isRead()) {
                 Entry entry = stop.last().get();
                 Stop<?, ?> found = Catalogue.findStop(measured.procedure()).orElseThrow();
                 Figure figure = found.figure(measured, subject.units());
                 if (figure != Figure.EMPTY) {
-                    plots.add(new Plot(entry, found.exhibit().title() + ", " + SHORT.format(entry.stamp().local()), figure));
+                    plots.add(new Plot(
+                            entry,
+                            found.exhibit().title() + ", "
+                                    + SHORT.format(entry.stamp().local()),
+                            figure));
                 }
             }
         }
@@ -248,7 +312,8 @@ public final class Certificate {
             sheets.paragraph("None.");
         }
         if (!subject.machine().unjudged().isEmpty()) {
-            sheets.paragraph("Not judged here, as only another program knows it; it stands in the logbook: " + String.join(", ", subject.machine().unjudged()) + ".");
+            sheets.paragraph("Not judged here, as only another program knows it; it stands in the logbook: "
+                    + String.join(", ", subject.machine().unjudged()) + ".");
         }
         sheets.space(14);
     }
@@ -268,9 +333,21 @@ public final class Certificate {
         sheets.pen().line(PageFlow.LEFT + 412, y, PageFlow.LEFT + PageFlow.WIDTH, y, line);
         sheets.text(PageFlow.LEFT, y + 16, "commissioned by", Lettering.SMALL, Tone.QUIET, Anchor.START);
         sheets.text(PageFlow.LEFT + 206, y + 16, "accepted by", Lettering.SMALL, Tone.QUIET, Anchor.START);
-        sheets.text(PageFlow.LEFT + 412, y + 16, "this certificate ends on entry " + subject.last().number(), Lettering.SMALL, Tone.QUIET, Anchor.START);
+        sheets.text(
+                PageFlow.LEFT + 412,
+                y + 16,
+                "this certificate ends on entry " + subject.last().number(),
+                Lettering.SMALL,
+                Tone.QUIET,
+                Anchor.START);
         hash(subject.last().place().hash(), y + 32);
-        sheets.text(PageFlow.LEFT + 412, y + 64, "shop chain, " + subject.head().entries() + " entries", Lettering.SMALL, Tone.QUIET, Anchor.START);
+        sheets.text(
+                PageFlow.LEFT + 412,
+                y + 64,
+                "shop chain, " + subject.head().entries() + " entries",
+                Lettering.SMALL,
+                Tone.QUIET,
+                Anchor.START);
         hash(subject.head().hash(), y + 80);
     }
 
@@ -288,20 +365,25 @@ public final class Certificate {
         sheets.start();
         sheets.heading("Readings, as typed");
         List<Plot> all = plots();
-        List<Entry> early = all.stream().limit(Math.max(0, all.size() - 2)).map(Plot::entry).toList();
+        List<Entry> early =
+                all.stream().limit(Math.max(0, all.size() - 2)).map(Plot::entry).toList();
         for (StopStatus stop : subject.machine().stops()) {
             if (stop.last().isEmpty() || !(stop.last().get().body() instanceof Body.Measured measured)) {
                 continue;
             }
             Entry entry = stop.last().get();
             sheets.need(70);
-            sheets.paragraph(stop.card().title() + ", no. " + entry.number() + ", " + SHORT.format(entry.stamp().local()) + ", " + entry.stamp().by()
-                    + ". " + String.join(" ", measured.shown().sentences()));
+            sheets.paragraph(stop.card().title() + ", no. " + entry.number() + ", "
+                    + SHORT.format(entry.stamp().local()) + ", " + entry.stamp().by() + ". "
+                    + String.join(" ", measured.shown().sentences()));
             if (measured.isRead()) {
-                Exhibit.Table table = Catalogue.findStop(measured.procedure()).orElseThrow().table(measured, measured.shown().units());
+                Exhibit.Table table = Catalogue.findStop(measured.procedure())
+                        .orElseThrow()
+                        .table(measured, measured.shown().units());
                 sheets.table(table.heads(), table.rows());
             } else {
-                sheets.paragraph("Recorded by Zebrawood " + entry.stamp().program() + ", which knows more of it than this program: its readings stand in the logbook.");
+                sheets.paragraph("Recorded by Zebrawood " + entry.stamp().program()
+                        + ", which knows more of it than this program: its readings stand in the logbook.");
             }
             for (Plot plot : early.contains(entry) ? plots() : List.<Plot>of()) {
                 if (plot.entry().equals(entry)) {
@@ -315,9 +397,19 @@ public final class Certificate {
         sheets.need(60);
         sheets.heading("First light, bar by bar");
         for (Gate.Line line : subject.machine().gate().bars()) {
-            String answer = line.answer().map(entry -> (line.lifted() ? "lifted" : "not so") + ", " + SHORT.format(entry.stamp().local()) + "  " + entry.stamp().by()).orElse("not yet");
-            sheets.row(line.lifted() ? StopState.PASSED : line.failed() ? StopState.FAILED : StopState.OPEN, "",
-                    line.bar().title(), line.answer().map(entry -> ((Body.GateLine) entry.body()).remark()).orElse(""), answer);
+            String answer = line.answer()
+                    .map(entry -> (line.lifted() ? "lifted" : "not so") + ", "
+                            + SHORT.format(entry.stamp().local()) + "  "
+                            + entry.stamp().by())
+                    .orElse("not yet");
+            sheets.row(
+                    line.lifted() ? StopState.PASSED : line.failed() ? StopState.FAILED : StopState.OPEN,
+                    "",
+                    line.bar().title(),
+                    line.answer()
+                            .map(entry -> ((Body.GateLine) entry.body()).remark())
+                            .orElse(""),
+                    answer);
         }
         sheets.space(14);
         sheets.need(60);

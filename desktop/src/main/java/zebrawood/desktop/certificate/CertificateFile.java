@@ -23,15 +23,19 @@ public final class CertificateFile {
         if (file.isEmpty()) {
             return;
         }
-        Certificate.Making making = new Certificate.Making(desk.now(), desk.zone(), desk.units().get(), desk.preferences().paper());
-        desk.later(() -> {
-            try (OutputStream out = Files.newOutputStream(file.get())) {
-                Certificate.write(Certificate.Subject.of(shop, desk.logbook(), machineId, making), out);
-                return file.get();
-            } catch (IOException e) {
-                throw new LogbookException("the certificate could not be saved in " + file.get() + "; choose another folder", e);
-            }
-        }, saved -> tell.accept("The certificate of " + name + " stands in " + saved + "."));
+        Certificate.Making making = new Certificate.Making(
+                desk.now(), desk.zone(), desk.units().get(), desk.preferences().paper());
+        desk.later(
+                () -> {
+                    try (OutputStream out = Files.newOutputStream(file.get())) {
+                        Certificate.write(Certificate.Subject.of(shop, desk.logbook(), machineId, making), out);
+                        return file.get();
+                    } catch (IOException e) {
+                        throw new LogbookException(
+                                "the certificate could not be saved in " + file.get() + "; choose another folder", e);
+                    }
+                },
+                saved -> tell.accept("The certificate of " + name + " stands in " + saved + "."));
     }
 
     /** The name of the file where none is given. */

@@ -30,9 +30,11 @@ final class PageFlow {
     private static final double LINE = 17;
     /** px between cells, and between two columns of rows */
     private static final double GAP = 6;
+
     private static final double BETWEEN = 28;
     /** more rows than these stand in two columns */
     private static final int LONG = 14;
+
     private static final double[] HALVES = {0.5, 0.5};
     private static final double[] THIRDS = {0.28, 0.24, 0.48};
 
@@ -57,7 +59,13 @@ final class PageFlow {
         PDPage page = new PDPage(size);
         document.addPage(page);
         PDPageContentStream stream = new PDPageContentStream(document, page);
-        stream.transform(new Matrix(POINTS_PER_PX, 0, 0, -POINTS_PER_PX, (size.getWidth() - PDRectangle.A4.getWidth()) / 2, size.getHeight()));
+        stream.transform(new Matrix(
+                POINTS_PER_PX,
+                0,
+                0,
+                -POINTS_PER_PX,
+                (size.getWidth() - PDRectangle.A4.getWidth()) / 2,
+                size.getHeight()));
         pages.add(stream);
         pen = new PdfPen(stream, fonts, look);
         y = 60;
@@ -107,7 +115,13 @@ final class PageFlow {
                 text(right, top + 16, shop, Lettering.SMALL, Tone.QUIET, Anchor.END);
                 text(right, top + 32, day + ", page 1 of " + pages.size(), Lettering.SMALL, Tone.QUIET, Anchor.END);
             } else {
-                text(right, top, kind + ", " + shop + ", " + day + ", page " + number + " of " + pages.size(), Lettering.CAPTION, Tone.QUIET, Anchor.END);
+                text(
+                        right,
+                        top,
+                        kind + ", " + shop + ", " + day + ", page " + number + " of " + pages.size(),
+                        Lettering.CAPTION,
+                        Tone.QUIET,
+                        Anchor.END);
             }
             page.close();
             number++;
@@ -195,7 +209,10 @@ final class PageFlow {
         }
     }
 
-    /** A table, in two columns of rows side by side where it is long; a cell goes on in a second line where it needs one. */
+    /**
+     * A table, in two columns of rows side by side where it is long; a cell goes on in a second line where it needs
+     * one.
+     */
     void table(List<String> heads, List<List<String>> rows) throws IOException {
         boolean two = rows.size() > LONG && heads.size() == 3;
         Columns columns = new Columns(two ? (WIDTH - BETWEEN) / 2 : WIDTH, heads.size() == 2 ? HALVES : THIRDS);

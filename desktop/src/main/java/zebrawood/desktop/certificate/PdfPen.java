@@ -62,7 +62,11 @@ final class PdfPen extends Pen {
             String web = look.web(stroke.tone());
             page.setStrokingColor(red(web), green(web), blue(web));
             page.setLineWidth((float) stroke.width());
-            page.setLineDashPattern(stroke.dash() > 0 ? new float[] {(float) stroke.dash(), (float) stroke.dash() * 0.75f} : new float[0], 0);
+            page.setLineDashPattern(
+                    stroke.dash() > 0
+                            ? new float[] {(float) stroke.dash(), (float) stroke.dash() * 0.75f}
+                            : new float[0],
+                    0);
             trace(path);
             page.stroke();
         });
@@ -84,7 +88,8 @@ final class PdfPen extends Pen {
             switch (piece.kind()) {
                 case 'M' -> page.moveTo((float) p[0], (float) p[1]);
                 case 'L' -> page.lineTo((float) p[0], (float) p[1]);
-                case 'C' -> page.curveTo((float) p[0], (float) p[1], (float) p[2], (float) p[3], (float) p[4], (float) p[5]);
+                case 'C' ->
+                    page.curveTo((float) p[0], (float) p[1], (float) p[2], (float) p[3], (float) p[4], (float) p[5]);
                 default -> page.closePath();
             }
         }
@@ -94,7 +99,9 @@ final class PdfPen extends Pen {
     public void text(double x, double y, String text, Lettering lettering, Tone tone, Anchor anchor) {
         draw(() -> {
             String web = look.web(tone);
-            double at = anchor == Anchor.START ? x : anchor == Anchor.MIDDLE ? x - textWidth(text, lettering) / 2 : x - textWidth(text, lettering);
+            double at = anchor == Anchor.START
+                    ? x
+                    : anchor == Anchor.MIDDLE ? x - textWidth(text, lettering) / 2 : x - textWidth(text, lettering);
             page.setNonStrokingColor(red(web), green(web), blue(web));
             page.beginText();
             page.setTextMatrix(new Matrix(1, 0, 0, -1, (float) at, (float) y));

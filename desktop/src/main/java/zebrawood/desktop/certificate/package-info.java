@@ -1,5 +1,2 @@
-/**
- * How is a machine certified on paper? Start at {@link zebrawood.desktop.certificate.Certificate}.
- */
+/** How is a machine certified on paper? Start at {@link zebrawood.desktop.certificate.Certificate}. */
 package zebrawood.desktop.certificate;
-

@@ -30,10 +30,16 @@ final class Certify implements Callable<Integer> {
     @Option(names = "--machine", required = true, paramLabel = "NAME", description = "the machine's name")
     private String machine;
 
-    @Option(names = "--paper", paramLabel = "A4|LETTER", description = "what it is printed on; as in the window where not given")
+    @Option(
+            names = "--paper",
+            paramLabel = "A4|LETTER",
+            description = "what it is printed on; as in the window where not given")
     private Paper paper;
 
-    @Option(names = "--out", paramLabel = "FILE", description = "where it goes; certificate-NAME.pdf here where not given")
+    @Option(
+            names = "--out",
+            paramLabel = "FILE",
+            description = "where it goes; certificate-NAME.pdf here where not given")
     private Path out;
 
     @Override
@@ -46,11 +52,23 @@ final class Certify implements Callable<Integer> {
             if (found.isEmpty()) {
                 return Exit.WRONG;
             }
-            Path file = out == null ? Path.of(CertificateFile.fileName(found.get().name())) : out;
+            Path file =
+                    out == null ? Path.of(CertificateFile.fileName(found.get().name())) : out;
             Instant now = today.clock().get();
             try (OutputStream pdf = Files.newOutputStream(file)) {
-                Certificate.write(Certificate.Subject.of(Preferences.in(data.folder()).shop(), logbook, found.get().id(),
-                        new Certificate.Making(now, today.zone().getRules().getOffset(now), UnitChoice.METRIC, paper == null ? Preferences.in(data.folder()).paper() : paper)), pdf);
+                Certificate.write(
+                        Certificate.Subject.of(
+                                Preferences.in(data.folder()).shop(),
+                                logbook,
+                                found.get().id(),
+                                new Certificate.Making(
+                                        now,
+                                        today.zone().getRules().getOffset(now),
+                                        UnitChoice.METRIC,
+                                        paper == null
+                                                ? Preferences.in(data.folder()).paper()
+                                                : paper)),
+                        pdf);
             }
             System.out.println(file);
             return Exit.DONE;

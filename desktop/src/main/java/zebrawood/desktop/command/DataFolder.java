@@ -12,11 +12,16 @@ import zebrawood.logbook.store.Logbook;
 /** Where the user's logbook stands: where the platform expects, or where {@code --data} says. */
 public final class DataFolder {
 
-    @Option(names = "--data", paramLabel = "DIR", description = "the folder with the logbook, instead of the user's own")
+    @Option(
+            names = "--data",
+            paramLabel = "DIR",
+            description = "the folder with the logbook, instead of the user's own")
     private Path chosen;
 
     Path folder() {
-        return chosen != null ? chosen : usual(System.getProperty("os.name"), System.getenv(), Path.of(System.getProperty("user.home")));
+        return chosen != null
+                ? chosen
+                : usual(System.getProperty("os.name"), System.getenv(), Path.of(System.getProperty("user.home")));
     }
 
     /** Whether a logbook stands there; says so where none does. */
@@ -33,7 +38,11 @@ public final class DataFolder {
         Optional<Logbook.MachineName> found = logbook.findMachine(name);
         if (found.isEmpty()) {
             System.err.println("There is no machine named " + name + ". In the shop are: "
-                    + logbook.machines().stream().map(Logbook.MachineName::name).limit(20).collect(Collectors.joining(", ")) + ".");
+                    + logbook.machines().stream()
+                            .map(Logbook.MachineName::name)
+                            .limit(20)
+                            .collect(Collectors.joining(", "))
+                    + ".");
         }
         return found;
     }
@@ -46,11 +55,13 @@ public final class DataFolder {
     static Path usual(String system, Map<String, String> environment, Path home) {
         String name = system.toLowerCase(Locale.ROOT);
         if (name.contains("windows")) {
-            return place(environment.get("APPDATA"), home.resolve("AppData").resolve("Roaming")).resolve("Zebrawood");
+            return place(environment.get("APPDATA"), home.resolve("AppData").resolve("Roaming"))
+                    .resolve("Zebrawood");
         } else if (name.contains("mac")) {
             return home.resolve("Library").resolve("Application Support").resolve("Zebrawood");
         }
-        return place(environment.get("XDG_DATA_HOME"), home.resolve(".local").resolve("share")).resolve("zebrawood");
+        return place(environment.get("XDG_DATA_HOME"), home.resolve(".local").resolve("share"))
+                .resolve("zebrawood");
     }
 
     private static Path place(String given, Path otherwise) {

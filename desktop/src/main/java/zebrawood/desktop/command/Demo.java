@@ -44,7 +44,10 @@ final class Demo implements Callable<Integer> {
             }
         });
         if (shot != null) {
-            System.out.println(saved[0] ? "The picture stands in " + shot + "." : "The picture could not be saved in " + shot + ".");
+            System.out.println(
+                    saved[0]
+                            ? "The picture stands in " + shot + "."
+                            : "The picture could not be saved in " + shot + ".");
         }
         return saved[0] ? Exit.DONE : Exit.REFUSED;
     }

@@ -12,7 +12,9 @@ import zebrawood.logbook.bundle.Export;
 import zebrawood.logbook.store.Logbook;
 
 /** The whole logbook as an open bundle. */
-@Command(name = "export", description = "Writes the whole logbook as an open bundle: a zip of JSON Lines, CSV and attachments.")
+@Command(
+        name = "export",
+        description = "Writes the whole logbook as an open bundle: a zip of JSON Lines, CSV and attachments.")
 final class ExportBundle implements Callable<Integer> {
 
     @Mixin
@@ -31,8 +33,9 @@ final class ExportBundle implements Callable<Integer> {
         }
         try (Logbook logbook = Logbook.open(data.folder(), Catalogue.procedures())) {
             Bundle bundle = Export.to(file, logbook, Version.TEXT, today.clock().get(), Progress.onError("exported"));
-            System.out.println("Exported " + bundle.entries() + " entries and " + (bundle.files().size() - 4) + " attachments to " + file
-                    + ". The shop chain ends on " + bundle.head() + ".");
+            System.out.println("Exported " + bundle.entries() + " entries and "
+                    + (bundle.files().size() - 4) + " attachments to " + file + ". The shop chain ends on "
+                    + bundle.head() + ".");
             return Exit.DONE;
         }
     }

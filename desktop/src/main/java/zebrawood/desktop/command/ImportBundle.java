@@ -11,7 +11,9 @@ import zebrawood.logbook.bundle.Import;
 import zebrawood.logbook.store.Verification;
 
 /** An open bundle back into an empty shop. */
-@Command(name = "import", description = "Takes a bundle back into an empty shop and checks it; what does not hold is refused as a whole.")
+@Command(
+        name = "import",
+        description = "Takes a bundle back into an empty shop and checks it; what does not hold is refused as a whole.")
 final class ImportBundle implements Callable<Integer> {
 
     @Mixin
@@ -23,7 +25,8 @@ final class ImportBundle implements Callable<Integer> {
     @Override
     public Integer call() throws IOException {
         Verification found = Import.from(file, data.folder(), Catalogue.procedures(), Progress.onError("imported"));
-        System.out.println("Imported and checked: " + found.entries() + " entries, " + found.attachments() + " attachments. The shop chain ends on " + found.head() + ".");
+        System.out.println("Imported and checked: " + found.entries() + " entries, " + found.attachments()
+                + " attachments. The shop chain ends on " + found.head() + ".");
         return Exit.DONE;
     }
 }

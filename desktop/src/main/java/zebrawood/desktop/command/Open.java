@@ -35,7 +35,10 @@ final class Open {
             Platform.setImplicitExit(false);
             Platform.startup(() -> shown.complete(shown(desk.join(), then, closed)));
         } catch (UnsupportedOperationException noDisplay) {
-            throw new IllegalStateException("No window can be opened on this display; start it from a desktop session, or unset DISPLAY to use a virtual screen", noDisplay);
+            throw new IllegalStateException(
+                    "No window can be opened on this display; start it from a desktop session, or unset DISPLAY "
+                            + "to use a virtual screen",
+                    noDisplay);
         }
         // while the window is made
         Fonts.load();
@@ -44,7 +47,8 @@ final class Open {
         } catch (DamagedLogbookException damaged) {
             Stage empty = shown.join();
             Logbook restored = restored(folder, today, damaged, () -> takeAway(empty));
-            Platform.runLater(() -> shown(desk(folder, today, CompletableFuture.completedFuture(restored)), then, closed));
+            Platform.runLater(
+                    () -> shown(desk(folder, today, CompletableFuture.completedFuture(restored)), then, closed));
         } catch (RuntimeException e) {
             Platform.exit();
             throw e;
@@ -56,25 +60,28 @@ final class Open {
     /** On a thread of its own: makes the desk, opens the logbook, and reads what the first page will ask for. */
     private static CompletableFuture<Desk> beside(Path folder, TodayOption today, CompletableFuture<Logbook> opening) {
         CompletableFuture<Desk> desk = new CompletableFuture<>();
-        Thread thread = new Thread(() -> {
-            try {
-                desk.complete(desk(folder, today, opening));
-                Logbook logbook = Logbook.open(folder, Catalogue.procedures());
-                opening.complete(logbook);
-                logbook.histories();
-            } catch (RuntimeException e) {
-                // whoever asks for it is told
-                opening.completeExceptionally(e);
-                desk.completeExceptionally(e);
-            }
-        }, "opening");
+        Thread thread = new Thread(
+                () -> {
+                    try {
+                        desk.complete(desk(folder, today, opening));
+                        Logbook logbook = Logbook.open(folder, Catalogue.procedures());
+                        opening.complete(logbook);
+                        logbook.histories();
+                    } catch (RuntimeException e) {
+                        // whoever asks for it is told
+                        opening.completeExceptionally(e);
+                        desk.completeExceptionally(e);
+                    }
+                },
+                "opening");
         thread.setDaemon(true);
         thread.start();
         return desk;
     }
 
     private static Desk desk(Path folder, TodayOption today, CompletableFuture<Logbook> opening) {
-        return new Desk(folder, opening, Catalogue.procedures(), new Desk.Sitting(today.clock(), today.zone(), Version.TEXT));
+        return new Desk(
+                folder, opening, Catalogue.procedures(), new Desk.Sitting(today.clock(), today.zone(), Version.TEXT));
     }
 
     /** Shows the window at once; it is filled when the logbook is open and read. */
@@ -88,7 +95,7 @@ final class Open {
 
     /** A window whose logbook could not be opened. */
     private static void takeAway(Stage empty) {
-        empty.setOnHidden(event -> { });
+        empty.setOnHidden(event -> {});
         empty.hide();
     }
 
@@ -107,11 +114,15 @@ final class Open {
             before.run();
             Stage stage = new Stage();
             stage.setTitle("Zebrawood");
-            stage.setScene(new RestoreView(new Restore(folder, Catalogue.procedures()), damaged.getMessage(),
-                    new Desk.Sitting(today.clock(), today.zone(), Version.TEXT), done -> {
-                        answered.complete(done);
-                        stage.hide();
-                    }).scene());
+            stage.setScene(new RestoreView(
+                            new Restore(folder, Catalogue.procedures()),
+                            damaged.getMessage(),
+                            new Desk.Sitting(today.clock(), today.zone(), Version.TEXT),
+                            done -> {
+                                answered.complete(done);
+                                stage.hide();
+                            })
+                    .scene());
             stage.setOnHidden(event -> answered.complete(false));
             stage.show();
         });

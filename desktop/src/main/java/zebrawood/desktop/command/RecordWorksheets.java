@@ -22,8 +22,11 @@ import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.worksheet.Recorder;
 
 /** Worksheets in, findings out, each of them an entry. */
-@Command(name = "record", description = "Answers worksheets as solve does and records an entry for each; a line is answered once its entry is safe."
-        + " Exit status 2 when any was refused.")
+@Command(
+        name = "record",
+        description = "Answers worksheets as solve does and records an entry for each; a line is answered once its "
+                + "entry is safe."
+                + " Exit status 2 when any was refused.")
 final class RecordWorksheets implements Callable<Integer> {
 
     @Mixin
@@ -44,7 +47,8 @@ final class RecordWorksheets implements Callable<Integer> {
     @Override
     public Integer call() throws IOException {
         if (by.isBlank() || by.length() > Entry.Stamp.LONGEST_BY) {
-            System.err.println("Name who records with --by: initials, up to " + Entry.Stamp.LONGEST_BY + " characters.");
+            System.err.println(
+                    "Name who records with --by: initials, up to " + Entry.Stamp.LONGEST_BY + " characters.");
             return Exit.REFUSED;
         }
         if (!data.holdsLogbook()) {
@@ -57,13 +61,26 @@ final class RecordWorksheets implements Callable<Integer> {
             }
             try (InputStream in = file.equals("-") ? System.in : Files.newInputStream(Path.of(file));
                     OutputStream out = new FileOutputStream(FileDescriptor.out)) {
-                return new Recorder(Catalogue.procedures(), logbook, found.get().id(), this::stamp, Throwable::printStackTrace).record(in, out) == 0 ? Exit.DONE : Exit.REFUSED;
+                return new Recorder(
+                                                Catalogue.procedures(),
+                                                logbook,
+                                                found.get().id(),
+                                                this::stamp,
+                                                Throwable::printStackTrace)
+                                        .record(in, out)
+                                == 0
+                        ? Exit.DONE
+                        : Exit.REFUSED;
             }
         }
     }
 
     private Entry.Stamp stamp() {
         Instant now = today.clock().get();
-        return new Entry.Stamp(now.truncatedTo(ChronoUnit.MILLIS), today.zone().getRules().getOffset(now), by.strip().toUpperCase(Locale.ROOT), Version.TEXT);
+        return new Entry.Stamp(
+                now.truncatedTo(ChronoUnit.MILLIS),
+                today.zone().getRules().getOffset(now),
+                by.strip().toUpperCase(Locale.ROOT),
+                Version.TEXT);
     }
 }

@@ -10,7 +10,10 @@ import zebrawood.benches.Catalogue;
 import zebrawood.logbook.store.Restore;
 
 /** Puts a backup in the place of a damaged logbook. */
-@Command(name = "restore", description = "Says what the newest whole backup brings back and what it lacks; with --yes puts it in place of the logbook.")
+@Command(
+        name = "restore",
+        description = "Says what the newest whole backup brings back and what it lacks; with --yes puts it in place of "
+                + "the logbook.")
 final class RestoreBackup implements Callable<Integer> {
 
     @Mixin
@@ -37,7 +40,8 @@ final class RestoreBackup implements Callable<Integer> {
         System.out.println(offer.get().inWords(today.zone().getRules().getOffset(now)));
         if (yes) {
             Restore.Done done = restore.run(offer.get(), now);
-            System.out.println("Restored " + done.entries() + " entries from the backup and " + done.back() + " from the damaged file, which lies in " + done.damaged() + " now.");
+            System.out.println("Restored " + done.entries() + " entries from the backup and " + done.back()
+                    + " from the damaged file, which lies in " + done.damaged() + " now.");
         } else {
             System.out.println("Nothing was changed. Add --yes to restore it.");
         }

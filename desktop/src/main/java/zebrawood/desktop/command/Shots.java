@@ -17,7 +17,11 @@ import zebrawood.desktop.shots.Tour;
 @Command(name = "shots", description = "Goes through every main view of the demo shop and saves a picture of each.")
 final class Shots implements Callable<Integer> {
 
-    @Parameters(paramLabel = "DIR", arity = "0..1", defaultValue = "docs/screenshots", description = "where the pictures go; docs/screenshots where not given")
+    @Parameters(
+            paramLabel = "DIR",
+            arity = "0..1",
+            defaultValue = "docs/screenshots",
+            description = "where the pictures go; docs/screenshots where not given")
     private Path folder;
 
     @Option(names = "--size", paramLabel = "WxH", defaultValue = "1280x800", description = "size of the window")
@@ -29,13 +33,16 @@ final class Shots implements Callable<Integer> {
         Path shop = Files.createTempDirectory("zebrawood-shots");
         DemoShop.make(shop, Catalogue.procedures(), today.today(), Version.TEXT);
         String[] sides = size.split("x");
-        Files.writeString(shop.resolve("window.properties"), "shop=" + DemoShop.NAME + "\nwidth=" + sides[0] + "\nheight=" + sides[1] + "\n");
+        Files.writeString(
+                shop.resolve("window.properties"),
+                "shop=" + DemoShop.NAME + "\nwidth=" + sides[0] + "\nheight=" + sides[1] + "\n");
         Open.window(shop, today, (window, desk) -> {
             desk.initials().set("RV");
             new Tour(window, desk, folder, () -> {
-                window.close();
-                window.hide();
-            }).run();
+                        window.close();
+                        window.hide();
+                    })
+                    .run();
         });
         try (Stream<Path> files = Files.list(shop)) {
             for (Path file : files.toList()) {

@@ -15,7 +15,9 @@ import zebrawood.benches.Catalogue;
 import zebrawood.logbook.worksheet.Solver;
 
 /** Worksheets in, findings out. */
-@Command(name = "solve", description = "Answers worksheets: JSON Lines in, JSON Lines out. Exit status 2 when any was refused.")
+@Command(
+        name = "solve",
+        description = "Answers worksheets: JSON Lines in, JSON Lines out. Exit status 2 when any was refused.")
 final class Solve implements Callable<Integer> {
 
     @Parameters(paramLabel = "FILE|-", description = "worksheets, one a line; - for standard input")
@@ -25,7 +27,9 @@ final class Solve implements Callable<Integer> {
     public Integer call() throws IOException {
         try (InputStream in = file.equals("-") ? System.in : Files.newInputStream(Path.of(file));
                 OutputStream out = new BufferedOutputStream(new FileOutputStream(FileDescriptor.out), 1 << 16)) {
-            return new Solver(Catalogue.procedures(), Throwable::printStackTrace).solve(in, out) == 0 ? Exit.DONE : Exit.REFUSED;
+            return new Solver(Catalogue.procedures(), Throwable::printStackTrace).solve(in, out) == 0
+                    ? Exit.DONE
+                    : Exit.REFUSED;
         }
     }
 }

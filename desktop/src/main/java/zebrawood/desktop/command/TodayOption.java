@@ -14,7 +14,10 @@ public final class TodayOption {
     private static final LocalTime MORNING = LocalTime.of(10, 30);
     private static final ZoneOffset SHOP_ZONE = ZoneOffset.ofHours(1);
 
-    @Option(names = "--today", paramLabel = "DATE", description = "the day to take for today, such as 2031-03-14, at 10:30 UTC+1")
+    @Option(
+            names = "--today",
+            paramLabel = "DATE",
+            description = "the day to take for today, such as 2031-03-14, at 10:30 UTC+1")
     private LocalDate day;
 
     /** A day given in the program. */

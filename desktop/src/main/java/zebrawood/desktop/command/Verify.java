@@ -10,13 +10,18 @@ import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.Verification;
 
 /** Checks every hash chain. */
-@Command(name = "verify", description = "Checks every entry, chain and attachment. Exit status 1 when one does not hold.")
+@Command(
+        name = "verify",
+        description = "Checks every entry, chain and attachment. Exit status 1 when one does not hold.")
 final class Verify implements Callable<Integer> {
 
     @Mixin
     private DataFolder data;
 
-    @Option(names = "--expect", paramLabel = "HASH", description = "a hash printed on a certificate; may be given more than once")
+    @Option(
+            names = "--expect",
+            paramLabel = "HASH",
+            description = "a hash printed on a certificate; may be given more than once")
     private List<String> expected = List.of();
 
     @Override
@@ -27,9 +32,11 @@ final class Verify implements Callable<Integer> {
         try (Logbook logbook = Logbook.open(data.folder(), Catalogue.procedures())) {
             Verification found = logbook.verify(expected, Progress.onError("checked"));
             found.flaws().forEach(System.out::println);
-            System.out.println(found.holds()
-                    ? "Whole: " + found.entries() + " entries, " + found.attachments() + " attachments. The shop chain ends on " + found.head() + "."
-                    : "Not whole: " + found.flaws().size() + " flaws in " + found.entries() + " entries.");
+            System.out.println(
+                    found.holds()
+                            ? "Whole: " + found.entries() + " entries, " + found.attachments()
+                                    + " attachments. The shop chain ends on " + found.head() + "."
+                            : "Not whole: " + found.flaws().size() + " flaws in " + found.entries() + " entries.");
             return found.holds() ? Exit.DONE : Exit.WRONG;
         }
     }

@@ -10,22 +10,37 @@ import java.nio.file.NoSuchFileException;
 import java.util.concurrent.Callable;
 import java.util.logging.Level;
 import java.util.logging.Logger;
+import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.HelpCommand;
 import picocli.CommandLine.Mixin;
-import picocli.CommandLine;
 import zebrawood.logbook.store.DamagedLogbookException;
 import zebrawood.logbook.store.LogbookException;
 
 /** The one entry to the program; its words are the commands. */
 @Command(
         name = "zebrawood",
-        description = "For those who commission laser machines: measure once, turn once, check once, and it is written down.",
+        description =
+                "For those who commission laser machines: measure once, turn once, check once, and it is written down.",
         version = "Zebrawood " + Version.TEXT,
         mixinStandardHelpOptions = true,
-        subcommands = {Demo.class, Solve.class, RecordWorksheets.class, Verify.class, ExportBundle.class, ImportBundle.class, RestoreBackup.class, Certify.class,
-            Shots.class, HelpCommand.class},
-        footer = {"", "./zebrawood test    runs every test", "./zebrawood bench   measures what the README states; alone it says what there is"})
+        subcommands = {
+            Demo.class,
+            Solve.class,
+            RecordWorksheets.class,
+            Verify.class,
+            ExportBundle.class,
+            ImportBundle.class,
+            RestoreBackup.class,
+            Certify.class,
+            Shots.class,
+            HelpCommand.class
+        },
+        footer = {
+            "",
+            "./zebrawood test    runs every test",
+            "./zebrawood bench   measures what the README states; alone it says what there is"
+        })
 public final class Zebrawood implements Callable<Integer> {
 
     /** held, so that its level is; it warns of the class path, which is meant */
@@ -42,7 +57,7 @@ public final class Zebrawood implements Callable<Integer> {
     /** With no word: the window on the user's own shop. */
     @Override
     public Integer call() throws InterruptedException {
-        Open.window(data.folder(), today, (window, desk) -> { });
+        Open.window(data.folder(), today, (window, desk) -> {});
         return Exit.DONE;
     }
 

@@ -35,13 +35,17 @@ record Beam(double waistMm, double rayleighMm, double gapAtStartMm, double riseM
      * @param bestGapMm where the beam truly is narrowest
      * @param wrongBlockMm how much the gap at the start was misread, 0 where it was not
      */
-    Typed ramp(Plate plate, double bestGapMm, double wrongBlockMm, OptionalDouble lastBestGapMm, RandomGenerator random) {
+    Typed ramp(
+            Plate plate, double bestGapMm, double wrongBlockMm, OptionalDouble lastBestGapMm, RandomGenerator random) {
         double error = plate.optics().orElseThrow().widthErrorMm().orElseThrow();
         List<String> widths = new ArrayList<>();
         for (int i = 0; i < 9; i++) {
             double gap = gapAtStartMm - RampPlan.placeMm(i, 9, RUN_MM) * riseMm / RUN_MM;
-            double width = waistMm * Math.hypot(1, (gap - bestGapMm) / rayleighMm) + random.nextGaussian() * error * 0.4;
-            widths.add(BigDecimal.valueOf(Math.max(waistMm / 2, width)).setScale(digits, RoundingMode.HALF_UP).toPlainString());
+            double width =
+                    waistMm * Math.hypot(1, (gap - bestGapMm) / rayleighMm) + random.nextGaussian() * error * 0.4;
+            widths.add(BigDecimal.valueOf(Math.max(waistMm / 2, width))
+                    .setScale(digits, RoundingMode.HALF_UP)
+                    .toPlainString());
         }
         return typed(plate, gapAtStartMm + wrongBlockMm, widths, lastBestGapMm);
     }
@@ -53,17 +57,32 @@ record Beam(double waistMm, double rayleighMm, double gapAtStartMm, double riseM
         List<RampReadings.Mark> marks = new ArrayList<>();
         for (int i = 0; i < widths.size(); i++) {
             asTyped.put("marks[" + i + "].widthMm", widths.get(i));
-            marks.add(new RampReadings.Mark(RampPlan.placeMm(i, widths.size(), RUN_MM), Double.parseDouble(widths.get(i))));
+            marks.add(new RampReadings.Mark(
+                    RampPlan.placeMm(i, widths.size(), RUN_MM), Double.parseDouble(widths.get(i))));
         }
-        String gap = BigDecimal.valueOf(gapAtStart).setScale(2, RoundingMode.HALF_UP).stripTrailingZeros().toPlainString();
-        String rise = BigDecimal.valueOf(riseMm).setScale(2, RoundingMode.HALF_UP).stripTrailingZeros().toPlainString();
+        String gap = BigDecimal.valueOf(gapAtStart)
+                .setScale(2, RoundingMode.HALF_UP)
+                .stripTrailingZeros()
+                .toPlainString();
+        String rise = BigDecimal.valueOf(riseMm)
+                .setScale(2, RoundingMode.HALF_UP)
+                .stripTrailingZeros()
+                .toPlainString();
         asTyped.put("gapAtStartMm", gap);
         asTyped.put("riseMm", rise);
         asTyped.put("runMm", "180");
         RampReadings readings = new RampReadings(
-                plate.wavelengthNm().orElseThrow(), Double.parseDouble(gap), RUN_MM, Double.parseDouble(rise), Optional.empty(),
-                Optional.of(marks), optics.widthErrorMm(), OptionalDouble.empty(), lastBestGapMm,
-                Optional.of(new RampReadings.GapSetting(optics.focusDatum(), optics.heightMoves(), optics.gapTool(), optics.gapToolStepMm())));
+                plate.wavelengthNm().orElseThrow(),
+                Double.parseDouble(gap),
+                RUN_MM,
+                Double.parseDouble(rise),
+                Optional.empty(),
+                Optional.of(marks),
+                optics.widthErrorMm(),
+                OptionalDouble.empty(),
+                lastBestGapMm,
+                Optional.of(new RampReadings.GapSetting(
+                        optics.focusDatum(), optics.heightMoves(), optics.gapTool(), optics.gapToolStepMm())));
         return new Typed(readings, asTyped);
     }
 }

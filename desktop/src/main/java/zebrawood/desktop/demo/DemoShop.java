@@ -24,8 +24,8 @@ import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.LogbookException;
 
 /**
- * Two years of the invented Fernhollow Instrument Works, placed back in time from today. The same day always gives
- * the same entries.
+ * Two years of the invented Fernhollow Instrument Works, placed back in time from today. The same day always gives the
+ * same entries.
  */
 public final class DemoShop {
 
@@ -35,10 +35,14 @@ public final class DemoShop {
     private static final int DAYS = 730;
     private static final LocalTime MORNING = LocalTime.of(9, 40);
     private static final LocalTime EARLY = LocalTime.of(8, 5);
-    private static final MachineDiary.Water WREN = new MachineDiary.Water(6200, OptionalDouble.of(4350), 780, 88, 8.5, 1400, OptionalDouble.empty());
-    private static final MachineDiary.Water DUNLIN = new MachineDiary.Water(3900, OptionalDouble.empty(), 520, 45, 6.2, 900, OptionalDouble.empty());
-    private static final MachineDiary.Water PLOVER = new MachineDiary.Water(2400, OptionalDouble.empty(), 260, 4, 4.1, 600, OptionalDouble.of(-1));
-    private static final MachineDiary.Water BITTERN = new MachineDiary.Water(14500, OptionalDouble.of(11800), 4600, 1500, 22, 5200, OptionalDouble.empty());
+    private static final MachineDiary.Water WREN =
+            new MachineDiary.Water(6200, OptionalDouble.of(4350), 780, 88, 8.5, 1400, OptionalDouble.empty());
+    private static final MachineDiary.Water DUNLIN =
+            new MachineDiary.Water(3900, OptionalDouble.empty(), 520, 45, 6.2, 900, OptionalDouble.empty());
+    private static final MachineDiary.Water PLOVER =
+            new MachineDiary.Water(2400, OptionalDouble.empty(), 260, 4, 4.1, 600, OptionalDouble.of(-1));
+    private static final MachineDiary.Water BITTERN =
+            new MachineDiary.Water(14500, OptionalDouble.of(11800), 4600, 1500, 22, 5200, OptionalDouble.empty());
 
     private final Logbook logbook;
     private final LocalDate today;
@@ -68,10 +72,13 @@ public final class DemoShop {
             Files.createDirectories(folder);
             List<Path> inside;
             try (Stream<Path> files = Files.walk(folder)) {
-                inside = files.filter(file -> !file.equals(folder)).sorted(Comparator.reverseOrder()).toList();
+                inside = files.filter(file -> !file.equals(folder))
+                        .sorted(Comparator.reverseOrder())
+                        .toList();
             }
             if (!inside.isEmpty() && !Files.exists(folder.resolve(MARKER))) {
-                throw new LogbookException("the folder " + folder + " is neither empty nor a demo's own; name another one with --data");
+                throw new LogbookException(
+                        "the folder " + folder + " is neither empty nor a demo's own; name another one with --data");
             }
             for (Path file : inside) {
                 Files.deleteIfExists(file);
@@ -79,7 +86,8 @@ public final class DemoShop {
             Files.writeString(folder.resolve(MARKER), "A demo shop, made anew each time; nothing in it is kept.\n");
             Files.writeString(folder.resolve("window.properties"), "shop=" + NAME + "\n");
         } catch (IOException e) {
-            throw new LogbookException("the folder " + folder + " cannot be made or emptied; name another one with --data", e);
+            throw new LogbookException(
+                    "the folder " + folder + " cannot be made or emptied; name another one with --data", e);
         }
     }
 
@@ -92,7 +100,9 @@ public final class DemoShop {
         bittern();
         lives.stream()
                 .flatMap(life -> life.deeds().stream())
-                .sorted(Comparator.comparing(MachineDiary.Deed::at).thenComparing(deed -> lives.indexOf(deed.life())).thenComparing(MachineDiary.Deed::order))
+                .sorted(Comparator.comparing(MachineDiary.Deed::at)
+                        .thenComparing(deed -> lives.indexOf(deed.life()))
+                        .thenComparing(MachineDiary.Deed::order))
                 .forEach(deed -> deed.run().run());
     }
 
@@ -120,27 +130,61 @@ public final class DemoShop {
         everyFew(wren, DAYS - 7, 3, 6, day -> wren.climate(day, 0, 0));
         served(wren, DAYS - 60, WREN);
         everyFew(wren, DAYS - 50, 60, 45, day -> wren.settings(day, text("wren")));
-        everyFew(wren, DAYS - 1, 14, 12, day -> wren.planSome(day, () -> wren.ramp("ramp " + day, beam, crept(day), 0, Optional.empty())));
+        everyFew(
+                wren,
+                DAYS - 1,
+                14,
+                12,
+                day -> wren.planSome(day, () -> wren.ramp("ramp " + day, beam, crept(day), 0, Optional.empty())));
         for (int day : new int[] {640, 520, 411, 300, 196, 88}) {
-            wren.happened(day, LocalTime.of(7, 20), "LO", Change.LENS_CHANGED, "middle lens out, cleaned, seated again");
+            wren.happened(
+                    day, LocalTime.of(7, 20), "LO", Change.LENS_CHANGED, "middle lens out, cleaned, seated again");
         }
         wren.happened(455, LocalTime.of(7, 30), "GA", Change.SOURCE_CHANGED, "tube replaced under warranty");
         wren.gate(455, MORNING, "RV", 20);
         wren.water(455, EARLY, "RV", WREN);
         wren.plan(455, LocalTime.of(14, 12), "RV", () -> wren.ramp("new tube", beam, crept(455), 0, Optional.empty()));
-        wren.plan(130, LocalTime.of(14, 12), "LO", () -> wren.ramp("wrong block", beam, crept(130), 1.0, Optional.empty()));
-        wren.plan(129, LocalTime.of(10, 52), "RV", () -> wren.ramp("right block", beam, crept(130), 0,
-                Optional.of(new MachineDiary.Correct("wrong block", "the plate lay on the wrong block"))));
+        wren.plan(
+                130,
+                LocalTime.of(14, 12),
+                "LO",
+                () -> wren.ramp("wrong block", beam, crept(130), 1.0, Optional.empty()));
+        wren.plan(
+                129,
+                LocalTime.of(10, 52),
+                "RV",
+                () -> wren.ramp(
+                        "right block",
+                        beam,
+                        crept(130),
+                        0,
+                        Optional.of(new MachineDiary.Correct("wrong block", "the plate lay on the wrong block"))));
         wren.newPlate(9, Plates.wren(480));
         wren.plan(5, LocalTime.of(16, 20), "LO", () -> wren.climate("21.4", "46"));
         wren.plan(3, LocalTime.of(10, 52), "RV", () -> wren.ramp("last", beam, crept(3), 0, Optional.empty()));
-        wren.plan(1, LocalTime.of(10, 31), "LO", () -> wren.settings(text("wren").replace("$20=1", "$20=0")));
+        wren.plan(
+                1, LocalTime.of(10, 31), "LO", () -> wren.settings(text("wren").replace("$20=1", "$20=0")));
         for (int day : new int[] {37, 21}) {
             wren.cleaned(day, LocalTime.of(7, 45), "LO", "mirror 2", "thin brown film");
         }
-        everyFew(new SplittableRandom(3), 330, 14, 9, day -> wren.work(day, LocalTime.of(13, 5), day % 2 == 0 ? "LO" : "RV", Works.ply("clean, through", 8 + day % 3, "B-2207", "low", 35 + day % 20), List.of()));
+        everyFew(
+                new SplittableRandom(3),
+                330,
+                14,
+                9,
+                day -> wren.work(
+                        day,
+                        LocalTime.of(13, 5),
+                        day % 2 == 0 ? "LO" : "RV",
+                        Works.ply("clean, through", 8 + day % 3, "B-2207", "low", 35 + day % 20),
+                        List.of()));
         wren.work(6, LocalTime.of(11, 20), "LO", Works.ply("clean, through", 9, "B-2207", "low", 42), List.of());
-        wren.work(2, LocalTime.of(15, 40), "RV", Works.ply("charred edge, not through", 3, "B-2207", "off", 38), List.of(photo("charred-edge.jpg")));
+        wren.work(
+                2,
+                LocalTime.of(15, 40),
+                "RV",
+                Works.ply("charred edge, not through", 3, "B-2207", "off", 38),
+                List.of(photo("charred-edge.jpg")));
         wren.point(2, LocalTime.of(16, 5), "RV", "Air assist hose is split at the nozzle: fit a new one", "LO", 12);
     }
 
@@ -160,7 +204,12 @@ public final class DemoShop {
         dunlin.water(DAYS - 5, LocalTime.of(8, 0), "LO", DUNLIN);
         served(dunlin, DAYS - 70, DUNLIN);
         everyFew(dunlin, DAYS - 9, 12, 6, day -> dunlin.climate(day, 0.4, 1));
-        everyFew(dunlin, DAYS - 5, 12, 18, day -> dunlin.planSome(day, () -> dunlin.ramp("ramp " + day, beam, 10.1, 0, Optional.empty())));
+        everyFew(
+                dunlin,
+                DAYS - 5,
+                12,
+                18,
+                day -> dunlin.planSome(day, () -> dunlin.ramp("ramp " + day, beam, 10.1, 0, Optional.empty())));
         dunlin.plan(402, LocalTime.of(11, 3), "LO", () -> dunlin.climate("24.6", "83"));
         dunlin.plan(401, LocalTime.of(8, 15), "LO", () -> dunlin.climate("22.1", "51"));
         dunlin.happened(4, LocalTime.of(8, 50), "GA", Change.MOVED, "to the clean room");
@@ -172,7 +221,8 @@ public final class DemoShop {
         dunlin.air(3, LocalTime.of(9, 50), "LO", "3", "20");
         dunlin.setpoint(3, LocalTime.of(9, 20), "LO", DUNLIN);
         dunlin.gate(1, LocalTime.of(10, 12), "LO", 3);
-        dunlin.point(4, LocalTime.of(9, 5), "GA", "Earth of the new outlet to be tested", "TN, licensed electrician", 4);
+        dunlin.point(
+                4, LocalTime.of(9, 5), "GA", "Earth of the new outlet to be tested", "TN, licensed electrician", 4);
     }
 
     /** In order; its ramp is due on Monday where today is a Friday. */
@@ -188,7 +238,12 @@ public final class DemoShop {
         kestrel.settings(DAYS - 13, text("kestrel"));
         everyFew(kestrel, DAYS - 19, 4, 8, day -> kestrel.climate(day, 0, 0));
         everyFew(kestrel, DAYS - 60, 20, 50, day -> kestrel.settings(day, text("kestrel")));
-        everyFew(kestrel, DAYS - 13, 64, 18, day -> kestrel.planSome(day, () -> kestrel.ramp("ramp " + day, beam, 25.9, 0, Optional.empty())));
+        everyFew(
+                kestrel,
+                DAYS - 13,
+                64,
+                18,
+                day -> kestrel.planSome(day, () -> kestrel.ramp("ramp " + day, beam, 25.9, 0, Optional.empty())));
         kestrel.plan(57, LocalTime.of(13, 40), "RV", () -> kestrel.ramp("last", beam, 25.9, 0, Optional.empty()));
     }
 
@@ -202,8 +257,19 @@ public final class DemoShop {
         heron.extraction(180, LocalTime.of(7, 45), "GA", 200, 100, 5.5);
         heron.gate(DAYS - 20, MORNING, "LO", 20);
         everyFew(heron, DAYS - 27, 4, 8, day -> heron.climate(day, 0, 0));
-        everyFew(heron, DAYS - 21, 12, 16, day -> heron.planSome(day, () -> heron.ramp("ramp " + day, beam, 182.4, 0, Optional.empty())));
-        everyFew(new SplittableRandom(7), 200, 10, 12, day -> heron.work(day, LocalTime.of(14, 25), "RV", Works.serial("sharp", 8 + day % 2, 28 + day % 5), List.of()));
+        everyFew(
+                heron,
+                DAYS - 21,
+                12,
+                16,
+                day -> heron.planSome(day, () -> heron.ramp("ramp " + day, beam, 182.4, 0, Optional.empty())));
+        everyFew(
+                new SplittableRandom(7),
+                200,
+                10,
+                12,
+                day -> heron.work(
+                        day, LocalTime.of(14, 25), "RV", Works.serial("sharp", 8 + day % 2, 28 + day % 5), List.of()));
         heron.happened(221, LocalTime.of(7, 40), "RV", Change.LENS_CHANGED, "to 200 and back to field 290");
     }
 
@@ -219,10 +285,27 @@ public final class DemoShop {
         plover.water(DAYS - 34, LocalTime.of(8, 0), "RV", PLOVER);
         served(plover, DAYS - 80, PLOVER);
         everyFew(plover, DAYS - 40, 5, 6, day -> plover.climate(day, -0.3, -3));
-        everyFew(plover, DAYS - 34, 24, 20, day -> plover.planSome(day, () -> plover.ramp("ramp " + day, beam, 212.1, 0, Optional.empty())));
+        everyFew(
+                plover,
+                DAYS - 34,
+                24,
+                20,
+                day -> plover.planSome(day, () -> plover.ramp("ramp " + day, beam, 212.1, 0, Optional.empty())));
         Beam flat = new Beam(0.028, 1.1, 212.4, 0.6, 3);
-        plover.plan(8, LocalTime.of(15, 5), "RV", () -> plover.ramp("flat", flat.typed(plover.plate(), 212.4,
-                List.of("0.029", "0.030", "0.030", "0.031", "0.031", "0.030", "0.031", "0.030", "0.029"), plover.lastBestGap()), Optional.empty()));
+        plover.plan(
+                8,
+                LocalTime.of(15, 5),
+                "RV",
+                () -> plover.ramp(
+                        "flat",
+                        flat.typed(
+                                plover.plate(),
+                                212.4,
+                                List.of(
+                                        "0.029", "0.030", "0.030", "0.031", "0.031", "0.030", "0.031", "0.030",
+                                        "0.029"),
+                                plover.lastBestGap()),
+                        Optional.empty()));
     }
 
     /** Due: its climate was last read 94 days ago; its gate is passed anew every three weeks. */
@@ -277,7 +360,8 @@ public final class DemoShop {
 
     /** The settings of a machine as its controller prints them. */
     static String text(String machine) {
-        try (InputStream file = DemoShop.class.getResourceAsStream("/zebrawood/desktop/demo/" + machine + "-settings.txt")) {
+        try (InputStream file =
+                DemoShop.class.getResourceAsStream("/zebrawood/desktop/demo/" + machine + "-settings.txt")) {
             return new String(file.readAllBytes(), StandardCharsets.UTF_8);
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -88,7 +88,8 @@ final class MachineDiary {
         this.today = today;
         this.program = program;
         this.plate = plate;
-        this.id = UUID.nameUUIDFromBytes(("fernhollow " + plate.name()).getBytes(StandardCharsets.UTF_8)).toString();
+        this.id = UUID.nameUUIDFromBytes(("fernhollow " + plate.name()).getBytes(StandardCharsets.UTF_8))
+                .toString();
         this.random = new SplittableRandom(plate.name().hashCode());
     }
 
@@ -115,7 +116,11 @@ final class MachineDiary {
 
     /** A technician's initials and a time of day, both as it happens. */
     void planSome(int daysAgo, Runnable deed) {
-        plan(daysAgo, LocalTime.of(8 + random.nextInt(9), random.nextInt(60)), random.nextInt(3) == 0 ? "RV" : "LO", deed);
+        plan(
+                daysAgo,
+                LocalTime.of(8 + random.nextInt(9), random.nextInt(60)),
+                random.nextInt(3) == 0 ? "RV" : "LO",
+                deed);
     }
 
     void begin(int daysAgo) {
@@ -132,7 +137,12 @@ final class MachineDiary {
     /** A surface cleaned. */
     void cleaned(int daysAgo, LocalTime at, String by, String surface, String residue) {
         plan(daysAgo, at, by, () -> {
-            newest = logbook.append(id, new Body.Happened(Change.CLEANED, "", Optional.of(new Body.Cleaning(surface, residue, "", false))), stamp).number();
+            newest = logbook.append(
+                            id,
+                            new Body.Happened(
+                                    Change.CLEANED, "", Optional.of(new Body.Cleaning(surface, residue, "", false))),
+                            stamp)
+                    .number();
             along.put("cleaning", new TakenAlong.Known("cleaning", surface, newest, stamp.at()));
         });
     }
@@ -140,8 +150,15 @@ final class MachineDiary {
     /** Work done, with what was known of the machine. */
     void work(int daysAgo, LocalTime at, String by, WorkResult result, List<NewAttachment> photos) {
         plan(daysAgo, at, by, () -> {
-            List<String> missing = Stream.of("climate", "settings", "focus", "level", "power", "cleaning").filter(what -> !along.containsKey(what)).toList();
-            logbook.append(id, new Body.Worked(result, Map.of(), new TakenAlong(List.copyOf(along.values()), missing)), Optional.empty(), photos, stamp);
+            List<String> missing = Stream.of("climate", "settings", "focus", "level", "power", "cleaning")
+                    .filter(what -> !along.containsKey(what))
+                    .toList();
+            logbook.append(
+                    id,
+                    new Body.Worked(result, Map.of(), new TakenAlong(List.copyOf(along.values()), missing)),
+                    Optional.empty(),
+                    photos,
+                    stamp);
         });
     }
 
@@ -178,10 +195,15 @@ final class MachineDiary {
     }
 
     void climate(String temperature, String humidity) {
-        air = new ClimateReadings(Double.parseDouble(temperature), Double.parseDouble(humidity), plate.climate().orElseThrow());
-        measure(new SiteClimate(),
+        air = new ClimateReadings(
+                Double.parseDouble(temperature),
+                Double.parseDouble(humidity),
+                plate.climate().orElseThrow());
+        measure(
+                new SiteClimate(),
                 air,
-                Map.of("airTemperatureC", temperature, "relativeHumidityPct", humidity), Optional.empty());
+                Map.of("airTemperatureC", temperature, "relativeHumidityPct", humidity),
+                Optional.empty());
     }
 
     /**
@@ -195,25 +217,79 @@ final class MachineDiary {
      * @param chillerW what is carried away
      * @param followC by how much the chiller follows the room, where it cannot be set
      */
-    record Water(double volumeMl, OptionalDouble firstMl, double inputW, double outputW, double flowLMin, double chillerW, OptionalDouble followC) {}
+    record Water(
+            double volumeMl,
+            OptionalDouble firstMl,
+            double inputW,
+            double outputW,
+            double flowLMin,
+            double chillerW,
+            OptionalDouble followC) {}
 
-    /** The way in: by the yard gate, round the passage where it stands in the bench room, and through a door of this width. */
-    void access(int daysAgo, LocalTime at, String by, boolean round, String door, double doorWide, double behind, double beside) {
+    /**
+     * The way in: by the yard gate, round the passage where it stands in the bench room, and through a door of this
+     * width.
+     */
+    void access(
+            int daysAgo,
+            LocalTime at,
+            String by,
+            boolean round,
+            String door,
+            double doorWide,
+            double behind,
+            double beside) {
         plan(daysAgo, at, by, () -> {
             Plate.Size size = plate.size().orElseThrow();
-            Map<String, String> asTyped = new HashMap<>(Map.of("openings[0].name", "yard gate", "openings[0].widthMm", "3.2m", "openings[0].heightMm", "2.6m",
-                    "openings[1].name", door, "openings[1].widthMm", Amount.exact(doorWide), "openings[1].heightMm", "2030",
-                    "walls[0].availableMm", Amount.exact(behind), "walls[1].availableMm", Amount.exact(beside)));
-            List<AccessReadings.Turn> corners = round ? List.of(new AccessReadings.Turn("passage", 1500, 1400, OptionalInt.of(1))) : List.of();
+            Map<String, String> asTyped = new HashMap<>(Map.of(
+                    "openings[0].name",
+                    "yard gate",
+                    "openings[0].widthMm",
+                    "3.2m",
+                    "openings[0].heightMm",
+                    "2.6m",
+                    "openings[1].name",
+                    door,
+                    "openings[1].widthMm",
+                    Amount.exact(doorWide),
+                    "openings[1].heightMm",
+                    "2030",
+                    "walls[0].availableMm",
+                    Amount.exact(behind),
+                    "walls[1].availableMm",
+                    Amount.exact(beside)));
+            List<AccessReadings.Turn> corners =
+                    round ? List.of(new AccessReadings.Turn("passage", 1500, 1400, OptionalInt.of(1))) : List.of();
             if (round) {
-                asTyped.putAll(Map.of("corners[0].name", "passage", "corners[0].approachWidthMm", "1500", "corners[0].exitWidthMm", "1400"));
+                asTyped.putAll(Map.of(
+                        "corners[0].name",
+                        "passage",
+                        "corners[0].approachWidthMm",
+                        "1500",
+                        "corners[0].exitWidthMm",
+                        "1400"));
             }
-            measure(new SiteAccess(),
-                    new AccessReadings(new AccessReadings.Machine(size.widthMm(), size.depthMm(), size.heightMm(), size.massKg().orElseThrow()), OptionalDouble.empty(),
-                            List.of(new AccessReadings.Opening("yard gate", 3200, 2600, OptionalDouble.empty()), new AccessReadings.Opening(door, doorWide, 2030, OptionalDouble.empty())),
-                            corners, OptionalInt.empty(),
-                            List.of(new AccessReadings.Wall("rear", behind, 500), new AccessReadings.Wall("left", beside, 300)), OptionalDouble.of(5), Optional.empty()),
-                    asTyped, Optional.empty());
+            measure(
+                    new SiteAccess(),
+                    new AccessReadings(
+                            new AccessReadings.Machine(
+                                    size.widthMm(),
+                                    size.depthMm(),
+                                    size.heightMm(),
+                                    size.massKg().orElseThrow()),
+                            OptionalDouble.empty(),
+                            List.of(
+                                    new AccessReadings.Opening("yard gate", 3200, 2600, OptionalDouble.empty()),
+                                    new AccessReadings.Opening(door, doorWide, 2030, OptionalDouble.empty())),
+                            corners,
+                            OptionalInt.empty(),
+                            List.of(
+                                    new AccessReadings.Wall("rear", behind, 500),
+                                    new AccessReadings.Wall("left", beside, 300)),
+                            OptionalDouble.of(5),
+                            Optional.empty()),
+                    asTyped,
+                    Optional.empty());
         });
     }
 
@@ -221,50 +297,132 @@ final class MachineDiary {
     void extraction(int daysAgo, LocalTime at, String by, double asked, double boreMm, double runM) {
         plan(daysAgo, at, by, () -> {
             String bore = Amount.exact(boreMm);
-            List<ExtractionReadings.FanPoint> fan = Stream.of(new double[][] {{0, 640}, {200, 590}, {400, 455}, {600, 180}, {690, 0}}).map(point -> new ExtractionReadings.FanPoint(point[0], point[1])).toList();
-            measure(new Extraction(),
-                    new ExtractionReadings(asked, Optional.empty(),
-                            List.of(new Layout.Segment("hose", boreMm, 1.5, OptionalDouble.empty(), OptionalDouble.of(1.8), OptionalInt.empty()),
-                                    new Layout.Segment("smooth run", boreMm, runM, OptionalDouble.empty(), OptionalDouble.empty(), OptionalInt.empty())),
-                            List.of(new Layout.Fitting("bend", boreMm, 0.35, OptionalInt.empty(), OptionalInt.of(1)), new Layout.Fitting("rain cap", boreMm, 1.1, OptionalInt.empty(), OptionalInt.of(2))),
-                            List.of(new Layout.Filter("pre-filter", 400, 90, OptionalDouble.of(250), OptionalInt.of(0))), fan, OptionalDouble.empty(), true, Optional.of(true), List.of(), Optional.empty()),
-                    Map.ofEntries(Map.entry("requiredFlowM3h", Amount.exact(asked)), Map.entry("segments[0].name", "hose"), Map.entry("segments[0].diameterMm", bore), Map.entry("segments[0].lengthM", "1.5"),
-                            Map.entry("segments[1].name", "smooth run"), Map.entry("segments[1].diameterMm", bore), Map.entry("segments[1].lengthM", Amount.exact(runM)),
-                            Map.entry("fittings[0].lossCoefficient", "0.35"), Map.entry("fittings[1].lossCoefficient", "1.1"),
-                            Map.entry("filters[0].ratedDropPa", "90"), Map.entry("fanCurve", "0 640; 200 590; 400 455; 600 180; 690 0")),
+            List<ExtractionReadings.FanPoint> fan = Stream.of(
+                            new double[][] {{0, 640}, {200, 590}, {400, 455}, {600, 180}, {690, 0}})
+                    .map(point -> new ExtractionReadings.FanPoint(point[0], point[1]))
+                    .toList();
+            measure(
+                    new Extraction(),
+                    new ExtractionReadings(
+                            asked,
+                            Optional.empty(),
+                            List.of(
+                                    new Layout.Segment(
+                                            "hose",
+                                            boreMm,
+                                            1.5,
+                                            OptionalDouble.empty(),
+                                            OptionalDouble.of(1.8),
+                                            OptionalInt.empty()),
+                                    new Layout.Segment(
+                                            "smooth run",
+                                            boreMm,
+                                            runM,
+                                            OptionalDouble.empty(),
+                                            OptionalDouble.empty(),
+                                            OptionalInt.empty())),
+                            List.of(
+                                    new Layout.Fitting("bend", boreMm, 0.35, OptionalInt.empty(), OptionalInt.of(1)),
+                                    new Layout.Fitting(
+                                            "rain cap", boreMm, 1.1, OptionalInt.empty(), OptionalInt.of(2))),
+                            List.of(new Layout.Filter(
+                                    "pre-filter", 400, 90, OptionalDouble.of(250), OptionalInt.of(0))),
+                            fan,
+                            OptionalDouble.empty(),
+                            true,
+                            Optional.of(true),
+                            List.of(),
+                            Optional.empty()),
+                    Map.ofEntries(
+                            Map.entry("requiredFlowM3h", Amount.exact(asked)),
+                            Map.entry("segments[0].name", "hose"),
+                            Map.entry("segments[0].diameterMm", bore),
+                            Map.entry("segments[0].lengthM", "1.5"),
+                            Map.entry("segments[1].name", "smooth run"),
+                            Map.entry("segments[1].diameterMm", bore),
+                            Map.entry("segments[1].lengthM", Amount.exact(runM)),
+                            Map.entry("fittings[0].lossCoefficient", "0.35"),
+                            Map.entry("fittings[1].lossCoefficient", "1.1"),
+                            Map.entry("filters[0].ratedDropPa", "90"),
+                            Map.entry("fanCurve", "0 640; 200 590; 400 455; 600 180; 690 0")),
                     Optional.empty());
         });
     }
 
     /** Its air assist: a pump, switched by the job software. */
     void air(int daysAgo, LocalTime at, String by, String engraving, String cutting) {
-        plan(daysAgo, at, by, () -> measure(new AirAssist(),
-                new AirReadings(AirReadings.Source.PUMP, Optional.empty(), true, Optional.of(true), "M8", "M9", true, true,
-                        new AirReadings.Flow(OptionalDouble.of(Double.parseDouble(engraving)), Optional.empty()),
-                        new AirReadings.Flow(OptionalDouble.of(Double.parseDouble(cutting)), Optional.empty()), OptionalDouble.empty(), OptionalDouble.empty()),
-                Map.of("onCommand", "M8", "offCommand", "M9", "engraving.readLMin", engraving, "cutting.readLMin", cutting), Optional.empty()));
+        plan(
+                daysAgo,
+                at,
+                by,
+                () -> measure(
+                        new AirAssist(),
+                        new AirReadings(
+                                AirReadings.Source.PUMP,
+                                Optional.empty(),
+                                true,
+                                Optional.of(true),
+                                "M8",
+                                "M9",
+                                true,
+                                true,
+                                new AirReadings.Flow(
+                                        OptionalDouble.of(Double.parseDouble(engraving)), Optional.empty()),
+                                new AirReadings.Flow(OptionalDouble.of(Double.parseDouble(cutting)), Optional.empty()),
+                                OptionalDouble.empty(),
+                                OptionalDouble.empty()),
+                        Map.of(
+                                "onCommand",
+                                "M8",
+                                "offCommand",
+                                "M9",
+                                "engraving.readLMin",
+                                engraving,
+                                "cutting.readLMin",
+                                cutting),
+                        Optional.empty()));
     }
 
     /** The circuit that it hangs on, with a chiller where there is one. */
     void circuit(int daysAgo, LocalTime at, String by, double watts, double chillerW, double lengthM) {
         plan(daysAgo, at, by, () -> {
             List<CircuitReadings.Load> loads = new ArrayList<>(List.of(load("supply", watts, 0.92)));
-            Map<String, String> asTyped = new HashMap<>(Map.of("supplyV", "230", "circuitA", "16", "cable.lengthM", Amount.exact(lengthM) + "m", "cable.sectionMm2", "2.5",
-                    "loads[0].name", "supply", "loads[0].ratedW", Amount.exact(watts)));
+            Map<String, String> asTyped = new HashMap<>(Map.of(
+                    "supplyV",
+                    "230",
+                    "circuitA",
+                    "16",
+                    "cable.lengthM",
+                    Amount.exact(lengthM) + "m",
+                    "cable.sectionMm2",
+                    "2.5",
+                    "loads[0].name",
+                    "supply",
+                    "loads[0].ratedW",
+                    Amount.exact(watts)));
             if (chillerW > 0) {
                 loads.add(load("chiller", chillerW, 0.85));
                 asTyped.putAll(Map.of("loads[1].name", "chiller", "loads[1].ratedW", Amount.exact(chillerW)));
             }
             loads.add(load("extractor", 370, 0.9));
-            measure(new SiteCircuit(),
-                    new CircuitReadings(230, 16, loads, OptionalDouble.empty(), OptionalDouble.empty(),
-                            Optional.of(new CircuitReadings.Cable(lengthM, 2.5, OptionalDouble.empty())), OptionalDouble.empty()),
-                    asTyped, Optional.empty());
+            measure(
+                    new SiteCircuit(),
+                    new CircuitReadings(
+                            230,
+                            16,
+                            loads,
+                            OptionalDouble.empty(),
+                            OptionalDouble.empty(),
+                            Optional.of(new CircuitReadings.Cable(lengthM, 2.5, OptionalDouble.empty())),
+                            OptionalDouble.empty()),
+                    asTyped,
+                    Optional.empty());
         });
     }
 
     private static CircuitReadings.Load load(String name, double watts, double factor) {
-        return new CircuitReadings.Load(name, watts, OptionalDouble.of(factor), Optional.of(true), OptionalDouble.empty());
+        return new CircuitReadings.Load(
+                name, watts, OptionalDouble.of(factor), Optional.of(true), OptionalDouble.empty());
     }
 
     /** Filled, its flow measured, its temperature set. */
@@ -275,17 +433,43 @@ final class MachineDiary {
     }
 
     void fill(Water water) {
-        Map<String, String> asTyped = new HashMap<>(Map.of("circuitVolumeMl", Amount.exact(water.volumeMl()), "lowestAmbientC", "6"));
+        Map<String, String> asTyped =
+                new HashMap<>(Map.of("circuitVolumeMl", Amount.exact(water.volumeMl()), "lowestAmbientC", "6"));
         water.firstMl().ifPresent(first -> asTyped.put("firstFillMl", Amount.exact(first)));
-        measure(new CoolantMix(), new MixReadings(water.volumeMl(), water.firstMl(), Optional.empty(), 6, OptionalDouble.empty(), Glycol.NONE), asTyped, Optional.empty());
+        measure(
+                new CoolantMix(),
+                new MixReadings(
+                        water.volumeMl(), water.firstMl(), Optional.empty(), 6, OptionalDouble.empty(), Glycol.NONE),
+                asTyped,
+                Optional.empty());
     }
 
     void heat(Water water) {
-        measure(new CoolantHeat(),
-                new HeatReadings(water.inputW(), water.outputW(), water.flowLMin(), Optional.of(Glycol.NONE), OptionalDouble.empty(), 19, 27, OptionalDouble.empty(),
+        measure(
+                new CoolantHeat(),
+                new HeatReadings(
+                        water.inputW(),
+                        water.outputW(),
+                        water.flowLMin(),
+                        Optional.of(Glycol.NONE),
+                        OptionalDouble.empty(),
+                        19,
+                        27,
+                        OptionalDouble.empty(),
                         OptionalDouble.of(water.chillerW())),
-                Map.of("electricalInputW", Amount.exact(water.inputW()), "opticalOutputW", Amount.exact(water.outputW()), "flowLMin", Amount.exact(water.flowLMin()),
-                        "startC", "19", "maxC", "27", "chillerW", Amount.exact(water.chillerW())),
+                Map.of(
+                        "electricalInputW",
+                        Amount.exact(water.inputW()),
+                        "opticalOutputW",
+                        Amount.exact(water.outputW()),
+                        "flowLMin",
+                        Amount.exact(water.flowLMin()),
+                        "startC",
+                        "19",
+                        "maxC",
+                        "27",
+                        "chillerW",
+                        Amount.exact(water.chillerW())),
                 Optional.empty());
     }
 
@@ -294,18 +478,51 @@ final class MachineDiary {
         plan(daysAgo, at, by, () -> {
             Map<String, String> asTyped = new HashMap<>(Map.of("minCoolantC", "15", "maxCoolantC", "25"));
             water.followC().ifPresent(follow -> asTyped.put("followC", Amount.exact(follow)));
-            measure(new CoolantSetpoint(),
-                    new SetpointReadings(air.airTemperatureC(), air.relativeHumidityPct(), OptionalDouble.empty(), 15, 25, OptionalDouble.empty(), water.followC()),
-                    asTyped, Optional.empty());
+            measure(
+                    new CoolantSetpoint(),
+                    new SetpointReadings(
+                            air.airTemperatureC(),
+                            air.relativeHumidityPct(),
+                            OptionalDouble.empty(),
+                            15,
+                            25,
+                            OptionalDouble.empty(),
+                            water.followC()),
+                    asTyped,
+                    Optional.empty());
         });
     }
 
     /** Nitrogen from a bottle, as it is cut with. */
     void gas(int daysAgo, LocalTime at, String by, String gauge) {
-        plan(daysAgo, at, by, () -> measure(new AssistGas(),
-                new GasReadings(Gas.NITROGEN, 2, 14, OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(),
-                        Optional.of(new GasReadings.Bottle(50, Double.parseDouble(gauge), OptionalDouble.empty())), OptionalDouble.of(60)),
-                Map.of("nozzleMm", "2.0", "pressureBar", "14", "beamOnPct", "60", "bottle.volumeL", "50", "bottle.pressureBar", gauge), Optional.empty()));
+        plan(
+                daysAgo,
+                at,
+                by,
+                () -> measure(
+                        new AssistGas(),
+                        new GasReadings(
+                                Gas.NITROGEN,
+                                2,
+                                14,
+                                OptionalDouble.empty(),
+                                OptionalDouble.empty(),
+                                OptionalDouble.empty(),
+                                Optional.of(
+                                        new GasReadings.Bottle(50, Double.parseDouble(gauge), OptionalDouble.empty())),
+                                OptionalDouble.of(60)),
+                        Map.of(
+                                "nozzleMm",
+                                "2.0",
+                                "pressureBar",
+                                "14",
+                                "beamOnPct",
+                                "60",
+                                "bottle.volumeL",
+                                "50",
+                                "bottle.pressureBar",
+                                gauge),
+                        Optional.empty()));
     }
 
     void settings(int daysAgo, String text) {
@@ -313,7 +530,11 @@ final class MachineDiary {
     }
 
     void settings(String text) {
-        SettingsReadings readings = new SettingsReadings(text, lastGoodSettings, Optional.empty(), plate.control().orElseThrow().need().orElseThrow());
+        SettingsReadings readings = new SettingsReadings(
+                text,
+                lastGoodSettings,
+                Optional.empty(),
+                plate.control().orElseThrow().need().orElseThrow());
         Body.Measured body = measure(new ControllerSettings(), readings, Map.of(), Optional.empty());
         if (body.verdict().satisfies()) {
             lastGoodSettings = Optional.of(text);
@@ -328,7 +549,8 @@ final class MachineDiary {
     }
 
     void ramp(String name, Beam.Typed typed, Optional<Correct> correct) {
-        Optional<Logbook.Correcting> replaces = correct.map(c -> new Logbook.Correcting(numbers.get(c.name()), c.why()));
+        Optional<Logbook.Correcting> replaces =
+                correct.map(c -> new Logbook.Correcting(numbers.get(c.name()), c.why()));
         Body.Measured body = measure(new FocusRamp(), typed.readings(), typed.asTyped(), replaces);
         if (body.verdict().satisfies() && body.finding() instanceof RampFinding finding) {
             lastBestGap = finding.bestGapMm();
@@ -345,10 +567,14 @@ final class MachineDiary {
 
     private <R extends Record, F extends Record> Body.Measured measure(
             Procedure<R, F> procedure, R readings, Map<String, String> asTyped, Optional<Logbook.Correcting> replaces) {
-        Body.Measured body = Body.Measured.of(procedure, readings, asTyped, procedure.evaluate(readings), UnitChoice.METRIC);
+        Body.Measured body =
+                Body.Measured.of(procedure, readings, asTyped, procedure.evaluate(readings), UnitChoice.METRIC);
         newest = logbook.append(id, body, replaces, List.of(), stamp).number();
-        Optional<String> known = Optional.ofNullable(Map.of("site-climate", "climate", "controller-settings", "settings", "focus-ramp", "focus").get(body.procedure()));
-        known.ifPresent(what -> along.put(what, new TakenAlong.Known(what, body.shown().keyFigure(), newest, stamp.at())));
+        Optional<String> known = Optional.ofNullable(
+                Map.of("site-climate", "climate", "controller-settings", "settings", "focus-ramp", "focus")
+                        .get(body.procedure()));
+        known.ifPresent(
+                what -> along.put(what, new TakenAlong.Known(what, body.shown().keyFigure(), newest, stamp.at())));
         return body;
     }
 
@@ -357,6 +583,8 @@ final class MachineDiary {
     }
 
     private static String text(double value, int decimals) {
-        return BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP).toPlainString();
+        return BigDecimal.valueOf(value)
+                .setScale(decimals, RoundingMode.HALF_UP)
+                .toPlainString();
     }
 }

@@ -36,8 +36,8 @@ import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.LogbookException;
 
 /**
- * What every view shares. The logbook is read and written on a thread of its own; what comes of it is handed back
- * on the interface thread. The time is handed in.
+ * What every view shares. The logbook is read and written on a thread of its own; what comes of it is handed back on
+ * the interface thread. The time is handed in.
  */
 public final class Desk implements Workplace, AutoCloseable {
 
@@ -144,7 +144,9 @@ public final class Desk implements Workplace, AutoCloseable {
     }
 
     public Optional<MachineStatus> machine(String id) {
-        return machines.get().stream().filter(machine -> machine.machineId().equals(id)).findFirst();
+        return machines.get().stream()
+                .filter(machine -> machine.machineId().equals(id))
+                .findFirst();
     }
 
     @Override
@@ -164,7 +166,8 @@ public final class Desk implements Workplace, AutoCloseable {
     /** Who records, and when: now. */
     public Entry.Stamp stamp() {
         Instant now = now();
-        return new Entry.Stamp(now.truncatedTo(ChronoUnit.MILLIS), zone.getRules().getOffset(now), initials.get(), program);
+        return new Entry.Stamp(
+                now.truncatedTo(ChronoUnit.MILLIS), zone.getRules().getOffset(now), initials.get(), program);
     }
 
     /** Where sentences for the person go. */
@@ -219,7 +222,8 @@ public final class Desk implements Workplace, AutoCloseable {
     /** What would follow from something that happened, in words; asked on the logbook's thread. */
     public List<String> consequences(String machineId, Body.Happened happened) {
         Instant now = now();
-        return route.consequences(logbook().history(machineId), happened, now, zone.getRules().getOffset(now));
+        return route.consequences(
+                logbook().history(machineId), happened, now, zone.getRules().getOffset(now));
     }
 
     /** What goes along with a work result of a machine; asked on the logbook's thread. */

@@ -11,13 +11,16 @@ import java.util.function.Supplier;
 import zebrawood.kit.view.Words;
 import zebrawood.logbook.store.LogbookException;
 
-/** Tells what went wrong: in the logbook's own words where it refused, else in one plain sentence, with a report beside the logbook. */
+/**
+ * Tells what went wrong: in the logbook's own words where it refused, else in one plain sentence, with a report beside
+ * the logbook.
+ */
 final class FaultReport {
 
     private final Path folder;
     private final Supplier<Instant> clock;
     private final String program;
-    private Consumer<String> teller = sentence -> { };
+    private Consumer<String> teller = sentence -> {};
 
     FaultReport(Path folder, Supplier<Instant> clock, String program) {
         this.folder = folder;
@@ -55,9 +58,11 @@ final class FaultReport {
         String sentence;
         try {
             Files.writeString(report, clock.get() + " " + program + "\n" + trace);
-            sentence = "Something went wrong that should not have. What you typed is kept; a report stands in " + report;
+            sentence =
+                    "Something went wrong that should not have. What you typed is kept; a report stands in " + report;
         } catch (IOException unwritable) {
-            sentence = "Something went wrong that should not have, and no report could be written. What you typed is kept";
+            sentence =
+                    "Something went wrong that should not have, and no report could be written. What you typed is kept";
         }
         say(sentence + ".");
         return sentence;

@@ -13,7 +13,10 @@ import java.util.function.Supplier;
 import javafx.application.Platform;
 import zebrawood.logbook.store.LogbookException;
 
-/** Work off the interface thread: with the logbook, one after the other, or apart from it. Results come back on the interface thread. */
+/**
+ * Work off the interface thread: with the logbook, one after the other, or apart from it. Results come back on the
+ * interface thread.
+ */
 final class LogbookThread {
 
     /** what is being written when the window closes is waited for so long */
@@ -49,27 +52,31 @@ final class LogbookThread {
             } catch (LogbookException refused) {
                 Platform.runLater(() -> hand(() -> otherwise.accept(refused)));
             } catch (Exception | StackOverflowError unexpected) {
-                Platform.runLater(() -> hand(() -> otherwise.accept(new LogbookException(faults.told(unexpected), unexpected))));
+                Platform.runLater(
+                        () -> hand(() -> otherwise.accept(new LogbookException(faults.told(unexpected), unexpected))));
             }
         });
     }
 
     <T> void apart(Callable<T> work, Consumer<T> then) {
         pending.incrementAndGet();
-        Thread thread = new Thread(() -> {
-            try {
-                T done = work.call();
-                Platform.runLater(() -> hand(() -> then.accept(done)));
-            } catch (CancellationException ended) {
-                Platform.runLater(() -> hand(() -> faults.say("Ended; nothing was changed.")));
-            } catch (LogbookException refused) {
-                Platform.runLater(() -> hand(() -> faults.say(refused)));
-            } catch (IOException e) {
-                Platform.runLater(() -> hand(() -> faults.say("The file could not be written there; choose another folder, or free some space.")));
-            } catch (Exception | StackOverflowError unexpected) {
-                Platform.runLater(() -> hand(() -> faults.told(unexpected)));
-            }
-        }, "apart");
+        Thread thread = new Thread(
+                () -> {
+                    try {
+                        T done = work.call();
+                        Platform.runLater(() -> hand(() -> then.accept(done)));
+                    } catch (CancellationException ended) {
+                        Platform.runLater(() -> hand(() -> faults.say("Ended; nothing was changed.")));
+                    } catch (LogbookException refused) {
+                        Platform.runLater(() -> hand(() -> faults.say(refused)));
+                    } catch (IOException e) {
+                        Platform.runLater(() -> hand(() -> faults.say(
+                                "The file could not be written there; choose another folder, or free some space.")));
+                    } catch (Exception | StackOverflowError unexpected) {
+                        Platform.runLater(() -> hand(() -> faults.told(unexpected)));
+                    }
+                },
+                "apart");
         thread.setDaemon(true);
         thread.start();
     }

@@ -29,7 +29,9 @@ public interface Navigator {
     /** Opens the page on which a work result is typed. */
     void work(String machineId);
 
-    /** Shows what was different between an entry and another one of its machine; the one before it where none is given. */
+    /**
+     * Shows what was different between an entry and another one of its machine; the one before it where none is given.
+     */
     void difference(Entry entry, Optional<Entry> other);
 
     void addMachine();

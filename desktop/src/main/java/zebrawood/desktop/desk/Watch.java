@@ -9,8 +9,9 @@ import zebrawood.logbook.store.Backups;
 import zebrawood.logbook.store.LogbookException;
 
 /**
- * What is done now and then while nothing else is to do: looking whether another program has recorded something, preparing
- * the search, the day's backup, also in a window that stays open for days. What fails is told once and runs again next time.
+ * What is done now and then while nothing else is to do: looking whether another program has recorded something,
+ * preparing the search, the day's backup, also in a window that stays open for days. What fails is told once and runs
+ * again next time.
  */
 final class Watch {
 
@@ -20,6 +21,7 @@ final class Watch {
     private static final long BACKUP_FIRST_S = 20;
     /** a day's backup is at most so late in a window left open */
     private static final long BACKUP_EVERY_S = 1800;
+
     private static final long LAST_S = 10;
 
     private final Desk desk;
@@ -48,15 +50,19 @@ final class Watch {
     }
 
     private void repeat(Task task, long first, long every) {
-        aside.scheduleWithFixedDelay(() -> {
-            try {
-                task.run();
-            } catch (LogbookException refused) {
-                tellOnce(refused.getMessage(), () -> faults.say(refused));
-            } catch (RuntimeException | StackOverflowError fault) {
-                tellOnce(String.valueOf(fault), () -> faults.told(fault));
-            }
-        }, first, every, TimeUnit.SECONDS);
+        aside.scheduleWithFixedDelay(
+                () -> {
+                    try {
+                        task.run();
+                    } catch (LogbookException refused) {
+                        tellOnce(refused.getMessage(), () -> faults.say(refused));
+                    } catch (RuntimeException | StackOverflowError fault) {
+                        tellOnce(String.valueOf(fault), () -> faults.told(fault));
+                    }
+                },
+                first,
+                every,
+                TimeUnit.SECONDS);
     }
 
     /** The same failure is told once, not each second. */
@@ -69,7 +75,7 @@ final class Watch {
 
     private void lookForOthers() {
         if (desk.isIdle() && !desk.logbook().head().equals(desk.head().get())) {
-            desk.refresh(() -> { });
+            desk.refresh(() -> {});
         }
     }
 
@@ -78,8 +84,11 @@ final class Watch {
             return;
         }
         Optional<Backups.Backup> made = new Backups(desk.logbook().folder()).daily(desk.now());
-        made.filter(backup -> !backup.whole()).ifPresent(flawed -> Platform.runLater(() -> desk.tell(
-                "The logbook is not whole: the day's backup found a flaw. Check it with Ctrl+K, \"Check that the logbook is whole\"; the whole backups are kept.")));
+        made.filter(backup -> !backup.whole())
+                .ifPresent(flawed -> Platform.runLater(
+                        () -> desk.tell("The logbook is not whole: the day's backup found a flaw. Check it with "
+                                + "Ctrl+K, \"Check that the logbook is whole\"; the whole backups "
+                                + "are kept.")));
     }
 
     private void prepareSearch() {

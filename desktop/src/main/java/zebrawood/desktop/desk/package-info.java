@@ -3,4 +3,3 @@
  * initials? Start at {@link zebrawood.desktop.desk.Desk}.
  */
 package zebrawood.desktop.desk;
-

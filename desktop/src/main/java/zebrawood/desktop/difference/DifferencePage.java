@@ -80,8 +80,13 @@ public final class DifferencePage extends HBox implements FramedPage {
         }
         earlier.setId("earlier");
         later.setId("later");
-        VBox head = new VBox(2, Words.label("What was different?", "head"),
-                Words.label("everything on record that differed between the two, the likeliest to matter on this family first; a difference is not yet a cause", "caption"));
+        VBox head = new VBox(
+                2,
+                Words.label("What was different?", "head"),
+                Words.label(
+                        "everything on record that differed between the two, the likeliest to matter on this "
+                                + "family first; a difference is not yet a cause",
+                        "caption"));
         ScrollPane scroll = new ScrollPane(rows);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
@@ -97,33 +102,50 @@ public final class DifferencePage extends HBox implements FramedPage {
     }
 
     private void load(Entry entry, Optional<Entry> other) {
-        TapeFilter alike = new TapeFilter(Optional.of(machineId), Optional.of(entry.body().stop()), Optional.empty());
-        desk.later(() -> desk.logbook().tape(alike, Long.MAX_VALUE, CHOICES).stream().filter(line -> !line.corrected()).map(TapeLine::entry).toList(), found -> {
-            List<Entry> entries = new ArrayList<>(found);
-            for (Entry wanted : other.map(o -> List.of(entry, o)).orElse(List.of(entry))) {
-                if (entries.stream().noneMatch(e -> e.number() == wanted.number())) {
-                    entries.add(wanted);
-                }
-            }
-            Optional<Entry> beside = other.or(() -> entries.stream().filter(e -> e.standsAt() < entry.standsAt()).findFirst())
-                    .or(() -> entries.stream().filter(e -> e.number() != entry.number()).findFirst());
-            filling = true;
-            List<Choice> choices = entries.stream().map(Choice::new).toList();
-            earlier.getItems().setAll(choices);
-            later.getItems().setAll(choices);
-            later.setValue(choice(choices, entry));
-            beside.ifPresent(e -> earlier.setValue(choice(choices, e)));
-            filling = false;
-            if (beside.isEmpty()) {
-                slip.show(List.of(slip.verdict(StopState.OPEN, "ONE ONLY"), Slip.act("There is no second one to compare with yet.", Optional.of("Record another one; then both can be laid side by side."))));
-            } else {
-                compare();
-            }
-        });
+        TapeFilter alike =
+                new TapeFilter(Optional.of(machineId), Optional.of(entry.body().stop()), Optional.empty());
+        desk.later(
+                () -> desk.logbook().tape(alike, Long.MAX_VALUE, CHOICES).stream()
+                        .filter(line -> !line.corrected())
+                        .map(TapeLine::entry)
+                        .toList(),
+                found -> {
+                    List<Entry> entries = new ArrayList<>(found);
+                    for (Entry wanted : other.map(o -> List.of(entry, o)).orElse(List.of(entry))) {
+                        if (entries.stream().noneMatch(e -> e.number() == wanted.number())) {
+                            entries.add(wanted);
+                        }
+                    }
+                    Optional<Entry> beside = other.or(() -> entries.stream()
+                                    .filter(e -> e.standsAt() < entry.standsAt())
+                                    .findFirst())
+                            .or(() -> entries.stream()
+                                    .filter(e -> e.number() != entry.number())
+                                    .findFirst());
+                    filling = true;
+                    List<Choice> choices = entries.stream().map(Choice::new).toList();
+                    earlier.getItems().setAll(choices);
+                    later.getItems().setAll(choices);
+                    later.setValue(choice(choices, entry));
+                    beside.ifPresent(e -> earlier.setValue(choice(choices, e)));
+                    filling = false;
+                    if (beside.isEmpty()) {
+                        slip.show(List.of(
+                                slip.verdict(StopState.OPEN, "ONE ONLY"),
+                                Slip.act(
+                                        "There is no second one to compare with yet.",
+                                        Optional.of("Record another one; then both can be laid side by side."))));
+                    } else {
+                        compare();
+                    }
+                });
     }
 
     private static Choice choice(List<Choice> choices, Entry entry) {
-        return choices.stream().filter(choice -> choice.entry().number() == entry.number()).findFirst().orElseThrow();
+        return choices.stream()
+                .filter(choice -> choice.entry().number() == entry.number())
+                .findFirst()
+                .orElseThrow();
     }
 
     private void compare() {
@@ -137,14 +159,18 @@ public final class DifferencePage extends HBox implements FramedPage {
 
     private void show(Comparison comparison) {
         shown = Optional.of(comparison);
-        cards.getChildren().setAll(card(comparison.earlier().at(), "first"), card(comparison.later().at(), "then"));
+        cards.getChildren()
+                .setAll(
+                        card(comparison.earlier().at(), "first"),
+                        card(comparison.later().at(), "then"));
         rows.getChildren().clear();
         boolean slight = false;
         int number = 0;
         for (Difference difference : comparison.differences()) {
             if (!slight && difference.likelihood() < Difference.SLIGHT) {
                 slight = true;
-                Label label = Words.label(number == 0 ? "Only what hardly matters differed" : "These hardly matter", "caption");
+                Label label = Words.label(
+                        number == 0 ? "Only what hardly matters differed" : "These hardly matter", "caption");
                 label.setPadding(new Insets(12, 0, 4, 0));
                 rows.getChildren().add(label);
             }
@@ -158,10 +184,20 @@ public final class DifferencePage extends HBox implements FramedPage {
     }
 
     private Node card(Entry entry, String when) {
-        String name = entry.body() instanceof Body.Worked worked ? worked.result().outcome().word() : words(entry);
-        VBox card = new VBox(2, Words.label(when + ": " + WHEN.format(entry.stamp().local()) + ", " + entry.stamp().by(), "caption"), Words.label(name, "machine-name"));
+        String name = entry.body() instanceof Body.Worked worked
+                ? worked.result().outcome().word()
+                : words(entry);
+        VBox card = new VBox(
+                2,
+                Words.label(
+                        when + ": " + WHEN.format(entry.stamp().local()) + ", "
+                                + entry.stamp().by(),
+                        "caption"),
+                Words.label(name, "machine-name"));
         if (entry.body() instanceof Body.Worked worked) {
-            String score = worked.result().outcome().score().isPresent() ? worked.result().outcome().score().getAsInt() + " of 10, " : "";
+            String score = worked.result().outcome().score().isPresent()
+                    ? worked.result().outcome().score().getAsInt() + " of 10, "
+                    : "";
             card.getChildren().add(Words.label(score + worked.result().stock().kind(), "quiet"));
         }
         card.setMinWidth(180);
@@ -172,11 +208,16 @@ public final class DifferencePage extends HBox implements FramedPage {
 
     private Node row(Difference difference, boolean first) {
         DrawingSurface bar = new DrawingSurface(desk.look());
-        bar.show((pen, width, height) -> {
-            double y = height / 2;
-            pen.stroke(Path.rectangle(0.5, y - 6, width - 1, 12), Stroke.of(Tone.HAIRLINE, 1));
-            pen.fill(Path.rectangle(0.5, y - 6, Math.max(2, (width - 1) * Math.min(1, difference.likelihood())), 12), Tone.WALNUT);
-        }, "likelihood " + Math.round(100 * difference.likelihood()) + " of 100");
+        bar.show(
+                (pen, width, height) -> {
+                    double y = height / 2;
+                    pen.stroke(Path.rectangle(0.5, y - 6, width - 1, 12), Stroke.of(Tone.HAIRLINE, 1));
+                    pen.fill(
+                            Path.rectangle(
+                                    0.5, y - 6, Math.max(2, (width - 1) * Math.min(1, difference.likelihood())), 12),
+                            Tone.WALNUT);
+                },
+                "likelihood " + Math.round(100 * difference.likelihood()) + " of 100");
         bar.setMinSize(56, 20);
         bar.setMaxSize(56, 20);
         Label label = Words.label(difference.label(), first ? "stand-name" : "bold");
@@ -194,15 +235,26 @@ public final class DifferencePage extends HBox implements FramedPage {
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         DrawingSurface arrow = new DrawingSurface(desk.look());
-        arrow.show((pen, width, height) -> {
-            pen.line(2, height / 2, width - 3, height / 2, Stroke.of(Tone.QUIET, 1.4));
-            pen.stroke(new Path().move(width - 8, height / 2 - 4).line(width - 3, height / 2).line(width - 8, height / 2 + 4), Stroke.of(Tone.QUIET, 1.4));
-        }, "became");
+        arrow.show(
+                (pen, width, height) -> {
+                    pen.line(2, height / 2, width - 3, height / 2, Stroke.of(Tone.QUIET, 1.4));
+                    pen.stroke(
+                            new Path()
+                                    .move(width - 8, height / 2 - 4)
+                                    .line(width - 3, height / 2)
+                                    .line(width - 8, height / 2 + 4),
+                            Stroke.of(Tone.QUIET, 1.4));
+                },
+                "became");
         arrow.setMinSize(24, 16);
         arrow.setMaxSize(24, 16);
         HBox row = new HBox(12, bar, words, before, arrow, after, gap);
         link(difference.entryBefore(), row);
-        link(difference.entryAfter().isPresent() && difference.entryAfter().equals(difference.entryBefore()) ? OptionalInt.empty() : difference.entryAfter(), row);
+        link(
+                difference.entryAfter().isPresent() && difference.entryAfter().equals(difference.entryBefore())
+                        ? OptionalInt.empty()
+                        : difference.entryAfter(),
+                row);
         row.setAlignment(Pos.CENTER_LEFT);
         row.getStyleClass().add("settings-row");
         row.setMinHeight(first ? 58 : 44);
@@ -222,32 +274,49 @@ public final class DifferencePage extends HBox implements FramedPage {
 
     private void showSlip(Comparison comparison) {
         List<Node> parts = new ArrayList<>();
-        Optional<Difference> first = comparison.differences().stream().findFirst().filter(difference -> difference.likelihood() >= Difference.SLIGHT);
-        boolean likely = first.filter(difference -> difference.likelihood() >= Difference.LIKELY).isPresent();
-        parts.add(slip.verdict(likely ? StopState.NOTE : StopState.UNCLEAR, likely ? "LOOK HERE FIRST" : "NOTHING STANDS OUT"));
-        parts.add(first.map(difference -> Slip.act(said(difference), Optional.of(difference.entryBefore().isPresent()
-                        ? "Put it back as it was if you can, and try again with all else alike."
-                        : "Look at it before anything else is changed.")))
+        Optional<Difference> first = comparison.differences().stream()
+                .findFirst()
+                .filter(difference -> difference.likelihood() >= Difference.SLIGHT);
+        boolean likely = first.filter(difference -> difference.likelihood() >= Difference.LIKELY)
+                .isPresent();
+        parts.add(slip.verdict(
+                likely ? StopState.NOTE : StopState.UNCLEAR, likely ? "LOOK HERE FIRST" : "NOTHING STANDS OUT"));
+        parts.add(first.map(difference -> Slip.act(
+                        said(difference),
+                        Optional.of(
+                                difference.entryBefore().isPresent()
+                                        ? "Put it back as it was if you can, and try again with all else alike."
+                                        : "Look at it before anything else is changed.")))
                 .orElseGet(() -> Slip.act("Look at what is not on record.", Optional.empty())));
-        long others = comparison.differences().stream().skip(1).filter(difference -> difference.likelihood() >= Difference.LIKELY).count();
+        long others = comparison.differences().stream()
+                .skip(1)
+                .filter(difference -> difference.likelihood() >= Difference.LIKELY)
+                .count();
         if (others > 0) {
-            parts.add(Slip.quiet(others + (others == 1 ? " other" : " others") + " may matter as well; change one thing at a time."));
+            parts.add(Slip.quiet(others + (others == 1 ? " other" : " others")
+                    + " may matter as well; change one thing at a time."));
         }
         VBox missing = new VBox(4, Words.label("Not on record", "bold"));
-        comparison.notOnRecord().stream().limit(14).forEach(words -> missing.getChildren().add(Words.wrapped(words)));
+        comparison.notOnRecord().stream()
+                .limit(14)
+                .forEach(words -> missing.getChildren().add(Words.wrapped(words)));
         if (comparison.notOnRecord().isEmpty()) {
             missing.getChildren().add(Words.wrapped("Nothing that is asked for is missing."));
         } else if (comparison.notOnRecord().size() > 14) {
-            missing.getChildren().add(Words.wrapped("and " + (comparison.notOnRecord().size() - 14) + " more", "quiet"));
+            missing.getChildren()
+                    .add(Words.wrapped("and " + (comparison.notOnRecord().size() - 14) + " more", "quiet"));
         }
         parts.add(missing);
         slip.show(parts);
     }
 
     private String said(Difference difference) {
-        return Words.sentence(difference.entryBefore().isEmpty()
-                ? difference.label() + ", " + difference.why()
-                : difference.label() + ": " + difference.before().in(desk.units().get()) + ", then " + difference.after().in(desk.units().get()));
+        return Words.sentence(
+                difference.entryBefore().isEmpty()
+                        ? difference.label() + ", " + difference.why()
+                        : difference.label() + ": "
+                                + difference.before().in(desk.units().get()) + ", then "
+                                + difference.after().in(desk.units().get()));
     }
 
     @Override
@@ -273,7 +342,9 @@ public final class DifferencePage extends HBox implements FramedPage {
 
     @Override
     public Foot foot() {
-        return new Foot("Computed from the entries alone; old findings are taken as they were recorded.", false,
+        return new Foot(
+                "Computed from the entries alone; old findings are taken as they were recorded.",
+                false,
                 Optional.of(new SimpleStringProperty("each number opens the entry behind it")));
     }
 
@@ -282,9 +353,22 @@ public final class DifferencePage extends HBox implements FramedPage {
     public void copy() {
         shown.ifPresent(comparison -> {
             StringBuilder text = new StringBuilder("what\tfirst\tthen\tto know\tlikelihood\n");
-            comparison.differences().forEach(d -> text.append(d.label()).append('\t').append(d.before().in(desk.units().get())).append('\t')
-                    .append(d.after().in(desk.units().get())).append('\t').append(d.why()).append('\t').append(Math.round(100 * d.likelihood())).append('\n'));
-            comparison.notOnRecord().forEach(words -> text.append("not on record\t").append(words).append('\n'));
+            comparison
+                    .differences()
+                    .forEach(d -> text.append(d.label())
+                            .append('\t')
+                            .append(d.before().in(desk.units().get()))
+                            .append('\t')
+                            .append(d.after().in(desk.units().get()))
+                            .append('\t')
+                            .append(d.why())
+                            .append('\t')
+                            .append(Math.round(100 * d.likelihood()))
+                            .append('\n'));
+            comparison
+                    .notOnRecord()
+                    .forEach(words ->
+                            text.append("not on record\t").append(words).append('\n'));
             Clip.put(text.toString());
             desk.tell("The differences are on the clipboard.");
         });
@@ -298,9 +382,11 @@ public final class DifferencePage extends HBox implements FramedPage {
 
     private static String words(Entry entry) {
         if (entry.body() instanceof Body.Worked worked) {
-            return worked.result().stock().kind() + ", " + worked.result().outcome().word();
+            return worked.result().stock().kind() + ", "
+                    + worked.result().outcome().word();
         } else if (entry.body() instanceof Body.Measured measured) {
-            return Catalogue.title(measured.procedure()) + ", " + measured.shown().keyFigure();
+            return Catalogue.title(measured.procedure()) + ", "
+                    + measured.shown().keyFigure();
         }
         return Catalogue.title(entry.body().stop());
     }

@@ -1,5 +1,4 @@
 /**
- * What was different between two entries of a machine? Start at
- * {@link zebrawood.desktop.difference.DifferencePage}.
+ * What was different between two entries of a machine? Start at {@link zebrawood.desktop.difference.DifferencePage}.
  */
 package zebrawood.desktop.difference;

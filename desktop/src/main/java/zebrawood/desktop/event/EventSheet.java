@@ -45,13 +45,18 @@ public final class EventSheet {
     private final AttachBox files;
     private long generation;
 
-    private EventSheet(Desk desk, Navigator navigator, String machineId, Optional<Entry> correcting, Consumer<Entry> recorded) {
+    private EventSheet(
+            Desk desk, Navigator navigator, String machineId, Optional<Entry> correcting, Consumer<Entry> recorded) {
         this.desk = desk;
         this.machineId = machineId;
         this.files = new AttachBox(desk);
         String machine = desk.machine(machineId).orElseThrow().plate().name();
-        String title = correcting.map(entry -> "Correct no. " + entry.number() + " of " + machine).orElse("What happened to " + machine + "?");
-        sheet = new RecordingOverlay(desk, navigator, new RecordingOverlay.Titles(title, "Record it", "event-record"), recorded).wide(748, 600);
+        String title = correcting
+                .map(entry -> "Correct no. " + entry.number() + " of " + machine)
+                .orElse("What happened to " + machine + "?");
+        sheet = new RecordingOverlay(
+                        desk, navigator, new RecordingOverlay.Titles(title, "Record it", "event-record"), recorded)
+                .wide(748, 600);
         why = correcting.map(entry -> sheet.correcting(entry, "event-why", "why the old entry is replaced"));
         TilePane choice = new TilePane(8, 8);
         choice.setPrefColumns(4);
@@ -81,7 +86,8 @@ public final class EventSheet {
     }
 
     /** The sheet for a machine; {@code kind} is chosen already where it is known. */
-    public static Node of(Desk desk, Navigator navigator, String machineId, Optional<Change> kind, Consumer<Entry> recorded) {
+    public static Node of(
+            Desk desk, Navigator navigator, String machineId, Optional<Change> kind, Consumer<Entry> recorded) {
         EventSheet made = new EventSheet(desk, navigator, machineId, Optional.empty(), recorded);
         kind.ifPresent(change -> made.kinds.selectToggle(made.buttons.get(change.ordinal())));
         return made.sheet;
@@ -144,7 +150,11 @@ public final class EventSheet {
 
     private Body.Happened happened(Change change) {
         Optional<Body.Cleaning> cleaned = change == Change.CLEANED
-                ? Optional.of(new Body.Cleaning(surface.getText().strip(), residue.getText().strip(), damage.getText().strip(), takenOut.isSelected()))
+                ? Optional.of(new Body.Cleaning(
+                        surface.getText().strip(),
+                        residue.getText().strip(),
+                        damage.getText().strip(),
+                        takenOut.isSelected()))
                 : Optional.empty();
         return new Body.Happened(change, remark.getText().strip(), cleaned);
     }
@@ -153,7 +163,10 @@ public final class EventSheet {
     private void follow() {
         long mine = ++generation;
         if (change().isEmpty()) {
-            follows.getChildren().setAll(Words.wrapped("Choose what happened; what follows from it is said before anything is recorded.", "quiet"));
+            follows.getChildren()
+                    .setAll(Words.wrapped(
+                            "Choose what happened; what follows from it is said before anything is recorded.",
+                            "quiet"));
             return;
         }
         Body.Happened happened = happened(change().get());

@@ -34,58 +34,78 @@ final class Attached extends VBox {
         super(8);
         this.desk = desk;
         setId("attached");
-        getChildren().addAll(Words.label(files.size() == 1 ? "One file belongs to it" : files.size() + " files belong to it", "bold"), tiles);
+        getChildren()
+                .addAll(
+                        Words.label(
+                                files.size() == 1 ? "One file belongs to it" : files.size() + " files belong to it",
+                                "bold"),
+                        tiles);
         files.forEach(this::load);
     }
 
     private void load(Entry.Attachment file) {
         VBox place = new VBox();
         tiles.getChildren().add(place);
-        desk.later(() -> file.bytes() > MOST_FOR_A_PICTURE
-                ? new Thumbnail(Optional.empty(), Optional.empty())
-                : Thumbnail.of(file.name(), () -> new ByteArrayInputStream(desk.logbook().attachment(file.sha256()))), small -> {
-            VBox tile = AttachBox.tile(file.name(), small);
-            tile.getChildren().add(Words.label(size(file.bytes()), "caption"));
-            small.warning().ifPresent(warning -> {
-                Label told = Words.wrapped(warning, "problem");
-                told.setMaxWidth(150);
-                tile.getChildren().add(told);
-            });
-            Hyperlink open = new Hyperlink("Open");
-            open.setId("open." + file.name());
-            open.setOnAction(event -> open(file));
-            Hyperlink save = new Hyperlink("Save as ...");
-            save.setId("save." + file.name());
-            save.setOnAction(event -> save(file));
-            tile.getChildren().add(new HBox(8, open, save));
-            place.getChildren().setAll(tile);
-        });
+        desk.later(
+                () -> file.bytes() > MOST_FOR_A_PICTURE
+                        ? new Thumbnail(Optional.empty(), Optional.empty())
+                        : Thumbnail.of(
+                                file.name(),
+                                () -> new ByteArrayInputStream(desk.logbook().attachment(file.sha256()))),
+                small -> {
+                    VBox tile = AttachBox.tile(file.name(), small);
+                    tile.getChildren().add(Words.label(size(file.bytes()), "caption"));
+                    small.warning().ifPresent(warning -> {
+                        Label told = Words.wrapped(warning, "problem");
+                        told.setMaxWidth(150);
+                        tile.getChildren().add(told);
+                    });
+                    Hyperlink open = new Hyperlink("Open");
+                    open.setId("open." + file.name());
+                    open.setOnAction(event -> open(file));
+                    Hyperlink save = new Hyperlink("Save as ...");
+                    save.setId("save." + file.name());
+                    save.setOnAction(event -> save(file));
+                    tile.getChildren().add(new HBox(8, open, save));
+                    place.getChildren().setAll(tile);
+                });
     }
 
     private static String size(long bytes) {
-        return bytes < 1000 ? bytes + " bytes" : bytes < 1_000_000 ? String.format(Locale.ROOT, "%.0f kB", bytes / 1e3) : String.format(Locale.ROOT, "%.1f MB", bytes / 1e6);
+        return bytes < 1000
+                ? bytes + " bytes"
+                : bytes < 1_000_000
+                        ? String.format(Locale.ROOT, "%.0f kB", bytes / 1e3)
+                        : String.format(Locale.ROOT, "%.1f MB", bytes / 1e6);
     }
 
     private void save(Entry.Attachment file) {
         FileDialogs.toSave(getScene(), file.name())
-                .ifPresent(chosen -> desk.later(() -> write(file, chosen), saved -> desk.tell(file.name() + " stands in " + saved + ".")));
+                .ifPresent(chosen -> desk.later(
+                        () -> write(file, chosen), saved -> desk.tell(file.name() + " stands in " + saved + ".")));
     }
 
     /** Opens a copy with whatever the system opens such files with. */
     private void open(Entry.Attachment file) {
-        desk.later(() -> {
-            try {
-                Path copy = Files.createTempDirectory("zebrawood").resolve(file.name().replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]", "_"));
-                write(file, copy);
-                if (!Desktop.isDesktopSupported() || !Desktop.getDesktop().isSupported(Desktop.Action.OPEN)) {
-                    throw new LogbookException("there is no program here that opens " + file.name() + "; save it and open it elsewhere");
-                }
-                Desktop.getDesktop().open(copy.toFile());
-                return copy;
-            } catch (IOException e) {
-                throw new LogbookException(file.name() + " could not be opened here; save it and open it elsewhere", e);
-            }
-        }, opened -> desk.tell("A copy of " + file.name() + " is open; the logbook keeps its own."));
+        desk.later(
+                () -> {
+                    try {
+                        Path copy = Files.createTempDirectory("zebrawood")
+                                .resolve(file.name().replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]", "_"));
+                        write(file, copy);
+                        if (!Desktop.isDesktopSupported()
+                                || !Desktop.getDesktop().isSupported(Desktop.Action.OPEN)) {
+                            throw new LogbookException("there is no program here that opens " + file.name()
+                                    + "; save it and open it elsewhere");
+                        }
+                        Desktop.getDesktop().open(copy.toFile());
+                        return copy;
+                    } catch (IOException e) {
+                        throw new LogbookException(
+                                file.name() + " could not be opened here; save it and open it elsewhere", e);
+                    }
+                },
+                opened -> desk.tell("A copy of " + file.name() + " is open; the logbook keeps its own."));
     }
 
     private Path write(Entry.Attachment file, Path to) {

@@ -77,12 +77,18 @@ final class EntryPaper extends BorderPane {
     }
 
     private Node head() {
-        Label word = Words.label(EntryWords.word(entry), "verdict", Slip.toneStyle(Shapes.tone(EntryWords.shape(entry))));
+        Label word =
+                Words.label(EntryWords.word(entry), "verdict", Slip.toneStyle(Shapes.tone(EntryWords.shape(entry))));
         Label what = Words.label(EntryWords.title(entry) + "  ·  " + machine, "by-hand");
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        Label when = Words.label("no. " + entry.number() + "  ·  " + WHEN.format(entry.stamp().local()) + " UTC"
-                + (entry.stamp().zone().getTotalSeconds() == 0 ? "" : entry.stamp().zone().getId()) + "  ·  " + entry.stamp().by(), "quiet");
+        Label when = Words.label(
+                "no. " + entry.number() + "  ·  " + WHEN.format(entry.stamp().local()) + " UTC"
+                        + (entry.stamp().zone().getTotalSeconds() == 0
+                                ? ""
+                                : entry.stamp().zone().getId()) + "  ·  "
+                        + entry.stamp().by(),
+                "quiet");
         word.setMinWidth(Region.USE_PREF_SIZE);
         what.setMinWidth(Region.USE_PREF_SIZE);
         HBox row = new HBox(10, Slip.mark(desk.look(), EntryWords.shape(entry), 28), word, what, gap, when);
@@ -93,7 +99,9 @@ final class EntryPaper extends BorderPane {
     private Node notes(Around around) {
         List<String> notes = new ArrayList<>();
         entry.corrects().ifPresent(c -> notes.add("Corrects no. " + c.number() + ": " + c.why() + "."));
-        around.correctedBy().ifPresent(later -> notes.add("Corrected by no. " + later.number() + " of " + WHEN.format(later.stamp().local()) + "; it no longer counts."));
+        around.correctedBy()
+                .ifPresent(later -> notes.add("Corrected by no. " + later.number() + " of "
+                        + WHEN.format(later.stamp().local()) + "; it no longer counts."));
         if (entry.body() instanceof Body.Measured measured) {
             notes.add("Judged by the limits of that day: " + measured.shown().judgedBy() + ".");
         }
@@ -106,38 +114,69 @@ final class EntryPaper extends BorderPane {
 
     private Node content() {
         if (entry.body() instanceof Body.Measured measured) {
-            return Catalogue.findStop(measured.procedure()).filter(stop -> measured.isRead()).<Node>map(stop -> measured(stop, measured)).orElseGet(() -> unread(measured));
+            return Catalogue.findStop(measured.procedure())
+                    .filter(stop -> measured.isRead())
+                    .<Node>map(stop -> measured(stop, measured))
+                    .orElseGet(() -> unread(measured));
         } else if (entry.body() instanceof Body.GateLine line) {
-            VBox box = new VBox(10, Words.wrapped(line.title(), "act"),
-                    Words.wrapped(line.lifted() ? "Seen to be so." : "Seen not to be so; the bar stays in hand.", "by-hand"));
+            VBox box = new VBox(
+                    10,
+                    Words.wrapped(line.title(), "act"),
+                    Words.wrapped(
+                            line.lifted() ? "Seen to be so." : "Seen not to be so; the bar stays in hand.", "by-hand"));
             if (!line.remark().isEmpty()) {
                 box.getChildren().add(Words.wrapped(line.remark(), "by-hand"));
             }
             return box;
         } else if (entry.body() instanceof Body.Happened happened) {
-            VBox box = new VBox(10, Words.wrapped(happened.change().title() + (happened.remark().isEmpty() ? "" : ": " + happened.remark()), "act"));
-            happened.cleaning().ifPresent(cleaning -> box.getChildren().add(narrowed(List.of(new Body.Pair("surface", cleaning.surface()),
-                    new Body.Pair("on it", orNone(cleaning.residue())), new Body.Pair("damage that stays", orNone(cleaning.damage())),
-                    new Body.Pair("out of its seat", cleaning.takenOut() ? "yes" : "no")))));
+            VBox box = new VBox(
+                    10,
+                    Words.wrapped(
+                            happened.change().title() + (happened.remark().isEmpty() ? "" : ": " + happened.remark()),
+                            "act"));
+            happened.cleaning()
+                    .ifPresent(cleaning -> box.getChildren()
+                            .add(narrowed(List.of(
+                                    new Body.Pair("surface", cleaning.surface()),
+                                    new Body.Pair("on it", orNone(cleaning.residue())),
+                                    new Body.Pair("damage that stays", orNone(cleaning.damage())),
+                                    new Body.Pair("out of its seat", cleaning.takenOut() ? "yes" : "no")))));
             return box;
         } else if (entry.body() instanceof Body.Worked worked) {
             return WorkPaper.of(desk, worked, entry.attachments(), narrow);
         } else if (entry.body() instanceof Body.PointOpened point) {
-            return new VBox(10, Words.wrapped(point.what(), "act"), Words.wrapped((point.who().isEmpty() ? "" : "To be done by " + point.who() + ". ")
-                    + point.due().map(due -> "By " + DAY.format(due) + ".").orElse("No day was set."), "by-hand"));
+            return new VBox(
+                    10,
+                    Words.wrapped(point.what(), "act"),
+                    Words.wrapped(
+                            (point.who().isEmpty() ? "" : "To be done by " + point.who() + ". ")
+                                    + point.due()
+                                            .map(due -> "By " + DAY.format(due) + ".")
+                                            .orElse("No day was set."),
+                            "by-hand"));
         } else if (entry.body() instanceof Body.PointClosed closed) {
-            return new VBox(10, Words.wrapped(closed.how(), "act"), Words.wrapped("Closes no. " + closed.opened() + ": " + closed.what() + ".", "by-hand"));
+            return new VBox(
+                    10,
+                    Words.wrapped(closed.how(), "act"),
+                    Words.wrapped("Closes no. " + closed.opened() + ": " + closed.what() + ".", "by-hand"));
         }
         if (entry.body() instanceof Body.Foreign foreign) {
-            return new VBox(10, Words.wrapped("This program does not know such an entry.", "act"),
-                    Words.wrapped("It is kept, counted, exported and imported as it is. Update the program to read it; here is what it says.", "by-hand"), raw(foreign.json()));
+            return new VBox(
+                    10,
+                    Words.wrapped("This program does not know such an entry.", "act"),
+                    Words.wrapped(
+                            "It is kept, counted, exported and imported as it is. Update the program to read it; "
+                                    + "here is what it says.",
+                            "by-hand"),
+                    raw(foreign.json()));
         }
         Body.PlateSet plate = (Body.PlateSet) entry.body();
         List<Body.Pair> pairs = new ArrayList<>();
         for (Map.Entry<String, String> typed : new TreeMap<>(plate.asTyped()).entrySet()) {
             pairs.add(new Body.Pair(PlateField.label(typed.getKey()), typed.getValue()));
         }
-        return new VBox(12, Words.wrapped(plate.plate().name() + ", " + plate.plate().line(), "act"), narrowed(pairs));
+        return new VBox(
+                12, Words.wrapped(plate.plate().name() + ", " + plate.plate().line(), "act"), narrowed(pairs));
     }
 
     private static Node narrowed(List<Body.Pair> pairs) {
@@ -150,35 +189,50 @@ final class EntryPaper extends BorderPane {
         return words.isBlank() ? "none" : words;
     }
 
-    /** A reading whose procedure, or parts of it, only another program knows: the words of its day and the readings as they stand. */
+    /**
+     * A reading whose procedure, or parts of it, only another program knows: the words of its day and the readings as
+     * they stand.
+     */
     private static Node unread(Body.Measured measured) {
         VBox words = new VBox(10);
-        measured.shown().sentences().forEach(sentence -> words.getChildren().add(Words.wrapped(sentence, words.getChildren().isEmpty() ? "title" : "by-hand")));
+        measured.shown()
+                .sentences()
+                .forEach(sentence -> words.getChildren()
+                        .add(Words.wrapped(sentence, words.getChildren().isEmpty() ? "title" : "by-hand")));
         words.getChildren().add(narrowed(measured.shown().evidence()));
-        words.getChildren().add(Words.wrapped("Only another program knows this stop. Its readings, as they stand in the entry:", "quiet"));
+        words.getChildren()
+                .add(Words.wrapped(
+                        "Only another program knows this stop. Its readings, as they stand in the entry:", "quiet"));
         words.getChildren().add(raw(measured.readings() instanceof Unread unread ? unread.json() : ""));
         return words;
     }
 
     private static Node raw(String json) {
-        return Words.wrapped(json.length() > LONGEST_RAW ? json.substring(0, LONGEST_RAW) + " and more; Copy takes all of it" : json, "mono");
+        return Words.wrapped(
+                json.length() > LONGEST_RAW ? json.substring(0, LONGEST_RAW) + " and more; Copy takes all of it" : json,
+                "mono");
     }
 
     private Node measured(Stop<?, ?> stop, Body.Measured measured) {
         VBox words = new VBox(10);
         if (!measured.instructions().isEmpty()) {
-            String action = measured.instructions().get(0).action().in(measured.shown().units());
+            String action =
+                    measured.instructions().get(0).action().in(measured.shown().units());
             words.getChildren().add(Words.wrapped(action, "title"));
             String whole = measured.shown().sentences().get(0);
-            String rest = whole.substring(Math.min(whole.length(), action.length())).strip();
+            String rest =
+                    whole.substring(Math.min(whole.length(), action.length())).strip();
             if (!rest.isEmpty()) {
                 words.getChildren().add(Words.wrapped(rest));
             }
         }
-        measured.shown().sentences().stream().skip(1).forEach(sentence -> words.getChildren().add(Words.wrapped(sentence)));
+        measured.shown().sentences().stream()
+                .skip(1)
+                .forEach(sentence -> words.getChildren().add(Words.wrapped(sentence)));
         words.getChildren().add(Slip.evidence(measured.shown().evidence()));
         DrawingSurface drawing = new DrawingSurface(desk.look()).withMenu();
-        drawing.show(stop.figure(measured, measured.shown().units()), stop.exhibit().title());
+        drawing.show(
+                stop.figure(measured, measured.shown().units()), stop.exhibit().title());
         drawing.setMinHeight(260);
         drawing.setPrefHeight(300);
         VBox left = new VBox(16, words, drawing);
@@ -216,17 +270,34 @@ final class EntryPaper extends BorderPane {
     }
 
     private Node foot(Around around) {
-        Label hash = Words.label(shortened(entry.place().hash()) + (entry.number() == 1 ? "" : "   after " + shortened(around.previous())), "mono", "quiet");
+        Label hash = Words.label(
+                shortened(entry.place().hash())
+                        + (entry.number() == 1 ? "" : "   after " + shortened(around.previous())),
+                "mono",
+                "quiet");
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox row = new HBox(14, hash, gap, link("Copy", "entry-copy", this::copy), link("Print", "entry-print", () -> Printing.print(this)));
-        if (entry.body() instanceof Body.Worked || entry.body() instanceof Body.Measured measured && measured.isRead()) {
-            row.getChildren().add(link("What was different?", "entry-difference", around.acts().difference()));
+        HBox row = new HBox(
+                14,
+                hash,
+                gap,
+                link("Copy", "entry-copy", this::copy),
+                link("Print", "entry-print", () -> Printing.print(this)));
+        if (entry.body() instanceof Body.Worked
+                || entry.body() instanceof Body.Measured measured && measured.isRead()) {
+            row.getChildren()
+                    .add(link(
+                            "What was different?",
+                            "entry-difference",
+                            around.acts().difference()));
         }
-        boolean correctable = entry.isWhollyKnown() && !(entry.body() instanceof Body.PlateSet) && !(entry.body() instanceof Body.PointClosed)
+        boolean correctable = entry.isWhollyKnown()
+                && !(entry.body() instanceof Body.PlateSet)
+                && !(entry.body() instanceof Body.PointClosed)
                 && !(entry.body() instanceof Body.GateLine line && !line.lifted());
         if (correctable && around.correctedBy().isEmpty()) {
-            row.getChildren().add(link("Correct it", "entry-correct", around.acts().correct()));
+            row.getChildren()
+                    .add(link("Correct it", "entry-correct", around.acts().correct()));
         }
         around.acts().close().ifPresent(close -> row.getChildren().add(link("Close it", "entry-close", close)));
         row.setAlignment(Pos.CENTER_LEFT);
@@ -235,18 +306,29 @@ final class EntryPaper extends BorderPane {
 
     /** The entry's words and readings, tab-separated, on the clipboard. */
     private void copy() {
-        StringBuilder text = new StringBuilder(EntryWords.title(entry) + "\t" + machine + "\tno. " + entry.number() + "\t"
-                + WHEN.format(entry.stamp().local()) + "\t" + entry.stamp().by() + "\n");
+        StringBuilder text = new StringBuilder(EntryWords.title(entry) + "\t" + machine + "\tno. " + entry.number()
+                + "\t" + WHEN.format(entry.stamp().local()) + "\t"
+                + entry.stamp().by() + "\n");
         if (entry.body() instanceof Body.Measured measured) {
             text.append(measured.verdict()).append('\n');
-            measured.shown().sentences().forEach(sentence -> text.append(sentence).append('\n'));
-            measured.shown().evidence().forEach(pair -> text.append(pair.label()).append('\t').append(pair.figure()).append('\n'));
+            measured.shown()
+                    .sentences()
+                    .forEach(sentence -> text.append(sentence).append('\n'));
+            measured.shown()
+                    .evidence()
+                    .forEach(pair -> text.append(pair.label())
+                            .append('\t')
+                            .append(pair.figure())
+                            .append('\n'));
             if (measured.readings() instanceof Unread unread) {
                 text.append(unread.json()).append('\n');
             }
-            Catalogue.findStop(measured.procedure()).filter(stop -> measured.isRead()).ifPresent(stop -> {
-                text.append(stop.table(measured, measured.shown().units()).text());
-            });
+            Catalogue.findStop(measured.procedure())
+                    .filter(stop -> measured.isRead())
+                    .ifPresent(stop -> {
+                        text.append(
+                                stop.table(measured, measured.shown().units()).text());
+                    });
         } else if (entry.body() instanceof Body.Foreign foreign) {
             text.append(foreign.json()).append('\n');
         } else {
@@ -265,6 +347,8 @@ final class EntryPaper extends BorderPane {
     }
 
     private static String shortened(String hash) {
-        return hash.length() < 12 ? hash : hash.substring(0, 4) + " " + hash.substring(4, 8) + " ... " + hash.substring(hash.length() - 4);
+        return hash.length() < 12
+                ? hash
+                : hash.substring(0, 4) + " " + hash.substring(4, 8) + " ... " + hash.substring(hash.length() - 4);
     }
 }

@@ -23,7 +23,9 @@ final class EntryWords {
         if (entry.body() instanceof Body.Foreign) {
             return StopState.UNCLEAR;
         }
-        return entry.body() instanceof Body.PointOpened ? StopState.OPEN : entry.body() instanceof Body.PointClosed ? StopState.PASSED : StopState.NOTE;
+        return entry.body() instanceof Body.PointOpened
+                ? StopState.OPEN
+                : entry.body() instanceof Body.PointClosed ? StopState.PASSED : StopState.NOTE;
     }
 
     /** The verdict, or what stands for one. */
@@ -34,7 +36,9 @@ final class EntryWords {
             return line.lifted() ? "LIFTED" : "NOT SO";
         }
         if (entry.body() instanceof Body.Worked worked) {
-            return worked.result().outcome().score().isPresent() ? worked.result().outcome().score().getAsInt() + " OF 10" : "WORK";
+            return worked.result().outcome().score().isPresent()
+                    ? worked.result().outcome().score().getAsInt() + " OF 10"
+                    : "WORK";
         } else if (entry.body() instanceof Body.PointOpened) {
             return "OPEN";
         } else if (entry.body() instanceof Body.PointClosed) {
@@ -47,17 +51,26 @@ final class EntryWords {
 
     static String detail(Entry entry) {
         if (entry.body() instanceof Body.Measured measured) {
-            return measured.shown().evidence().stream().findFirst()
+            return measured.shown().evidence().stream()
+                    .findFirst()
                     .map(pair -> pair.label() + " " + pair.figure()
-                            + (pair.figure().startsWith(measured.shown().keyFigure().split(" ")[0]) ? "" : ", " + measured.shown().keyFigure()))
+                            + (pair.figure()
+                                            .startsWith(
+                                                    measured.shown().keyFigure().split(" ")[0])
+                                    ? ""
+                                    : ", " + measured.shown().keyFigure()))
                     .orElse(measured.shown().keyFigure());
         } else if (entry.body() instanceof Body.GateLine line) {
             return line.title() + (line.lifted() ? "" : ": not so");
         } else if (entry.body() instanceof Body.Happened happened) {
-            return happened.change().words() + happened.cleaning().map(cleaning -> " " + cleaning.surface()).orElse("")
+            return happened.change().words()
+                    + happened.cleaning()
+                            .map(cleaning -> " " + cleaning.surface())
+                            .orElse("")
                     + (happened.remark().isEmpty() ? "" : ": " + happened.remark());
         } else if (entry.body() instanceof Body.Worked worked) {
-            return worked.result().stock().kind() + ": " + worked.result().outcome().word();
+            return worked.result().stock().kind() + ": "
+                    + worked.result().outcome().word();
         } else if (entry.body() instanceof Body.PointOpened point) {
             return point.what();
         } else if (entry.body() instanceof Body.PointClosed closed) {

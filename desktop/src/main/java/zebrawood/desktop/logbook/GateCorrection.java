@@ -18,16 +18,23 @@ final class GateCorrection {
     private GateCorrection() {}
 
     static Node of(Desk desk, Navigator navigator, Entry entry, Body.GateLine line, Consumer<Entry> recorded) {
-        RecordingOverlay sheet = new RecordingOverlay(desk, navigator, new RecordingOverlay.Titles(line.title(), "Take it back", "gate-take-back"), recorded);
+        RecordingOverlay sheet = new RecordingOverlay(
+                desk, navigator, new RecordingOverlay.Titles(line.title(), "Take it back", "gate-take-back"), recorded);
         TextField why = sheet.correcting(entry, "gate-why", "what was not so");
-        sheet.with(Words.wrapped("Taking it back puts the bar in hand again: the gate shuts until it is lifted anew. The entry stays in the logbook.", "by-hand"), why);
+        sheet.with(
+                Words.wrapped(
+                        "Taking it back puts the bar in hand again: the gate shuts until it is lifted anew. The "
+                                + "entry stays in the logbook.",
+                        "by-hand"),
+                why);
         return sheet.records(() -> {
             String said = why.getText().strip();
             if (said.isEmpty()) {
                 sheet.tell("Say what was not so.");
                 return Optional.empty();
             }
-            return Optional.of(new Recording.What(entry.place().machineId(), new Body.GateLine(line.bar(), line.title(), false, false, said)));
+            return Optional.of(new Recording.What(
+                    entry.place().machineId(), new Body.GateLine(line.bar(), line.title(), false, false, said)));
         });
     }
 }

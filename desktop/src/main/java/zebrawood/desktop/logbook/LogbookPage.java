@@ -132,7 +132,10 @@ public final class LogbookPage extends HBox implements FramedPage {
         List<Choice> machines = new ArrayList<>(List.of(new Choice("every machine", Optional.empty())));
         desk.machines().get().forEach(m -> machines.add(new Choice(m.plate().name(), Optional.of(m.machineId()))));
         List<Choice> stops = new ArrayList<>(List.of(new Choice("every stop", Optional.empty())));
-        Catalogue.stops().forEach(s -> stops.add(new Choice(s.procedure().card().title(), Optional.of(s.procedure().card().id()))));
+        Catalogue.stops()
+                .forEach(s -> stops.add(new Choice(
+                        s.procedure().card().title(),
+                        Optional.of(s.procedure().card().id()))));
         for (String other : List.of("work", "first-light", "event", "point", "plate")) {
             stops.add(new Choice(Catalogue.title(other), Optional.of(other)));
         }
@@ -151,14 +154,22 @@ public final class LogbookPage extends HBox implements FramedPage {
         box.setMinWidth(100);
         box.setPrefWidth(136);
         box.getItems().setAll(choices);
-        box.setValue(choices.stream().filter(choice -> choice.id().equals(chosen)).findFirst().orElse(choices.get(0)));
+        box.setValue(choices.stream()
+                .filter(choice -> choice.id().equals(chosen))
+                .findFirst()
+                .orElse(choices.get(0)));
         box.setOnAction(event -> reload());
     }
 
     private TapeFilter filter() {
         String words = search.getText().strip();
-        return new TapeFilter(machine.getValue().id(), stop.getValue().id(), verdict.getValue().id().map(Verdict::valueOf),
-                words.isEmpty() ? Optional.empty() : Optional.of(search.getText().stripLeading()));
+        return new TapeFilter(
+                machine.getValue().id(),
+                stop.getValue().id(),
+                verdict.getValue().id().map(Verdict::valueOf),
+                words.isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(search.getText().stripLeading()));
     }
 
     /** Puts what was recorded meanwhile, here or elsewhere, on top of the tape. */
@@ -167,11 +178,16 @@ public final class LogbookPage extends HBox implements FramedPage {
             reload();
             return;
         }
-        long newest = items.stream().filter(TapeLine.class::isInstance).mapToLong(line -> ((TapeLine) line).position()).max().orElse(0);
+        long newest = items.stream()
+                .filter(TapeLine.class::isInstance)
+                .mapToLong(line -> ((TapeLine) line).position())
+                .max()
+                .orElse(0);
         long mine = generation;
         TapeFilter filter = filter();
         desk.later(() -> desk.logbook().tape(filter, Long.MAX_VALUE, PAGE), lines -> {
-            List<TapeLine> fresh = lines.stream().filter(line -> line.position() > newest).toList();
+            List<TapeLine> fresh =
+                    lines.stream().filter(line -> line.position() > newest).toList();
             if (mine != generation || fresh.isEmpty()) {
                 return;
             }
@@ -228,7 +244,10 @@ public final class LogbookPage extends HBox implements FramedPage {
                 items.add(line);
             }
             if (first && lines.isEmpty() && filter.words().isPresent()) {
-                tape.setPlaceholder(Words.wrapped("Nothing on record has all of these words. Search takes words, names, initials, verdicts, days and numbers, also when only begun.", "quiet"));
+                tape.setPlaceholder(Words.wrapped(
+                        "Nothing on record has all of these words. Search takes words, names, initials, verdicts, "
+                                + "days and numbers, also when only begun.",
+                        "quiet"));
             }
             if (first && !choosing && !lines.isEmpty()) {
                 tape.getSelectionModel().select(lines.get(0));
@@ -237,7 +256,13 @@ public final class LogbookPage extends HBox implements FramedPage {
     }
 
     private LocalDate lastDay() {
-        return items.isEmpty() ? null : ((TapeLine) items.get(items.size() - 1)).entry().stamp().local().toLocalDate();
+        return items.isEmpty()
+                ? null
+                : ((TapeLine) items.get(items.size() - 1))
+                        .entry()
+                        .stamp()
+                        .local()
+                        .toLocalDate();
     }
 
     /** Opens one entry, wherever on the tape it stands. */
@@ -252,15 +277,34 @@ public final class LogbookPage extends HBox implements FramedPage {
         record Found(Optional<Entry> correctedBy, String previous) {}
         opened = Optional.of(entry);
         desk.later(
-                () -> new Found(desk.logbook().findCorrectionOf(entry),
-                        desk.logbook().findEntry(id, entry.number() - 1).map(e -> e.place().hash()).orElse("")),
+                () -> new Found(
+                        desk.logbook().findCorrectionOf(entry),
+                        desk.logbook()
+                                .findEntry(id, entry.number() - 1)
+                                .map(e -> e.place().hash())
+                                .orElse("")),
                 found -> {
                     String name = desk.machine(id).map(m -> m.plate().name()).orElse("");
-                    boolean open = desk.machine(id).stream().flatMap(m -> m.points().stream()).anyMatch(point -> point.number() == entry.number());
-                    EntryPaper.Acts acts = new EntryPaper.Acts(() -> correct(entry), () -> navigator.difference(entry, Optional.empty()),
-                            open ? Optional.of(() -> navigator.overlay(PointSheets.close(desk, navigator, entry, this::recorded))) : Optional.empty());
-                    paper.getChildren().setAll(new EntryPaper(desk, entry,
-                            new EntryPaper.Around(name, found.correctedBy(), found.previous(), paper.getWidth() < 640, acts)));
+                    boolean open = desk.machine(id).stream()
+                            .flatMap(m -> m.points().stream())
+                            .anyMatch(point -> point.number() == entry.number());
+                    EntryPaper.Acts acts = new EntryPaper.Acts(
+                            () -> correct(entry),
+                            () -> navigator.difference(entry, Optional.empty()),
+                            open
+                                    ? Optional.of(() -> navigator.overlay(
+                                            PointSheets.close(desk, navigator, entry, this::recorded)))
+                                    : Optional.empty());
+                    paper.getChildren()
+                            .setAll(new EntryPaper(
+                                    desk,
+                                    entry,
+                                    new EntryPaper.Around(
+                                            name,
+                                            found.correctedBy(),
+                                            found.previous(),
+                                            paper.getWidth() < 640,
+                                            acts)));
                 });
     }
 
@@ -298,13 +342,19 @@ public final class LogbookPage extends HBox implements FramedPage {
 
     @Override
     public Heading heading() {
-        String first = machine.getValue().id().flatMap(desk::machine).map(of -> ", at first those of " + of.plate().name()).orElse("");
+        String first = machine.getValue()
+                .id()
+                .flatMap(desk::machine)
+                .map(of -> ", at first those of " + of.plate().name())
+                .orElse("");
         return new Heading("Logbook", desk.head().get().inWords() + first, "");
     }
 
     @Override
     public Foot foot() {
-        return new Foot("Nothing here is ever changed. A correction is a new entry that names the old one.", false,
+        return new Foot(
+                "Nothing here is ever changed. A correction is a new entry that names the old one.",
+                false,
                 Optional.of(new SimpleStringProperty("Up and Down move along the tape")));
     }
 
@@ -314,7 +364,8 @@ public final class LogbookPage extends HBox implements FramedPage {
         } else if (entry.body() instanceof Body.Happened) {
             navigator.overlay(EventSheet.correcting(desk, navigator, entry, this::recorded));
         } else if (entry.body() instanceof Body.PointOpened) {
-            navigator.overlay(PointSheets.open(desk, navigator, entry.place().machineId(), Optional.of(entry), this::recorded));
+            navigator.overlay(
+                    PointSheets.open(desk, navigator, entry.place().machineId(), Optional.of(entry), this::recorded));
         } else {
             navigator.correct(entry);
         }
@@ -355,8 +406,13 @@ public final class LogbookPage extends HBox implements FramedPage {
             Label time = Words.label(TIME.format(entry.stamp().local()), "quiet");
             time.setMinWidth(44);
             Label title = Words.label(EntryWords.title(entry), line.corrected() ? "struck" : "bold");
-            String name = machine.getValue().id().isPresent() ? "" : desk.machine(entry.place().machineId()).map(m -> m.plate().name() + "  ·  ").orElse("");
-            Label detail = Words.label(name + (line.corrected() ? "corrected, no longer counts" : EntryWords.detail(entry)), "caption");
+            String name = machine.getValue().id().isPresent()
+                    ? ""
+                    : desk.machine(entry.place().machineId())
+                            .map(m -> m.plate().name() + "  ·  ")
+                            .orElse("");
+            Label detail = Words.label(
+                    name + (line.corrected() ? "corrected, no longer counts" : EntryWords.detail(entry)), "caption");
             VBox words = new VBox(1, title, detail);
             words.setMinWidth(60);
             Region gap = new Region();

@@ -29,11 +29,18 @@ final class WorkPaper {
         for (Map.Entry<String, List<Body.Pair>> group : WorkTable.of(worked).entrySet()) {
             tables.getChildren().add(new VBox(4, Words.label(group.getKey(), "bold"), Slip.evidence(group.getValue())));
         }
-        VBox along = new VBox(4, Words.label("Known of the machine that day", "bold"), Slip.evidence(worked.along().known().stream()
-                .map(known -> new Body.Pair(known.what(), known.figure() + ", no. " + known.number()))
-                .toList()));
+        VBox along = new VBox(
+                4,
+                Words.label("Known of the machine that day", "bold"),
+                Slip.evidence(worked.along().known().stream()
+                        .map(known -> new Body.Pair(known.what(), known.figure() + ", no. " + known.number()))
+                        .toList()));
         if (!worked.along().notOnRecord().isEmpty()) {
-            along.getChildren().add(Words.wrapped("Not on record then: " + String.join(", ", worked.along().notOnRecord()) + ".", "quiet"));
+            along.getChildren()
+                    .add(Words.wrapped(
+                            "Not on record then: "
+                                    + String.join(", ", worked.along().notOnRecord()) + ".",
+                            "quiet"));
         }
         VBox left = new VBox(14, Words.wrapped(worked.result().outcome().word(), "act"), drawing);
         if (!files.isEmpty()) {

@@ -3,4 +3,3 @@
  * {@link zebrawood.desktop.logbook.EntryPaper}.
  */
 package zebrawood.desktop.logbook;
-

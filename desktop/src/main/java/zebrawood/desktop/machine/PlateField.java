@@ -37,71 +37,95 @@ public record PlateField(String path, String label, Kind kind, Quantity quantity
     public record Section(String title, boolean right, List<PlateField> fields) {}
 
     static final List<Section> SECTIONS = List.of(
-            new Section("Name and place", false, List.of(
-                    words("name", "name"),
-                    choice("family", "family", Family.class),
-                    words("number", "shop's number"),
-                    words("place", "where it stands"))),
-            new Section("Source", false, List.of(
-                    words("source.kind", "kind"),
-                    amount("source.ratedPowerW", "rated power", Quantity.POWER),
-                    amount("source.ratedCurrentMa", "rated tube current", Quantity.CURRENT),
-                    amount("source.wavelengthsNm[0]", "wavelength", Quantity.WAVELENGTH),
-                    length("source.beamAtLensMm", "beam at the lens"))),
-            new Section("Services", false, List.of(
-                    choice("services.cooling", "cooling", Plate.Cooling.class),
-                    words("services.coolingNote", "how"),
-                    choice("services.enclosure", "enclosure", Plate.Enclosure.class),
-                    words("services.enclosureNote", "how"),
-                    words("services.extraction", "extraction"),
-                    words("services.air", "air"),
-                    words("services.mains", "mains"))),
-            new Section("Room climate the maker allows", false, List.of(
-                    amount("climate.minTemperatureC", "from", Quantity.TEMPERATURE),
-                    amount("climate.maxTemperatureC", "to", Quantity.TEMPERATURE),
-                    amount("climate.minHumidityPct", "humidity from", Quantity.SHARE),
-                    amount("climate.maxHumidityPct", "humidity to", Quantity.SHARE))),
-            new Section("Looked at again", false, List.of(
-                    amount("rhythm.climateDays", "climate, days", Quantity.DAYS),
-                    amount("rhythm.settingsDays", "settings, days", Quantity.DAYS),
-                    amount("rhythm.focusDays", "focus, days", Quantity.DAYS),
-                    amount("rhythm.daysOutOfUse", "days out of use that shut the gate", Quantity.DAYS))),
-            new Section("Size", true, List.of(
-                    length("size.widthMm", "width"),
-                    length("size.depthMm", "depth"),
-                    length("size.heightMm", "height"),
-                    amount("size.massKg", "mass", Quantity.MASS),
-                    length("bed.xMm", "bed or field, across"),
-                    length("bed.yMm", "bed or field, deep"),
-                    length("bed.headOffsetXMm", "head offset, across"),
-                    length("bed.headOffsetYMm", "head offset, deep"))),
-            new Section("Focus", true, List.of(
-                    words("optics.focusDatum", "gaps are measured from"),
-                    length("optics.makersGapMm", "maker's gap"),
-                    words("optics.gapTool", "gap tool (block, stick)"),
-                    length("optics.gapToolStepMm", "its steps"),
-                    words("optics.heightMoves", "what moves for height"),
-                    length("optics.heightStepMm", "its smallest step"),
-                    length("optics.widthErrorMm", "widths are read to"),
-                    words("optics.lenses[0].name", "first lens"),
-                    length("optics.lenses[0].focalLengthMm", "its focal length"),
-                    words("optics.lenses[1].name", "second lens"),
-                    length("optics.lenses[1].focalLengthMm", "its focal length"),
-                    words("optics.lenses[2].name", "third lens"),
-                    length("optics.lenses[2].focalLengthMm", "its focal length"))),
-            new Section("Controller", true, List.of(
-                    choice("control.kind", "controller", Plate.ControllerKind.class),
-                    choice("control.need.tool", "what is mounted", ControllerNeed.Tool.class),
-                    truth("control.need.limitSwitches", "limit switches"),
-                    choice("control.need.homeCorner", "homes to", ControllerNeed.HomeCorner.class),
-                    length("control.need.travelMm.x", "travel across"),
-                    length("control.need.travelMm.y", "travel deep"),
-                    length("control.need.travelMm.z", "travel up"),
-                    length("control.need.travelToleranceMm", "travel may differ by"),
-                    amount("control.need.senderMaxS", "job software sends for full power, S", Quantity.PLAIN),
-                    amount("control.need.maxS", "maker wants for full power, S", Quantity.PLAIN),
-                    amount("control.need.maxRateMmMin", "fastest", Quantity.RATE),
-                    amount("control.need.accelerationMmS2", "acceleration", Quantity.ACCELERATION))));
+            new Section(
+                    "Name and place",
+                    false,
+                    List.of(
+                            words("name", "name"),
+                            choice("family", "family", Family.class),
+                            words("number", "shop's number"),
+                            words("place", "where it stands"))),
+            new Section(
+                    "Source",
+                    false,
+                    List.of(
+                            words("source.kind", "kind"),
+                            amount("source.ratedPowerW", "rated power", Quantity.POWER),
+                            amount("source.ratedCurrentMa", "rated tube current", Quantity.CURRENT),
+                            amount("source.wavelengthsNm[0]", "wavelength", Quantity.WAVELENGTH),
+                            length("source.beamAtLensMm", "beam at the lens"))),
+            new Section(
+                    "Services",
+                    false,
+                    List.of(
+                            choice("services.cooling", "cooling", Plate.Cooling.class),
+                            words("services.coolingNote", "how"),
+                            choice("services.enclosure", "enclosure", Plate.Enclosure.class),
+                            words("services.enclosureNote", "how"),
+                            words("services.extraction", "extraction"),
+                            words("services.air", "air"),
+                            words("services.mains", "mains"))),
+            new Section(
+                    "Room climate the maker allows",
+                    false,
+                    List.of(
+                            amount("climate.minTemperatureC", "from", Quantity.TEMPERATURE),
+                            amount("climate.maxTemperatureC", "to", Quantity.TEMPERATURE),
+                            amount("climate.minHumidityPct", "humidity from", Quantity.SHARE),
+                            amount("climate.maxHumidityPct", "humidity to", Quantity.SHARE))),
+            new Section(
+                    "Looked at again",
+                    false,
+                    List.of(
+                            amount("rhythm.climateDays", "climate, days", Quantity.DAYS),
+                            amount("rhythm.settingsDays", "settings, days", Quantity.DAYS),
+                            amount("rhythm.focusDays", "focus, days", Quantity.DAYS),
+                            amount("rhythm.daysOutOfUse", "days out of use that shut the gate", Quantity.DAYS))),
+            new Section(
+                    "Size",
+                    true,
+                    List.of(
+                            length("size.widthMm", "width"),
+                            length("size.depthMm", "depth"),
+                            length("size.heightMm", "height"),
+                            amount("size.massKg", "mass", Quantity.MASS),
+                            length("bed.xMm", "bed or field, across"),
+                            length("bed.yMm", "bed or field, deep"),
+                            length("bed.headOffsetXMm", "head offset, across"),
+                            length("bed.headOffsetYMm", "head offset, deep"))),
+            new Section(
+                    "Focus",
+                    true,
+                    List.of(
+                            words("optics.focusDatum", "gaps are measured from"),
+                            length("optics.makersGapMm", "maker's gap"),
+                            words("optics.gapTool", "gap tool (block, stick)"),
+                            length("optics.gapToolStepMm", "its steps"),
+                            words("optics.heightMoves", "what moves for height"),
+                            length("optics.heightStepMm", "its smallest step"),
+                            length("optics.widthErrorMm", "widths are read to"),
+                            words("optics.lenses[0].name", "first lens"),
+                            length("optics.lenses[0].focalLengthMm", "its focal length"),
+                            words("optics.lenses[1].name", "second lens"),
+                            length("optics.lenses[1].focalLengthMm", "its focal length"),
+                            words("optics.lenses[2].name", "third lens"),
+                            length("optics.lenses[2].focalLengthMm", "its focal length"))),
+            new Section(
+                    "Controller",
+                    true,
+                    List.of(
+                            choice("control.kind", "controller", Plate.ControllerKind.class),
+                            choice("control.need.tool", "what is mounted", ControllerNeed.Tool.class),
+                            truth("control.need.limitSwitches", "limit switches"),
+                            choice("control.need.homeCorner", "homes to", ControllerNeed.HomeCorner.class),
+                            length("control.need.travelMm.x", "travel across"),
+                            length("control.need.travelMm.y", "travel deep"),
+                            length("control.need.travelMm.z", "travel up"),
+                            length("control.need.travelToleranceMm", "travel may differ by"),
+                            amount("control.need.senderMaxS", "job software sends for full power, S", Quantity.PLAIN),
+                            amount("control.need.maxS", "maker wants for full power, S", Quantity.PLAIN),
+                            amount("control.need.maxRateMmMin", "fastest", Quantity.RATE),
+                            amount("control.need.accelerationMmS2", "acceleration", Quantity.ACCELERATION))));
 
     static List<PlateField> all() {
         return SECTIONS.stream().flatMap(section -> section.fields().stream()).toList();
@@ -136,8 +160,11 @@ public record PlateField(String path, String label, Kind kind, Quantity quantity
                 at = step.chars().allMatch(Character::isDigit) ? at.path(Integer.parseInt(step)) : at.path(step);
             }
             if (!at.isMissingNode()) {
-                texts.put(field.path(), at.isBoolean() ? (at.booleanValue() ? "yes" : "no")
-                        : at.isNumber() ? Amount.exact(at.doubleValue()) : at.asText());
+                texts.put(
+                        field.path(),
+                        at.isBoolean()
+                                ? (at.booleanValue() ? "yes" : "no")
+                                : at.isNumber() ? Amount.exact(at.doubleValue()) : at.asText());
             }
         }
         return texts;
@@ -156,8 +183,14 @@ public record PlateField(String path, String label, Kind kind, Quantity quantity
     }
 
     private static PlateField choice(String path, String label, Class<? extends Enum<?>> type) {
-        return new PlateField(path, label, Kind.CHOICE, Quantity.PLAIN,
-                Arrays.stream(type.getEnumConstants()).map(constant -> Names.of((Enum<?>) constant)).toList());
+        return new PlateField(
+                path,
+                label,
+                Kind.CHOICE,
+                Quantity.PLAIN,
+                Arrays.stream(type.getEnumConstants())
+                        .map(constant -> Names.of((Enum<?>) constant))
+                        .toList());
     }
 
     private static PlateField truth(String path, String label) {

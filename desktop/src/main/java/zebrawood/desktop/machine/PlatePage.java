@@ -73,10 +73,14 @@ public final class PlatePage extends HBox implements FramedPage {
         this.machineId = machineId;
         this.slip = new Slip(desk.look());
         this.drawing = new DrawingSurface(desk.look());
-        this.keeper = new DraftKeeper(desk, machineId.orElse(NEW), STOP, draft, told -> { });
+        this.keeper = new DraftKeeper(desk, machineId.orElse(NEW), STOP, draft, told -> {});
         String id = machineId.orElseGet(() -> UUID.randomUUID().toString());
-        recording = new Recording(desk, () -> ready(id), entry -> desk.refresh(() -> navigator.stop(id, "site-climate")), this::showSlip);
-        recorded = machineId.flatMap(desk::machine).map(machine -> texts(machine.plate())).orElse(Map.of());
+        recording = new Recording(
+                desk, () -> ready(id), entry -> desk.refresh(() -> navigator.stop(id, "site-climate")), this::showSlip);
+        recorded = machineId
+                .flatMap(desk::machine)
+                .map(machine -> texts(machine.plate()))
+                .orElse(Map.of());
         draft.fill(recorded);
         VBox page = new VBox(10, head(), drawing, sections());
         page.setPadding(new Insets(12, 24, 24, 28));
@@ -94,16 +98,24 @@ public final class PlatePage extends HBox implements FramedPage {
             changed();
         });
         changed();
-        desk.later(() -> desk.logbook().findDraft(machineId.orElse(NEW), STOP), kept -> kept.ifPresent(half -> {
-            draft.fill(Draft.fromJson(half.content()));
-            desk.tell("What was half typed here is back.");
-        }));
+        desk.later(
+                () -> desk.logbook().findDraft(machineId.orElse(NEW), STOP),
+                kept -> kept.ifPresent(half -> {
+                    draft.fill(Draft.fromJson(half.content()));
+                    desk.tell("What was half typed here is back.");
+                }));
     }
 
     private Node head() {
-        return new VBox(2,
-                Words.label(machineId.isPresent() ? "What is known of this machine" : "What is known of the new machine", "head"),
-                Words.label("A name and a family are enough to begin; a stop says what else it needs. Units as you type them.", "caption"));
+        return new VBox(
+                2,
+                Words.label(
+                        machineId.isPresent() ? "What is known of this machine" : "What is known of the new machine",
+                        "head"),
+                Words.label(
+                        "A name and a family are enough to begin; a stop says what else it needs. Units as you "
+                                + "type them.",
+                        "caption"));
     }
 
     private Node sections() {
@@ -143,7 +155,8 @@ public final class PlatePage extends HBox implements FramedPage {
                 words.setId(field.path());
                 words.setAccessibleText(field.label());
                 Words.follow(words);
-                words.textProperty().addListener((value, before, now) -> draft.type(field.path(), now, UnitChoice.METRIC));
+                words.textProperty()
+                        .addListener((value, before, now) -> draft.type(field.path(), now, UnitChoice.METRIC));
                 draft.onChange(() -> {
                     if (!words.getText().equals(draft.text(field.path()))) {
                         words.setText(draft.text(field.path()));
@@ -164,7 +177,8 @@ public final class PlatePage extends HBox implements FramedPage {
                 field.choices().forEach(name -> choice.getItems().add(PlateField.said(name)));
                 choice.setValue(PlateField.said(draft.text(field.path())));
                 draft.onChange(() -> choice.setValue(PlateField.said(draft.text(field.path()))));
-                choice.setOnAction(event -> draft.type(field.path(), PlateField.unsaid(choice.getValue()), UnitChoice.METRIC));
+                choice.setOnAction(
+                        event -> draft.type(field.path(), PlateField.unsaid(choice.getValue()), UnitChoice.METRIC));
                 box.getChildren().add(choice);
                 order.add(choice);
             }
@@ -210,7 +224,12 @@ public final class PlatePage extends HBox implements FramedPage {
         double floor = height - 22;
         pen.line(0, floor, Math.min(width, 560), floor, Stroke.of(Tone.INK, 1.5));
         pen.stroke(Path.rectangle(60, 20, 170, floor - 20), Stroke.dashed(Tone.QUIET, 1.4, 6));
-        pen.text(250, floor - 60, "It stands here to scale as soon as it has a name and a family.", Lettering.TEXT, Tone.QUIET);
+        pen.text(
+                250,
+                floor - 60,
+                "It stands here to scale as soon as it has a name and a family.",
+                Lettering.TEXT,
+                Tone.QUIET);
     }
 
     private static Figure figure(Plate plate) {
@@ -226,25 +245,50 @@ public final class PlatePage extends HBox implements FramedPage {
             boolean known = plate.size().isPresent();
             Stroke line = known ? Stroke.of(Tone.READING, 1.3) : Stroke.dashed(Tone.READING, 1.3, 4);
             pen.line(right, floor, right, floor - heightMm * scale, line);
-            pen.text(right + 8, floor - heightMm * scale / 2, Amount.mm(heightMm, 0).text(UnitChoice.METRIC) + (known ? "" : ", usual"), Lettering.SMALL, Tone.READING);
+            pen.text(
+                    right + 8,
+                    floor - heightMm * scale / 2,
+                    Amount.mm(heightMm, 0).text(UnitChoice.METRIC) + (known ? "" : ", usual"),
+                    Lettering.SMALL,
+                    Tone.READING);
             pen.line(middle - widthMm * scale / 2, floor + 8, middle + widthMm * scale / 2, floor + 8, line);
-            pen.text(middle, floor + 21, Amount.mm(widthMm, 0).text(UnitChoice.METRIC), Lettering.SMALL, Tone.READING, Anchor.MIDDLE);
+            pen.text(
+                    middle,
+                    floor + 21,
+                    Amount.mm(widthMm, 0).text(UnitChoice.METRIC),
+                    Lettering.SMALL,
+                    Tone.READING,
+                    Anchor.MIDDLE);
             pen.text(right + 90, floor - 70, plate.name(), Lettering.TITLE, Tone.INK);
             pen.text(right + 90, floor - 48, plate.line(), Lettering.TEXT, Tone.QUIET);
         };
     }
 
     /** What the Slip depends on: while it is the same, a keystroke need not build it anew. */
-    private record SlipState(boolean ready, String act, List<String> others, boolean changed, String told, boolean initials) {}
+    private record SlipState(
+            boolean ready, String act, List<String> others, boolean changed, String told, boolean initials) {}
 
     private void showSlip() {
         boolean ready = plate.isPresent();
-        String act = ready ? (machineId.isPresent() ? "Record the plate." : "Record the new machine.")
-                : draft.text("name").isBlank() ? "Type the machine's name."
-                : draft.text("family").isBlank() ? "Choose its family."
-                : sheet.problems().isEmpty() ? sheet.missing().stream().findFirst().map(path -> "Still missing: " + PlateField.label(path) + ".").orElse("Look over the fields.")
-                : "Put right what is marked.";
-        SlipState state = new SlipState(ready, act, sheet.others(), !draft.texts().equals(recorded), recording.told(), recording.asksInitials());
+        String act = ready
+                ? (machineId.isPresent() ? "Record the plate." : "Record the new machine.")
+                : draft.text("name").isBlank()
+                        ? "Type the machine's name."
+                        : draft.text("family").isBlank()
+                                ? "Choose its family."
+                                : sheet.problems().isEmpty()
+                                        ? sheet.missing().stream()
+                                                .findFirst()
+                                                .map(path -> "Still missing: " + PlateField.label(path) + ".")
+                                                .orElse("Look over the fields.")
+                                        : "Put right what is marked.";
+        SlipState state = new SlipState(
+                ready,
+                act,
+                sheet.others(),
+                !draft.texts().equals(recorded),
+                recording.told(),
+                recording.asksInitials());
         if (state.equals(slipShown)) {
             return;
         }
@@ -254,7 +298,8 @@ public final class PlatePage extends HBox implements FramedPage {
         parts.add(Slip.act(act, Optional.of("Every change of a plate is an entry: what was known, and since when.")));
         sheet.others().forEach(why -> parts.add(Slip.quiet(Words.sentence(why))));
         if (state.changed()) {
-            Hyperlink away = new Hyperlink(machineId.isPresent() ? "Back to the plate as it is recorded" : "Put this away");
+            Hyperlink away =
+                    new Hyperlink(machineId.isPresent() ? "Back to the plate as it is recorded" : "Put this away");
             away.setId("put-away");
             away.setOnAction(event -> {
                 draft.fill(recorded);
@@ -298,7 +343,10 @@ public final class PlatePage extends HBox implements FramedPage {
 
     @Override
     public Heading heading() {
-        return machineId.flatMap(desk::machine).map(machine -> new Heading(machine.plate().name(), machine.plate().line(), "Plate"))
+        return machineId
+                .flatMap(desk::machine)
+                .map(machine ->
+                        new Heading(machine.plate().name(), machine.plate().line(), "Plate"))
                 .orElse(new Heading("A new machine", "", "Plate"));
     }
 

@@ -5,7 +5,10 @@ import java.util.Optional;
 import javafx.scene.Parent;
 import zebrawood.core.procedure.Help;
 
-/** What can be done on whatever is worked on: a stop, the gate, a plate, a work result, the Logbook. Keys and commands go through these. */
+/**
+ * What can be done on whatever is worked on: a stop, the gate, a plate, a work result, the Logbook. Keys and commands
+ * go through these.
+ */
 public interface Page {
 
     /**

@@ -105,7 +105,8 @@ public final class AttachBox extends VBox {
             picture = view;
         } else {
             int dot = name.lastIndexOf('.');
-            Label ending = Words.label(dot < 0 || name.length() - dot > 6 ? "file" : name.substring(dot + 1), "file-tile");
+            Label ending =
+                    Words.label(dot < 0 || name.length() - dot > 6 ? "file" : name.substring(dot + 1), "file-tile");
             ending.setMinSize(Thumbnail.SIDE * 0.75, Thumbnail.SIDE * 0.5);
             ending.setAlignment(Pos.CENTER);
             picture = ending;

@@ -12,8 +12,8 @@ import zebrawood.kit.form.Draft;
 import zebrawood.logbook.store.Logbook;
 
 /**
- * Keeps a draft in the logbook's folder a moment after a keystroke, and four times a second while one types on and on, so
- * that a crash or a kill loses no more than the last second.
+ * Keeps a draft in the logbook's folder a moment after a keystroke, and four times a second while one types on and on,
+ * so that a crash or a kill loses no more than the last second.
  */
 public final class DraftKeeper {
 
@@ -74,10 +74,12 @@ public final class DraftKeeper {
     /** Drops what was kept. */
     public void drop() {
         stop();
-        desk.later(() -> {
-            dropNow();
-            return stop;
-        }, dropped -> told.accept(""));
+        desk.later(
+                () -> {
+                    dropNow();
+                    return stop;
+                },
+                dropped -> told.accept(""));
     }
 
     /** Drops what was kept at once; called on the logbook's thread. */
@@ -94,10 +96,12 @@ public final class DraftKeeper {
             drop();
         } else {
             String json = draft.toJson();
-            desk.later(() -> {
-                desk.logbook().keepDraft(machineId, stop, new Logbook.Draft(json, at));
-                return at;
-            }, kept -> told.accept("draft kept " + CLOCK.format(desk.local(kept))));
+            desk.later(
+                    () -> {
+                        desk.logbook().keepDraft(machineId, stop, new Logbook.Draft(json, at));
+                        return at;
+                    },
+                    kept -> told.accept("draft kept " + CLOCK.format(desk.local(kept))));
         }
     }
 }

@@ -27,7 +27,8 @@ public final class InitialsField extends TextField {
 
     /** Takes no more letters than initials have. */
     public static void limit(TextField field) {
-        field.setTextFormatter(new TextFormatter<>(change -> change.getControlNewText().length() <= Entry.Stamp.LONGEST_BY ? change : null));
+        field.setTextFormatter(new TextFormatter<>(
+                change -> change.getControlNewText().length() <= Entry.Stamp.LONGEST_BY ? change : null));
     }
 
     /** Shows who is known to record, to be changed there: what is emptied then is asked for. */

@@ -171,11 +171,13 @@ public final class Recording {
     private void append(What what) {
         busy = true;
         what.draft().ifPresent(DraftKeeper::stop);
-        Optional<Logbook.Correcting> replaces = correcting.map(entry -> new Logbook.Correcting(entry.number(), why.getText().strip()));
+        Optional<Logbook.Correcting> replaces = correcting.map(
+                entry -> new Logbook.Correcting(entry.number(), why.getText().strip()));
         Entry.Stamp stamp = desk.stamp();
         desk.later(
                 () -> {
-                    Entry entry = desk.logbook().append(what.machineId(), what.body().call(), replaces, what.files(), stamp);
+                    Entry entry =
+                            desk.logbook().append(what.machineId(), what.body().call(), replaces, what.files(), stamp);
                     what.draft().ifPresent(DraftKeeper::dropNow);
                     return entry;
                 },

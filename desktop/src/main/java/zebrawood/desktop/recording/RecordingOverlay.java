@@ -28,14 +28,16 @@ public final class RecordingOverlay extends VBox {
     private final Recording recording;
     private Supplier<Optional<Recording.What>> what = Optional::empty;
 
-    /**
-     * @param recorded takes the entry, once the machines are read anew
-     */
+    /** @param recorded takes the entry, once the machines are read anew */
     public RecordingOverlay(Desk desk, Navigator navigator, Titles titles, Consumer<Entry> recorded) {
-        recording = new Recording(desk, () -> what.get(), entry -> {
-            navigator.closeOverlay();
-            desk.refresh(() -> recorded.accept(entry));
-        }, this::showTold);
+        recording = new Recording(
+                desk,
+                () -> what.get(),
+                entry -> {
+                    navigator.closeOverlay();
+                    desk.refresh(() -> recorded.accept(entry));
+                },
+                this::showTold);
         getStyleClass().add("over-sheet");
         setMaxSize(560, USE_PREF_SIZE);
         InitialsField initials = recording.initials();
@@ -92,10 +94,14 @@ public final class RecordingOverlay extends VBox {
 
     private static Optional<Node> first(Parent parent) {
         for (Node child : parent.getChildrenUnmodifiable()) {
-            if (child instanceof Control control && control.isFocusTraversable() && control.isVisible() && !(control instanceof Label)) {
+            if (child instanceof Control control
+                    && control.isFocusTraversable()
+                    && control.isVisible()
+                    && !(control instanceof Label)) {
                 return Optional.of(control);
             }
-            Optional<Node> inside = child instanceof Parent within && child.isVisible() ? first(within) : Optional.empty();
+            Optional<Node> inside =
+                    child instanceof Parent within && child.isVisible() ? first(within) : Optional.empty();
             if (inside.isPresent()) {
                 return inside;
             }

@@ -19,13 +19,26 @@ import zebrawood.kit.bench.Stop;
 record Parts(String title, List<StopStatus> stops) {
 
     /** The most in need of something first. */
-    private static final List<StopState> NEED = List.of(StopState.FAILED, StopState.ADJUST, StopState.UNCLEAR, StopState.DUE,
-            StopState.SHUT, StopState.BEGUN, StopState.OPEN, StopState.NOTE, StopState.PASSED);
+    private static final List<StopState> NEED = List.of(
+            StopState.FAILED,
+            StopState.ADJUST,
+            StopState.UNCLEAR,
+            StopState.DUE,
+            StopState.SHUT,
+            StopState.BEGUN,
+            StopState.OPEN,
+            StopState.NOTE,
+            StopState.PASSED);
 
     /** The row in which this stop stands. */
     static Parts of(MachineStatus machine, StopStatus stop) {
         return whole(stop)
-                .map(whole -> new Parts(whole, machine.stops().stream().filter(other -> whole(other).filter(whole::equals).isPresent()).toList()))
+                .map(whole -> new Parts(
+                        whole,
+                        machine.stops().stream()
+                                .filter(other ->
+                                        whole(other).filter(whole::equals).isPresent())
+                                .toList()))
                 .orElseGet(() -> new Parts(stop.card().title(), List.of(stop)));
     }
 
@@ -43,12 +56,21 @@ record Parts(String title, List<StopStatus> stops) {
 
     /** One of them, by its id. */
     StopStatus stop(String id) {
-        return stops.stream().filter(status -> status.card().id().equals(id)).findFirst().orElseThrow();
+        return stops.stream()
+                .filter(status -> status.card().id().equals(id))
+                .findFirst()
+                .orElseThrow();
     }
 
     /** The part that most needs something done; where none does, the one measured last. */
     StopStatus lead() {
-        return stops.stream().min(Comparator.<StopStatus>comparingInt(stop -> NEED.indexOf(stop.state()))
-                .thenComparing(stop -> stop.reading().map(CountedReading::standsAt).orElse(0), Comparator.reverseOrder())).orElseThrow();
+        return stops.stream()
+                .min(Comparator.<StopStatus>comparingInt(stop -> NEED.indexOf(stop.state()))
+                        .thenComparing(
+                                stop -> stop.reading()
+                                        .map(CountedReading::standsAt)
+                                        .orElse(0),
+                                Comparator.reverseOrder()))
+                .orElseThrow();
     }
 }

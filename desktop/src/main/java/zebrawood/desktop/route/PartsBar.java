@@ -42,8 +42,13 @@ final class PartsBar extends HBox {
         shape.show((pen, width, height) -> Shapes.state(pen, stop.state(), SHAPE / 2, height / 2, 1.1), "");
         shape.setMinSize(SHAPE, SHAPE);
         shape.setPrefSize(SHAPE, SHAPE);
-        String found = stop.keyFigure().map(said -> said.in(desk.units().get())).orElse(stop.state().word());
-        VBox words = new VBox(1, Words.label(stop.card().title(), "stop-title"), Words.label(stop.note().orElse(found), "caption"));
+        String found = stop.keyFigure()
+                .map(said -> said.in(desk.units().get()))
+                .orElse(stop.state().word());
+        VBox words = new VBox(
+                1,
+                Words.label(stop.card().title(), "stop-title"),
+                Words.label(stop.note().orElse(found), "caption"));
         words.setAlignment(Pos.CENTER_LEFT);
         HBox row = new HBox(2, shape, words);
         row.setAlignment(Pos.CENTER_LEFT);

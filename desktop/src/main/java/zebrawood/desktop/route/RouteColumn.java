@@ -112,19 +112,31 @@ final class RouteColumn extends BorderPane {
         StopStatus stop = draft.map(parts::stop).orElseGet(parts::lead);
         StopState state = begun && stop.state() != StopState.SHUT ? StopState.BEGUN : stop.state();
         double scale = desk.ground().get() == Ground.EYEWEAR ? 1.4 : 1.1;
-        DrawingSurface line = line(on, true, 52, (pen, width, height) -> Shapes.state(pen, state, LINE_X, height / 2, scale));
+        DrawingSurface line =
+                line(on, true, 52, (pen, width, height) -> Shapes.state(pen, state, LINE_X, height / 2, scale));
         Label title = Words.label(parts.title(), "stop-title");
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        Label key = Words.label(stop.keyFigure().map(said -> said.in(desk.units().get())).orElse(""), "small",
-                Slip.toneStyle(state == StopState.ADJUST || state == StopState.FAILED ? Shapes.tone(state) : Tone.QUIET));
+        Label key = Words.label(
+                stop.keyFigure().map(said -> said.in(desk.units().get())).orElse(""),
+                "small",
+                Slip.toneStyle(
+                        state == StopState.ADJUST || state == StopState.FAILED ? Shapes.tone(state) : Tone.QUIET));
         boolean narrow = getMaxWidth() < NARROW;
         HBox first = narrow ? new HBox(title) : new HBox(6, title, gap, key);
         first.setAlignment(Pos.BASELINE_LEFT);
-        boolean done = state == StopState.PASSED && stop.last().isPresent() && stop.note().isEmpty();
-        Label under = Words.label(done ? DAY_TIME.format(stop.last().get().stamp().local()) + ", " + stop.last().get().stamp().by()
-                : (parts.isShared() ? stop.card().title() + ": " : "") + stop.note().orElse(begun ? "draft kept" : state.word()), "caption");
-        VBox words = new VBox(1, first, narrow && !key.getText().isEmpty() && stop.note().isEmpty() ? key : under);
+        boolean done = state == StopState.PASSED
+                && stop.last().isPresent()
+                && stop.note().isEmpty();
+        Label under = Words.label(
+                done
+                        ? DAY_TIME.format(stop.last().get().stamp().local()) + ", "
+                                + stop.last().get().stamp().by()
+                        : (parts.isShared() ? stop.card().title() + ": " : "")
+                                + stop.note().orElse(begun ? "draft kept" : state.word()),
+                "caption");
+        VBox words = new VBox(
+                1, first, narrow && !key.getText().isEmpty() && stop.note().isEmpty() ? key : under);
         words.setAlignment(Pos.CENTER_LEFT);
         words.setPadding(new Insets(4, 10, 4, 0));
         HBox.setHgrow(words, Priority.ALWAYS);
@@ -133,41 +145,55 @@ final class RouteColumn extends BorderPane {
         if (on) {
             row.getStyleClass().add("here");
         }
-        Button button = button(row, "stop-" + parts.stops().get(0).card().id(), () -> open.accept(stop.card().id()));
+        Button button = button(
+                row,
+                "stop-" + parts.stops().get(0).card().id(),
+                () -> open.accept(stop.card().id()));
         button.setAccessibleText(parts.title() + ", " + state.word() + ", " + key.getText());
         return button;
     }
 
     private Node gate(Gate gate, String here, Consumer<String> open) {
         boolean on = here.equals(FirstLight.ID);
-        String words = gate.isOpen() ? "First light open" : "First light " + gate.lifted() + " of " + gate.bars().size();
+        String words = gate.isOpen()
+                ? "First light open"
+                : "First light " + gate.lifted() + " of " + gate.bars().size();
         DrawingSurface bar = new DrawingSurface(desk.look());
-        bar.show((pen, width, height) -> {
-            pen.line(LINE_X, 0, LINE_X, height, Stroke.of(Tone.HAIRLINE, 2));
-            double text = pen.textWidth(words, Lettering.TEXT_BOLD);
-            Path frame = Path.rectangle(12, 4, width - 24, 20);
-            pen.fill(frame, gate.isOpen() ? Tone.GROUND : Tone.BAND);
-            if (!gate.isOpen()) {
-                pen.grain(13, 5, 27, 18, 4);
-                pen.grain(46 + text + 8, 5, width - 24 - 46 - text + 3, 18, 4);
-                pen.fill(Path.rectangle(40, 5, text + 14, 18), Tone.RAISED);
-            }
-            pen.stroke(frame, Stroke.of(Tone.WALNUT, 1.4));
-            pen.text(47, 19, words, Lettering.TEXT_BOLD, Tone.INK);
-        }, words);
+        bar.show(
+                (pen, width, height) -> {
+                    pen.line(LINE_X, 0, LINE_X, height, Stroke.of(Tone.HAIRLINE, 2));
+                    double text = pen.textWidth(words, Lettering.TEXT_BOLD);
+                    Path frame = Path.rectangle(12, 4, width - 24, 20);
+                    pen.fill(frame, gate.isOpen() ? Tone.GROUND : Tone.BAND);
+                    if (!gate.isOpen()) {
+                        pen.grain(13, 5, 27, 18, 4);
+                        pen.grain(46 + text + 8, 5, width - 24 - 46 - text + 3, 18, 4);
+                        pen.fill(Path.rectangle(40, 5, text + 14, 18), Tone.RAISED);
+                    }
+                    pen.stroke(frame, Stroke.of(Tone.WALNUT, 1.4));
+                    pen.text(47, 19, words, Lettering.TEXT_BOLD, Tone.INK);
+                },
+                words);
         bar.setMinHeight(28);
         bar.setPrefHeight(28);
         String beside = gate.isOpen()
-                ? gate.openedBy().map(entry -> entry.stamp().by() + ", " + DAY_TIME.format(entry.stamp().local())).orElse("")
-                : gate.inHand().map(line -> "next: " + line.bar().title().toLowerCase(Locale.ROOT)).orElse("");
+                ? gate.openedBy()
+                        .map(entry -> entry.stamp().by() + ", "
+                                + DAY_TIME.format(entry.stamp().local()))
+                        .orElse("")
+                : gate.inHand()
+                        .map(line -> "next: " + line.bar().title().toLowerCase(Locale.ROOT))
+                        .orElse("");
         DrawingSurface under = new DrawingSurface(desk.look());
-        under.show((pen, width, height) -> {
-            double y = 12;
-            for (String part : pen.wrapped(beside, width - 47 - 4, Lettering.CAPTION)) {
-                pen.text(47, y, part, Lettering.CAPTION, Tone.QUIET);
-                y += CAPTION_LINE;
-            }
-        }, beside);
+        under.show(
+                (pen, width, height) -> {
+                    double y = 12;
+                    for (String part : pen.wrapped(beside, width - 47 - 4, Lettering.CAPTION)) {
+                        pen.text(47, y, part, Lettering.CAPTION, Tone.QUIET);
+                        y += CAPTION_LINE;
+                    }
+                },
+                beside);
         boolean two = desk.look().getValue().textWidth(beside, Lettering.CAPTION) > getMaxWidth() - 66;
         under.setMinHeight(two ? 2 * CAPTION_LINE + 2 : CAPTION_LINE + 2);
         under.setPrefHeight(under.getMinHeight());
@@ -208,18 +234,20 @@ final class RouteColumn extends BorderPane {
     /** The line of the Route beside a row, with the stripe of where one is. */
     private DrawingSurface line(boolean here, boolean breaks, double width, Figure shape) {
         DrawingSurface line = new DrawingSurface(desk.look());
-        line.show((pen, w, height) -> {
-            if (here) {
-                pen.stripe(0, 0, height);
-            }
-            if (breaks) {
-                pen.line(LINE_X, 0, LINE_X, height / 2 - 11, Stroke.of(Tone.HAIRLINE, 2));
-                pen.line(LINE_X, height / 2 + 11, LINE_X, height, Stroke.of(Tone.HAIRLINE, 2));
-            } else {
-                pen.line(LINE_X, 0, LINE_X, 10, Stroke.of(Tone.HAIRLINE, 2));
-            }
-            shape.draw(pen, w, height);
-        }, "");
+        line.show(
+                (pen, w, height) -> {
+                    if (here) {
+                        pen.stripe(0, 0, height);
+                    }
+                    if (breaks) {
+                        pen.line(LINE_X, 0, LINE_X, height / 2 - 11, Stroke.of(Tone.HAIRLINE, 2));
+                        pen.line(LINE_X, height / 2 + 11, LINE_X, height, Stroke.of(Tone.HAIRLINE, 2));
+                    } else {
+                        pen.line(LINE_X, 0, LINE_X, 10, Stroke.of(Tone.HAIRLINE, 2));
+                    }
+                    shape.draw(pen, w, height);
+                },
+                "");
         line.setMinWidth(width < 46 ? 46 : width - 6);
         line.setPrefWidth(width < 46 ? 46 : width - 6);
         return line;

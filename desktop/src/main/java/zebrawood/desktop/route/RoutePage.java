@@ -65,12 +65,14 @@ public final class RoutePage extends HBox implements FramedPage {
         this.navigator = navigator;
         this.machineId = machineId;
         this.changed = changed;
-        column = new RouteColumn(desk, new RouteColumn.Whole(
-                () -> navigator.work(machineId),
-                () -> navigator.event(machineId),
-                () -> navigator.point(machineId),
-                () -> navigator.certificate(machineId),
-                () -> navigator.plate(machineId)));
+        column = new RouteColumn(
+                desk,
+                new RouteColumn.Whole(
+                        () -> navigator.work(machineId),
+                        () -> navigator.event(machineId),
+                        () -> navigator.point(machineId),
+                        () -> navigator.certificate(machineId),
+                        () -> navigator.plate(machineId)));
         parts = new PartsBar(desk);
         column.setMinWidth(WIDE);
         column.setMaxWidth(WIDE);
@@ -123,13 +125,18 @@ public final class RoutePage extends HBox implements FramedPage {
     @Override
     public Heading heading() {
         Plate plate = machine().plate();
-        String phase = Catalogue.findStop(stop).map(found -> found.procedure().card().phase().title() + "  ›  ").orElse("");
+        String phase = Catalogue.findStop(stop)
+                .map(found -> found.procedure().card().phase().title() + "  ›  ")
+                .orElse("");
         return new Heading(plate.name(), plate.line(), phase + Catalogue.title(stop));
     }
 
     @Override
     public Foot foot() {
-        return new Foot(view.map(StopView::caution).orElse("Nothing fires before the gate is open."), true, view.map(StopView::footnote));
+        return new Foot(
+                view.map(StopView::caution).orElse("Nothing fires before the gate is open."),
+                true,
+                view.map(StopView::footnote));
     }
 
     @Override
@@ -207,27 +214,42 @@ public final class RoutePage extends HBox implements FramedPage {
             return;
         }
         if (lacks.isPresent()) {
-            closed("The plate comes first.", "This stop needs " + lacks.get() + ", which the plate does not say yet.",
-                    "Open the plate", () -> navigator.plate(machineId));
+            closed(
+                    "The plate comes first.",
+                    "This stop needs " + lacks.get() + ", which the plate does not say yet.",
+                    "Open the plate",
+                    () -> navigator.plate(machineId));
             return;
         }
         desk.later(
-                () -> new Opened(desk.logbook().readings(machineId, wanted, EARLIER), desk.logbook().findDraft(machineId, correcting.map(DraftKeeper::nameOf).orElse(wanted))),
+                () -> new Opened(
+                        desk.logbook().readings(machineId, wanted, EARLIER),
+                        desk.logbook()
+                                .findDraft(
+                                        machineId,
+                                        correcting.map(DraftKeeper::nameOf).orElse(wanted))),
                 opened -> opened(found, wanted, opened, correcting));
     }
 
     /** What has to come before a stop. */
     private Optional<StopStatus.Needed> needed(String wanted) {
-        return machine().stops().stream().filter(status -> status.card().id().equals(wanted)).findFirst().flatMap(StopStatus::needed);
+        return machine().stops().stream()
+                .filter(status -> status.card().id().equals(wanted))
+                .findFirst()
+                .flatMap(StopStatus::needed);
     }
 
     private void comesFirst(StopStatus.Needed needed) {
         boolean gate = needed.stop().equals(FirstLight.ID);
-        closed(needed.title() + " comes first.", gate
+        closed(
+                needed.title() + " comes first.",
+                gate
                         ? "This stop fires the laser. It opens when the last bar of the gate is lifted: "
-                                + machine().gate().lifted() + " of " + machine().gate().bars().size() + " are."
+                                + machine().gate().lifted() + " of "
+                                + machine().gate().bars().size() + " are."
                         : "What is read here would be wrong before " + needed.title() + " has passed.",
-                "Go to " + (gate ? "the gate" : needed.title()), () -> open(needed.stop(), Optional.empty()));
+                "Go to " + (gate ? "the gate" : needed.title()),
+                () -> open(needed.stop(), Optional.empty()));
     }
 
     private record Opened(List<Entry> earlier, Optional<Logbook.Draft> draft) {}
@@ -238,7 +260,9 @@ public final class RoutePage extends HBox implements FramedPage {
             return;
         }
         List<Entry> earlier = correcting
-                .map(entry -> opened.earlier().stream().filter(e -> e.standsAt() < entry.standsAt()).toList())
+                .map(entry -> opened.earlier().stream()
+                        .filter(e -> e.standsAt() < entry.standsAt())
+                        .toList())
                 .orElse(opened.earlier());
         BenchPlace place = new BenchPlace(desk, machine().plate(), earlier, this::newest, new Draft());
         StopPage<R, F> page = new StopPage<>(found, new StopPage.At(desk, machineId, place, this::refreshAll));
@@ -253,8 +277,11 @@ public final class RoutePage extends HBox implements FramedPage {
 
     /** The newest reading that counts of another stop of this machine. */
     private Optional<Entry> newest(String other) {
-        return machine().stops().stream().filter(status -> status.card().id().equals(other)).flatMap(status -> status.last().stream())
-                .filter(entry -> entry.body() instanceof Body.Measured measured && measured.isRead()).findFirst();
+        return machine().stops().stream()
+                .filter(status -> status.card().id().equals(other))
+                .flatMap(status -> status.last().stream())
+                .filter(entry -> entry.body() instanceof Body.Measured measured && measured.isRead())
+                .findFirst();
     }
 
     private void put(StopView shown) {
@@ -333,7 +360,12 @@ public final class RoutePage extends HBox implements FramedPage {
     /** Draws the Route anew; units or ground may have changed. */
     private void refreshColumn() {
         column.show(machine(), stop, drafted, wanted -> open(wanted, Optional.empty()));
-        parts.show(machine().stops().stream().filter(status -> status.card().id().equals(stop)).findFirst()
-                .map(status -> Parts.of(machine(), status)), stop, wanted -> open(wanted, Optional.empty()));
+        parts.show(
+                machine().stops().stream()
+                        .filter(status -> status.card().id().equals(stop))
+                        .findFirst()
+                        .map(status -> Parts.of(machine(), status)),
+                stop,
+                wanted -> open(wanted, Optional.empty()));
     }
 }

@@ -71,11 +71,15 @@ public final class GatePage implements StopView {
         this.desk = desk;
         this.status = status;
         machine = status.get();
-        recording = new Recording(desk, this::answered, entry -> {
-            remark.clear();
-            say("");
-            recorded.run();
-        }, this::showTold);
+        recording = new Recording(
+                desk,
+                this::answered,
+                entry -> {
+                    remark.clear();
+                    say("");
+                    recorded.run();
+                },
+                this::showTold);
         this.slip = new Slip(desk.look());
         remark.setId("remark");
         Words.follow(remark);
@@ -86,7 +90,10 @@ public final class GatePage implements StopView {
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        VBox head = new VBox(2, heading, Words.label("each is lifted by somebody who saw it, and carries their initials", "caption"));
+        VBox head = new VBox(
+                2,
+                heading,
+                Words.label("each is lifted by somebody who saw it, and carries their initials", "caption"));
         head.setPadding(new Insets(12, 24, 8, 24));
         page = new VBox(head, scroll);
         bars.setPadding(new Insets(0, 24, 16, 24));
@@ -97,15 +104,22 @@ public final class GatePage implements StopView {
 
     private void show() {
         Gate gate = machine.gate();
-        heading.setText(gate.isOpen()
-                ? "The gate is open: all " + gate.bars().size() + " bars are lifted"
-                : capital(count((int) (gate.bars().size() - gate.lifted()))) + " bars stand before the first pulse");
+        heading.setText(
+                gate.isOpen()
+                        ? "The gate is open: all " + gate.bars().size() + " bars are lifted"
+                        : capital(count((int) (gate.bars().size() - gate.lifted())))
+                                + " bars stand before the first pulse");
         bars.getChildren().clear();
         Optional<Gate.Line> hand = gate.inHand();
         int number = 1;
         for (Gate.Line line : gate.bars()) {
-            boolean inHand = hand.isPresent() && hand.get().bar().id().equals(line.bar().id());
-            bars.getChildren().add(inHand ? inHand(line, number) : line.lifted() ? lifted(line, number) : standing(line.bar(), number));
+            boolean inHand =
+                    hand.isPresent() && hand.get().bar().id().equals(line.bar().id());
+            bars.getChildren()
+                    .add(
+                            inHand
+                                    ? inHand(line, number)
+                                    : line.lifted() ? lifted(line, number) : standing(line.bar(), number));
             number++;
         }
         showSlip(gate);
@@ -114,7 +128,8 @@ public final class GatePage implements StopView {
     private Node lifted(Gate.Line line, int number) {
         Entry answer = line.answer().orElseThrow();
         Body.GateLine body = (Body.GateLine) answer.body();
-        DrawingSurface stump = surface(12, 10, (pen, width, height) -> pen.fill(Path.rectangle(0, 0, 10, height), Tone.WALNUT));
+        DrawingSurface stump =
+                surface(12, 10, (pen, width, height) -> pen.fill(Path.rectangle(0, 0, 10, height), Tone.WALNUT));
         Node mark = Slip.mark(desk.look(), StopState.PASSED, 20);
         VBox words = new VBox(1, Words.label(number + "  " + line.bar().title(), "bold"));
         if (!body.remark().isEmpty()) {
@@ -122,7 +137,8 @@ public final class GatePage implements StopView {
         }
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        Label who = Words.label(answer.stamp().by() + "  " + SHORT.format(answer.stamp().local()));
+        Label who = Words.label(
+                answer.stamp().by() + "  " + SHORT.format(answer.stamp().local()));
         who.setMinWidth(Region.USE_PREF_SIZE);
         HBox row = new HBox(10, stump, mark, words, gap, who);
         row.setAlignment(Pos.CENTER_LEFT);
@@ -146,7 +162,9 @@ public final class GatePage implements StopView {
     private static void grain(Pen pen, double width, double height) {
         pen.fill(Path.rectangle(0, 0, width, height), Tone.BAND);
         for (double x = 3; x < width; x += 6) {
-            pen.stroke(new Path().move(x, 1).curve(x + 1.6, 5, x + 1.6, 6, x, 8).curve(x - 1.6, 10, x - 1.6, 12, x, 15), Stroke.of(Tone.HAIRLINE, 1));
+            pen.stroke(
+                    new Path().move(x, 1).curve(x + 1.6, 5, x + 1.6, 6, x, 8).curve(x - 1.6, 10, x - 1.6, 12, x, 15),
+                    Stroke.of(Tone.HAIRLINE, 1));
         }
     }
 
@@ -154,9 +172,14 @@ public final class GatePage implements StopView {
         Bar bar = line.bar();
         DrawingSurface stripe = surface(18, 40, (pen, width, height) -> pen.grain(2, 2, width - 3, height - 4, 3.2));
         stripe.setMaxHeight(Double.MAX_VALUE);
-        VBox words = new VBox(8, Words.wrapped(number + "  " + bar.action(), "gate-act"), Words.wrapped(bar.look(), "by-hand"));
-        line.answer().ifPresent(answer -> words.getChildren().add(Words.wrapped("Not so on " + SHORT.format(answer.stamp().local()) + " ("
-                + answer.stamp().by() + "). " + bar.otherwise(), "problem")));
+        VBox words = new VBox(
+                8, Words.wrapped(number + "  " + bar.action(), "gate-act"), Words.wrapped(bar.look(), "by-hand"));
+        line.answer()
+                .ifPresent(answer -> words.getChildren()
+                        .add(Words.wrapped(
+                                "Not so on " + SHORT.format(answer.stamp().local()) + " ("
+                                        + answer.stamp().by() + "). " + bar.otherwise(),
+                                "problem")));
         remark.setPromptText(bar.needsRemark() ? bar.remark() : "a remark, if any");
         remark.setMaxWidth(420);
         words.getChildren().add(remark);
@@ -196,7 +219,14 @@ public final class GatePage implements StopView {
             remark.requestFocus();
             return Optional.empty();
         }
-        return Optional.of(new Recording.What(machine.machineId(), new Body.GateLine(bar.id(), bar.title(), answer, bar.fires(), remark.getText().strip())));
+        return Optional.of(new Recording.What(
+                machine.machineId(),
+                new Body.GateLine(
+                        bar.id(),
+                        bar.title(),
+                        answer,
+                        bar.fires(),
+                        remark.getText().strip())));
     }
 
     private void showTold() {
@@ -221,19 +251,31 @@ public final class GatePage implements StopView {
         List<Node> parts = new ArrayList<>();
         if (gate.isOpen()) {
             parts.add(slip.verdict(StopState.PASSED, "OPEN"));
-            parts.add(Slip.act("First light is cleared.", Optional.of("What fires is open on the Route. One person stays with the machine whenever it runs.")));
+            parts.add(Slip.act(
+                    "First light is cleared.",
+                    Optional.of(
+                            "What fires is open on the Route. One person stays with the machine whenever it runs.")));
         } else {
             long left = gate.bars().size() - gate.lifted();
-            int minutes = gate.bars().stream().filter(line -> !line.lifted()).mapToInt(line -> line.bar().minutes()).sum();
+            int minutes = gate.bars().stream()
+                    .filter(line -> !line.lifted())
+                    .mapToInt(line -> line.bar().minutes())
+                    .sum();
             parts.add(slip.verdict(StopState.SHUT, "SHUT"));
-            parts.add(Slip.act(capital(count((int) left)) + (left == 1 ? " bar" : " bars") + " to go, about " + minutes + " minutes.",
-                    gate.inHand().filter(Gate.Line::failed).map(line -> line.bar().otherwise())
+            parts.add(Slip.act(
+                    capital(count((int) left)) + (left == 1 ? " bar" : " bars") + " to go, about " + minutes
+                            + " minutes.",
+                    gate.inHand()
+                            .filter(Gate.Line::failed)
+                            .map(line -> line.bar().otherwise())
                             .or(() -> Optional.of("Nothing that fires is open before the last bar is lifted."))));
             parts.add(Slip.evidence(List.of(
                     new Body.Pair("lifted", gate.lifted() + " of " + gate.bars().size()),
                     new Body.Pair("left", minutes + " min"),
-                    new Body.Pair("earliest first pulse", DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH)
-                            .format(desk.local(desk.now()).plusMinutes(minutes))))));
+                    new Body.Pair(
+                            "earliest first pulse",
+                            DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH)
+                                    .format(desk.local(desk.now()).plusMinutes(minutes))))));
             parts.add(needed(gate));
         }
         history(gate).ifPresent(words -> parts.add(Slip.quiet(words)));
@@ -251,8 +293,13 @@ public final class GatePage implements StopView {
     }
 
     private Optional<String> history(Gate gate) {
-        String opened = gate.openedBy().map(entry -> "Last opened " + DAY.format(entry.stamp().local()) + " by " + entry.stamp().by() + ".").orElse("");
-        String shut = gate.shutBy().map(why -> " Shut on " + DAY.format(desk.local(gate.shutAt().orElseThrow())) + ": " + why + ".").orElse("");
+        String opened = gate.openedBy()
+                .map(entry -> "Last opened " + DAY.format(entry.stamp().local()) + " by "
+                        + entry.stamp().by() + ".")
+                .orElse("");
+        String shut = gate.shutBy()
+                .map(why -> " Shut on " + DAY.format(desk.local(gate.shutAt().orElseThrow())) + ": " + why + ".")
+                .orElse("");
         String both = (opened + shut).strip();
         return both.isEmpty() ? Optional.empty() : Optional.of(both);
     }
@@ -289,15 +336,20 @@ public final class GatePage implements StopView {
     @Override
     public Optional<Explained> help() {
         Help help = new Help(
-                List.of("Two people, and eyewear for each.", "The machine's manual; it comes first where it says otherwise."),
+                List.of(
+                        "Two people, and eyewear for each.",
+                        "The machine's manual; it comes first where it says otherwise."),
                 List.of(
                         "Go through the bars in order. Do what is in hand, look, and answer what you saw.",
                         "Answer \"not so\" freely: it is recorded, and says what to do.",
                         "Stop and interlock are tested on the pilot light or a dry run, never on the main beam.",
                         "The last bar is the first pulse: lowest power, everyone in eyewear."),
-                "What is only looked at is not known to work. A stop that was pressed and an interlock that was opened are."
-                        + " The gate shuts again when the machine is moved, its source is changed, or it is long out of use.",
-                List.of("Mains, earth and high voltage are a licensed person's work.",
+                "What is only looked at is not known to work. A stop that was pressed and an interlock that was "
+                        + "opened are."
+                        + " The gate shuts again when the machine is moved, its source is changed, or it is long "
+                        + "out of use.",
+                List.of(
+                        "Mains, earth and high voltage are a licensed person's work.",
                         "Local codes and the laser safety officer decide; Zebrawood informs, it does not authorise."));
         return Optional.of(new Explained("First light", help, caution()));
     }
@@ -312,7 +364,8 @@ public final class GatePage implements StopView {
         if (machine.gate().isOpen()) {
             return;
         }
-        boolean writes = machine.gate().inHand().filter(line -> line.bar().needsRemark()).isPresent();
+        boolean writes =
+                machine.gate().inHand().filter(line -> line.bar().needsRemark()).isPresent();
         (writes ? remark : yes).requestFocus();
         reveal();
     }
@@ -320,8 +373,12 @@ public final class GatePage implements StopView {
     /** Scrolls so that the bar in hand is seen. */
     private void reveal() {
         double all = bars.getHeight() - scroll.getViewportBounds().getHeight();
-        Node hand = bars.getChildren().stream().filter(bar -> bar.getStyleClass().contains("gate-hand")).findFirst().orElse(bars);
-        scroll.setVvalue(all <= 0 ? 0 : Math.max(0, Math.min(1, (hand.getBoundsInParent().getMinY() - 150) / all)));
+        Node hand = bars.getChildren().stream()
+                .filter(bar -> bar.getStyleClass().contains("gate-hand"))
+                .findFirst()
+                .orElse(bars);
+        scroll.setVvalue(
+                all <= 0 ? 0 : Math.max(0, Math.min(1, (hand.getBoundsInParent().getMinY() - 150) / all)));
     }
 
     @Override
@@ -353,9 +410,18 @@ public final class GatePage implements StopView {
     public void copy() {
         StringBuilder text = new StringBuilder("bar\tanswer\tremark\n");
         for (Gate.Line line : machine.gate().bars()) {
-            text.append(line.bar().title()).append('\t')
-                    .append(line.answer().map(e -> (line.lifted() ? "lifted " : "not so ") + e.stamp().by() + ", " + SHORT.format(e.stamp().local())).orElse(""))
-                    .append('\t').append(line.answer().map(e -> ((Body.GateLine) e.body()).remark()).orElse("")).append('\n');
+            text.append(line.bar().title())
+                    .append('\t')
+                    .append(line.answer()
+                            .map(e -> (line.lifted() ? "lifted " : "not so ")
+                                    + e.stamp().by() + ", "
+                                    + SHORT.format(e.stamp().local()))
+                            .orElse(""))
+                    .append('\t')
+                    .append(line.answer()
+                            .map(e -> ((Body.GateLine) e.body()).remark())
+                            .orElse(""))
+                    .append('\n');
         }
         Clip.put(text.toString());
         say("The bars are on the clipboard.");
@@ -367,7 +433,9 @@ public final class GatePage implements StopView {
     }
 
     private static String count(int number) {
-        String[] words = {"no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve"};
+        String[] words = {
+            "no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve"
+        };
         return number < words.length ? words[number] : String.valueOf(number);
     }
 

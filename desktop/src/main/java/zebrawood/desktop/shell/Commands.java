@@ -18,12 +18,18 @@ import zebrawood.logbook.store.TapeFilter;
 /** What can be done from anywhere, by a key or by its name in the Jump. */
 final class Commands {
 
-    private static final Page.Explained GENERAL = new Page.Explained("Zebrawood", new Help(
-            List.of("Nothing but the machine in front of you."),
-            List.of("Open the most urgent line on the Shop page.", "Do what the Slip says in large type, type what you read, and record it.",
-                    "Begin a new machine with Add a machine: a name and a family are enough."),
-            "What was measured once is written down once, and can be shown in ten years.",
-            List.of("Zebrawood informs; it does not authorise. Follow the machine's manual and the local codes.")), "");
+    private static final Page.Explained GENERAL = new Page.Explained(
+            "Zebrawood",
+            new Help(
+                    List.of("Nothing but the machine in front of you."),
+                    List.of(
+                            "Open the most urgent line on the Shop page.",
+                            "Do what the Slip says in large type, type what you read, and record it.",
+                            "Begin a new machine with Add a machine: a name and a family are enough."),
+                    "What was measured once is written down once, and can be shown in ten years.",
+                    List.of("Zebrawood informs; it does not authorise. Follow the machine's manual and the local "
+                            + "codes.")),
+            "");
 
     private final Desk desk;
     private final Shell shell;
@@ -47,12 +53,19 @@ final class Commands {
         List<Jump.Target> commands = new ArrayList<>();
         shell.machineId().flatMap(desk::machine).ifPresent(machine -> {
             String id = machine.machineId();
-            Optional.ofNullable(shell.page()).flatMap(FramedPage::printed).ifPresent(part -> commands.addAll(List.of(
-                    new Jump.Target("Copy readings and figures", "Ctrl+C", () -> shell.page().copy()),
-                    new Jump.Target("Copy the drawing", "command", () -> copyDrawing(part)),
-                    new Jump.Target("Print this stop", "command", () -> Printing.print(part)))));
-            commands.add(new Jump.Target("Certificate of " + machine.plate().name(), "PDF", () -> shell.certificate(id)));
-            commands.add(new Jump.Target("Edit the plate of " + machine.plate().name(), "command", () -> shell.plate(id)));
+            Optional.ofNullable(shell.page())
+                    .flatMap(FramedPage::printed)
+                    .ifPresent(part -> commands.addAll(List.of(
+                            new Jump.Target(
+                                    "Copy readings and figures",
+                                    "Ctrl+C",
+                                    () -> shell.page().copy()),
+                            new Jump.Target("Copy the drawing", "command", () -> copyDrawing(part)),
+                            new Jump.Target("Print this stop", "command", () -> Printing.print(part)))));
+            commands.add(
+                    new Jump.Target("Certificate of " + machine.plate().name(), "PDF", () -> shell.certificate(id)));
+            commands.add(
+                    new Jump.Target("Edit the plate of " + machine.plate().name(), "command", () -> shell.plate(id)));
         });
         commands.addAll(List.of(
                 new Jump.Target("Add a machine", "command", shell::addMachine),
@@ -77,10 +90,13 @@ final class Commands {
     }
 
     private void copyDrawing(Parent part) {
-        DrawingSurface.findOffered(part).ifPresentOrElse(drawing -> {
-            drawing.copy();
-            desk.tell("The drawing is on the clipboard as a picture.");
-        }, () -> desk.tell("There is no drawing here yet."));
+        DrawingSurface.findOffered(part)
+                .ifPresentOrElse(
+                        drawing -> {
+                            drawing.copy();
+                            desk.tell("The drawing is on the clipboard as a picture.");
+                        },
+                        () -> desk.tell("There is no drawing here yet."));
     }
 
     void certificate() {
@@ -107,20 +123,37 @@ final class Commands {
         } else if (desk.machines().get().size() == 1) {
             then.accept(desk.machines().get().get(0).machineId());
         } else {
-            shell.overlay(new Jump(desk, shell, what, desk.machines().get().stream()
-                    .map(machine -> new Jump.Target(machine.plate().name(), machine.plate().family().words() + machine.plate().place().map(place -> ", " + place).orElse(""),
-                            () -> then.accept(machine.machineId())))
-                    .toList()));
+            shell.overlay(new Jump(
+                    desk,
+                    shell,
+                    what,
+                    desk.machines().get().stream()
+                            .map(machine -> new Jump.Target(
+                                    machine.plate().name(),
+                                    machine.plate().family().words()
+                                            + machine.plate()
+                                                    .place()
+                                                    .map(place -> ", " + place)
+                                                    .orElse(""),
+                                    () -> then.accept(machine.machineId())))
+                            .toList()));
         }
     }
 
     /** What was different between the entry that is open, or the newest work result, and the one before it. */
     void difference() {
-        Optional.ofNullable(shell.page()).flatMap(FramedPage::opened).ifPresentOrElse(
-                entry -> shell.difference(entry, Optional.empty()),
-                () -> forMachine("Of which machine?", id -> desk.later(() -> desk.logbook().findNewest(id, "work"), newest -> newest.ifPresentOrElse(
+        Optional.ofNullable(shell.page())
+                .flatMap(FramedPage::opened)
+                .ifPresentOrElse(
                         entry -> shell.difference(entry, Optional.empty()),
-                        () -> desk.tell("No work result stands on record for this machine yet; Ctrl+R types one.")))));
+                        () -> forMachine(
+                                "Of which machine?",
+                                id -> desk.later(
+                                        () -> desk.logbook().findNewest(id, "work"),
+                                        newest -> newest.ifPresentOrElse(
+                                                entry -> shell.difference(entry, Optional.empty()),
+                                                () -> desk.tell("No work result stands on record for this machine yet; "
+                                                        + "Ctrl+R types one.")))));
     }
 
     private void paper() {
@@ -131,7 +164,8 @@ final class Commands {
     }
 
     void help() {
-        Page.Explained explained = Optional.ofNullable(shell.page()).flatMap(FramedPage::help).orElse(GENERAL);
+        Page.Explained explained =
+                Optional.ofNullable(shell.page()).flatMap(FramedPage::help).orElse(GENERAL);
         shell.overlay(new HelpSheet(explained.title(), explained.help(), explained.caution(), shell::closeOverlay));
     }
 

@@ -91,11 +91,15 @@ final class Frame extends BorderPane {
     }
 
     void otherLengths() {
-        desk.units().set(new UnitChoice(!desk.units().get().inches(), desk.units().get().fahrenheit()));
+        desk.units()
+                .set(new UnitChoice(
+                        !desk.units().get().inches(), desk.units().get().fahrenheit()));
     }
 
     void otherTemperatures() {
-        desk.units().set(new UnitChoice(desk.units().get().inches(), !desk.units().get().fahrenheit()));
+        desk.units()
+                .set(new UnitChoice(
+                        desk.units().get().inches(), !desk.units().get().fahrenheit()));
     }
 
     /** Title, what is said of it, and where one is. */
@@ -205,7 +209,8 @@ final class Frame extends BorderPane {
     }
 
     private void initialsShown() {
-        initials.setText(desk.initials().get().isBlank() ? "who?" : desk.initials().get());
+        initials.setText(
+                desk.initials().get().isBlank() ? "who?" : desk.initials().get());
         initials.setAccessibleText("initials " + initials.getText() + ", press to change");
     }
 }

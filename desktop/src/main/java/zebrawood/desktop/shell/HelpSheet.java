@@ -13,8 +13,10 @@ import zebrawood.kit.view.Words;
 /** What F1 says: what is needed, how to measure, why, cautions; and the keys. */
 final class HelpSheet extends VBox {
 
-    private static final String KEYS = "Enter next field   Ctrl+Enter record   Ctrl+Z, Ctrl+Y undo, redo   Ctrl+K jump   Ctrl+E something happened"
-            + "   Ctrl+R work result   Ctrl+D what was different   Ctrl+F search   Ctrl+1 Shop   Ctrl+2 Route   Ctrl+3 Logbook   F9 Eyewear view   F1 this help   Escape closes";
+    private static final String KEYS =
+            "Enter next field   Ctrl+Enter record   Ctrl+Z, Ctrl+Y undo, redo   Ctrl+K jump   Ctrl+E something happened"
+                    + "   Ctrl+R work result   Ctrl+D what was different   Ctrl+F search   Ctrl+1 Shop   Ctrl+2 "
+                    + "Route   Ctrl+3 Logbook   F9 Eyewear view   F1 this help   Escape closes";
 
     HelpSheet(String title, Help help, String caution, Runnable close) {
         getStyleClass().add("over-sheet");
@@ -39,7 +41,9 @@ final class HelpSheet extends VBox {
     }
 
     private static List<String> numbered(List<String> steps) {
-        return IntStream.range(0, steps.size()).mapToObj(i -> (i + 1) + "  " + steps.get(i)).toList();
+        return IntStream.range(0, steps.size())
+                .mapToObj(i -> (i + 1) + "  " + steps.get(i))
+                .toList();
     }
 
     private static void section(VBox text, String title, List<String> lines) {

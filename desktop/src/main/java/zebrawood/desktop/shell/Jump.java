@@ -122,7 +122,9 @@ final class Jump extends VBox {
         String name = entry.group(1).toLowerCase(Locale.ROOT);
         for (MachineStatus machine : desk.machines().get()) {
             if (machine.plate().name().toLowerCase(Locale.ROOT).startsWith(name) && number > 0) {
-                targets.add(new Target(machine.plate().name() + " no. " + number, "entry",
+                targets.add(new Target(
+                        machine.plate().name() + " no. " + number,
+                        "entry",
                         () -> navigator.entry(machine.machineId(), number)));
             }
         }
@@ -138,12 +140,15 @@ final class Jump extends VBox {
         for (MachineStatus machine : desk.machines().get()) {
             String id = machine.machineId();
             String name = machine.plate().name();
-            machine.stops().forEach(stop -> all.add(new Target(name + "  ·  " + stop.card().title(), "stop", () -> navigator.stop(id, stop.card().id()))));
+            machine.stops()
+                    .forEach(stop -> all.add(new Target(
+                            name + "  ·  " + stop.card().title(),
+                            "stop",
+                            () -> navigator.stop(id, stop.card().id()))));
             all.add(new Target(name + "  ·  First light", "stop", () -> navigator.stop(id, FirstLight.ID)));
             all.add(new Target(name + "  ·  Plate", "edit", () -> navigator.plate(id)));
             all.add(new Target(name + "  ·  Certificate", "PDF", () -> navigator.certificate(id)));
-            all.add(new Target(name + "  ·  Logbook", "entries", () -> navigator.logbook(
-                    TapeFilter.of(id))));
+            all.add(new Target(name + "  ·  Logbook", "entries", () -> navigator.logbook(TapeFilter.of(id))));
             all.add(new Target(name + "  ·  Something happened", "event", () -> navigator.event(id)));
             all.add(new Target(name + "  ·  Work result", "type", () -> navigator.work(id)));
             all.add(new Target(name + "  ·  Open a point", "type", () -> navigator.point(id)));

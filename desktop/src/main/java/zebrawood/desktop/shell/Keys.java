@@ -43,9 +43,13 @@ final class Keys {
             take(event, commands::help);
         } else if (event.getCode() == KeyCode.F9) {
             take(event, commands::eyewear);
-        } else if (event.getCode() == KeyCode.ENTER && !event.isControlDown() && shell.scene().getFocusOwner() instanceof ButtonBase button) {
+        } else if (event.getCode() == KeyCode.ENTER
+                && !event.isControlDown()
+                && shell.scene().getFocusOwner() instanceof ButtonBase button) {
             take(event, button::fire);
-        } else if (event.getCode() == KeyCode.ENTER && !event.isControlDown() && shell.scene().getFocusOwner() instanceof Pressable pressed) {
+        } else if (event.getCode() == KeyCode.ENTER
+                && !event.isControlDown()
+                && shell.scene().getFocusOwner() instanceof Pressable pressed) {
             take(event, pressed::fire);
         } else if (event.isShortcutDown() && !shell.isCovered()) {
             shortcut(event);
@@ -77,7 +81,7 @@ final class Keys {
                     page(event, Page::copy);
                 }
             }
-            default -> { }
+            default -> {}
         }
     }
 

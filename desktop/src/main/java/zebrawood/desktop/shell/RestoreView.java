@@ -23,7 +23,9 @@ import zebrawood.kit.view.Words;
 import zebrawood.logbook.store.LogbookException;
 import zebrawood.logbook.store.Restore;
 
-/** Before a damaged logbook: what was found, what a backup brings back and what it lacks, and the button that does it. */
+/**
+ * Before a damaged logbook: what was found, what a backup brings back and what it lacks, and the button that does it.
+ */
 public final class RestoreView {
 
     private final Restore restore;
@@ -51,14 +53,28 @@ public final class RestoreView {
         no.setId("leave");
         no.getStyleClass().setAll("button", "outline");
         no.setOnAction(event -> done.accept(false));
-        HBox head = new HBox(14, Slip.mark(new ReadOnlyObjectWrapper<>(Look.of(Ground.LIGHT)), StopState.FAILED, 34), Words.label("The logbook is damaged", "act"));
+        HBox head = new HBox(
+                14,
+                Slip.mark(new ReadOnlyObjectWrapper<>(Look.of(Ground.LIGHT)), StopState.FAILED, 34),
+                Words.label("The logbook is damaged", "act"));
         head.setAlignment(Pos.CENTER_LEFT);
-        VBox page = new VBox(18, head, Words.wrapped(Words.sentence(found), "by-hand"), offer,
-                Words.wrapped("The damaged file is not deleted: it is put aside in a folder beside it, for who can read more of it.", "quiet"), new HBox(12, yes, no));
+        VBox page = new VBox(
+                18,
+                head,
+                Words.wrapped(Words.sentence(found), "by-hand"),
+                offer,
+                Words.wrapped(
+                        "The damaged file is not deleted: it is put aside in a folder beside it, for who can read "
+                                + "more of it.",
+                        "quiet"),
+                new HBox(12, yes, no));
         page.setPadding(new Insets(48));
         page.setMaxWidth(760);
         scene = new Scene(page, 860, 520);
-        scene.getStylesheets().addAll(Ground.LIGHT.stylesheet(), Ground.class.getResource("frame.css").toExternalForm());
+        scene.getStylesheets()
+                .addAll(
+                        Ground.LIGHT.stylesheet(),
+                        Ground.class.getResource("frame.css").toExternalForm());
         apart(restore::offer, this::offered);
     }
 
@@ -68,7 +84,10 @@ public final class RestoreView {
 
     private void offered(Optional<Restore.Offer> found) {
         if (found.isEmpty()) {
-            Words.set(offer, "There is no whole backup beside it. Put a copy of logbook.db from elsewhere in its place, or start in another folder with --data.");
+            Words.set(
+                    offer,
+                    "There is no whole backup beside it. Put a copy of logbook.db from elsewhere in its place, or "
+                            + "start in another folder with --data.");
             no.requestFocus();
             return;
         }
@@ -88,14 +107,16 @@ public final class RestoreView {
     }
 
     private <T> void apart(Work<T> work, Consumer<T> then) {
-        Thread thread = new Thread(() -> {
-            try {
-                T made = work.run();
-                Platform.runLater(() -> then.accept(made));
-            } catch (LogbookException refused) {
-                Platform.runLater(() -> Words.set(offer, Words.sentence(refused.getMessage())));
-            }
-        }, "restore");
+        Thread thread = new Thread(
+                () -> {
+                    try {
+                        T made = work.run();
+                        Platform.runLater(() -> then.accept(made));
+                    } catch (LogbookException refused) {
+                        Platform.runLater(() -> Words.set(offer, Words.sentence(refused.getMessage())));
+                    }
+                },
+                "restore");
         thread.setDaemon(true);
         thread.start();
     }

@@ -36,6 +36,7 @@ public final class Shell implements Navigator {
 
     /** when the first page has been looked at, what only others need is loaded */
     private static final Duration SEEN = Duration.seconds(1);
+
     private static final String READING = "The logbook is still being read; a moment.";
 
     private final Desk desk;
@@ -56,10 +57,15 @@ public final class Shell implements Navigator {
         this.scene = scene;
         root = (StackPane) scene.getRoot();
         commands = new Commands(desk, this);
-        frame = new Frame(desk, new Frame.Ways(commands::jump, commands::initials, this::shop, this::route, this::logbookOfMachine));
+        frame = new Frame(
+                desk,
+                new Frame.Ways(commands::jump, commands::initials, this::shop, this::route, this::logbookOfMachine));
         root.getProperties().put(Paper.class, desk.preferences().paper());
         Fonts.load();
-        scene.getStylesheets().addAll(desk.ground().get().stylesheet(), Ground.class.getResource("frame.css").toExternalForm());
+        scene.getStylesheets()
+                .addAll(
+                        desk.ground().get().stylesheet(),
+                        Ground.class.getResource("frame.css").toExternalForm());
         root.getChildren().add(frame);
         desk.ground().addListener((value, old, now) -> scene.getStylesheets().set(0, now.stylesheet()));
         desk.units().addListener((value, old, now) -> page.ifPresent(FramedPage::refresh));
@@ -83,7 +89,11 @@ public final class Shell implements Navigator {
 
     /** The id of a machine that stands in the shop. */
     public String machine(String name) {
-        return desk.machines().get().stream().filter(machine -> machine.plate().name().equals(name)).findFirst().orElseThrow().machineId();
+        return desk.machines().get().stream()
+                .filter(machine -> machine.plate().name().equals(name))
+                .findFirst()
+                .orElseThrow()
+                .machineId();
     }
 
     /** The machine that one was at last, while it stands in the shop. */
@@ -125,7 +135,9 @@ public final class Shell implements Navigator {
         }
     }
 
-    /** The logbook has been read: what waited for it is filled; what only other views need is loaded once that is seen. */
+    /**
+     * The logbook has been read: what waited for it is filled; what only other views need is loaded once that is seen.
+     */
     void read() {
         PauseTransition seen = new PauseTransition(SEEN);
         seen.setOnFinished(event -> Fonts.loadAll());
@@ -146,10 +158,18 @@ public final class Shell implements Navigator {
         if (waits()) {
             return;
         }
-        Optional<MachineStatus> machine = machineId().flatMap(desk::machine).or(() -> desk.machines().get().stream().findFirst());
+        Optional<MachineStatus> machine = machineId()
+                .flatMap(desk::machine)
+                .or(() -> desk.machines().get().stream().findFirst());
         machine.ifPresentOrElse(
-                found -> stop(found.machineId(), found.todo().stream().findFirst().map(todo -> todo.stop())
-                        .orElseGet(() -> found.stops().isEmpty() ? FirstLight.ID : found.stops().get(0).card().id())),
+                found -> stop(
+                        found.machineId(),
+                        found.todo().stream()
+                                .findFirst()
+                                .map(todo -> todo.stop())
+                                .orElseGet(() -> found.stops().isEmpty()
+                                        ? FirstLight.ID
+                                        : found.stops().get(0).card().id())),
                 this::addMachine);
     }
 
@@ -209,7 +229,9 @@ public final class Shell implements Navigator {
     }
 
     private void recorded(Entry entry) {
-        String name = desk.machine(entry.place().machineId()).map(machine -> machine.plate().name()).orElse("");
+        String name = desk.machine(entry.place().machineId())
+                .map(machine -> machine.plate().name())
+                .orElse("");
         tell("Recorded as no. " + entry.number() + " of " + name + ".");
         page.ifPresent(FramedPage::refresh);
     }

@@ -33,36 +33,49 @@ final class WholeLogbook {
 
     void backUp() {
         desk.tell("Making a backup and checking it ...");
-        desk.apart(() -> new Backups(desk.logbook().folder()).make(desk.now()),
-                made -> desk.tell((made.whole() ? "A whole backup stands in " : "The logbook is not whole; a copy as it is stands in ") + made.file() + "."));
+        desk.apart(
+                () -> new Backups(desk.logbook().folder()).make(desk.now()),
+                made -> desk.tell((made.whole()
+                                ? "A whole backup stands in "
+                                : "The logbook is not whole; a copy as it is stands in ")
+                        + made.file() + "."));
     }
 
     void export(Scene scene) {
-        Optional<Path> file = FileDialogs.toSave(scene, "logbook-" + desk.local(desk.now()).toLocalDate() + ".zip");
-        file.ifPresent(to -> watched("Exporting the logbook", progress -> Export.to(to, desk.logbook(), "window", desk.now(), progress),
+        Optional<Path> file =
+                FileDialogs.toSave(scene, "logbook-" + desk.local(desk.now()).toLocalDate() + ".zip");
+        file.ifPresent(to -> watched(
+                "Exporting the logbook",
+                progress -> Export.to(to, desk.logbook(), "window", desk.now(), progress),
                 bundle -> desk.tell("Exported " + bundle.entries() + " entries to " + to + ".")));
     }
 
     void verify() {
-        watched("Checking every entry", progress -> desk.logbook().verify(List.of(), progress), found -> desk.tell(found.holds()
-                ? "The logbook is whole: " + found.entries() + " entries checked."
-                : "The logbook is not whole: " + found.flaws().get(0) + "."));
+        watched(
+                "Checking every entry",
+                progress -> desk.logbook().verify(List.of(), progress),
+                found -> desk.tell(
+                        found.holds()
+                                ? "The logbook is whole: " + found.entries() + " entries checked."
+                                : "The logbook is not whole: " + found.flaws().get(0) + "."));
     }
 
     private <T> void watched(String title, Work<T> work, Consumer<T> then) {
         LongWork shown = new LongWork(title, desk.head().get().entries(), closeOverlay);
         overlay.accept(shown);
-        desk.apart(() -> {
-            try {
-                return work.with(shown::reached);
-            } finally {
-                Platform.runLater(() -> {
-                    // one may have ended it, and opened something else meanwhile
-                    if (shown.getScene() != null) {
-                        closeOverlay.run();
+        desk.apart(
+                () -> {
+                    try {
+                        return work.with(shown::reached);
+                    } finally {
+                        Platform.runLater(() -> {
+                            // one may have ended it, and opened something else meanwhile
+                            if (shown.getScene() != null) {
+                                closeOverlay.run();
+                            }
+                        });
                     }
-                });
-            }
-        }, then);
+                },
+                then);
     }
 }

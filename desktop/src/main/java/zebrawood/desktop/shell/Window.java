@@ -38,7 +38,8 @@ public final class Window {
         double width = Math.min(screen.getWidth(), kept.number("width").orElse(WIDTH));
         double height = Math.min(screen.getHeight(), kept.number("height").orElse(HEIGHT));
         stage.setTitle("Zebrawood, " + shopName);
-        stage.setScene(new Scene(new StackPane(), width, height, desk.look().get().paint(Tone.GROUND)));
+        stage.setScene(
+                new Scene(new StackPane(), width, height, desk.look().get().paint(Tone.GROUND)));
         kept.number("x").ifPresent(x -> stage.setX(Math.max(0, Math.min(x, screen.getMaxX() - 200))));
         kept.number("y").ifPresent(y -> stage.setY(Math.max(0, Math.min(y, screen.getMaxY() - 200))));
         stage.setMinWidth(Math.min(1000, screen.getWidth()));
@@ -47,7 +48,8 @@ public final class Window {
         // an empty window first: others read styles and fonts while the desktop makes it
         stage.show();
         shell = new Shell(desk, shopName, stage.getScene());
-        Thread.currentThread().setUncaughtExceptionHandler((thread, failure) -> Platform.runLater(() -> desk.uncaught(failure)));
+        Thread.currentThread()
+                .setUncaughtExceptionHandler((thread, failure) -> Platform.runLater(() -> desk.uncaught(failure)));
     }
 
     /** The frame with the page that is shown. */
@@ -61,8 +63,8 @@ public final class Window {
     }
 
     /**
-     * Opens on the Shop page, filled where the logbook is read by then, else saying that it is being read;
-     * {@code then} runs when it is filled.
+     * Opens on the Shop page, filled where the logbook is read by then, else saying that it is being read; {@code then}
+     * runs when it is filled.
      */
     public void open(Runnable then) {
         try {

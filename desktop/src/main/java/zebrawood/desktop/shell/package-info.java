@@ -3,4 +3,3 @@
  * {@link zebrawood.desktop.shell.Shell}.
  */
 package zebrawood.desktop.shell;
-

@@ -64,7 +64,10 @@ public final class MachineFigure {
     private void draw(Plate plate) {
         switch (plate.family()) {
             case GANTRY_CO2 -> {
-                boolean closed = plate.services().flatMap(Plate.Services::enclosureNote).filter(note -> note.contains("shut")).isPresent();
+                boolean closed = plate.services()
+                        .flatMap(Plate.Services::enclosureNote)
+                        .filter(note -> note.contains("shut"))
+                        .isPresent();
                 if (closed) {
                     cabinet();
                 } else {
@@ -97,7 +100,12 @@ public final class MachineFigure {
         double lid = high(150);
         feet(left, high(130));
         box(left, top + lid, width, height - lid - high(130), Tone.RAISED, EDGE);
-        Path cover = new Path().move(left, top + lid).line(left + wide(100), top).line(left + width - wide(100), top).line(left + width, top + lid).close();
+        Path cover = new Path()
+                .move(left, top + lid)
+                .line(left + wide(100), top)
+                .line(left + width - wide(100), top)
+                .line(left + width, top + lid)
+                .close();
         pen.fill(cover, Tone.RAISED);
         pen.stroke(cover, EDGE);
         box(left + wide(170), top + high(40), width - wide(340), high(85), Tone.BAND, THIN);
@@ -114,7 +122,12 @@ public final class MachineFigure {
         box(left + wide(90), top + high(95), width - wide(180), height * 0.34, Tone.BAND, THIN);
         pen.circle(x, top + high(50), 2.4, Tone.INK);
         pen.line(left + wide(120), top + height * 0.5, left + width - wide(120), top + height * 0.5, THIN);
-        pen.line(left + wide(180), top + high(95) + height * 0.27, left + width - wide(180), top + high(95) + height * 0.27, LIGHT);
+        pen.line(
+                left + wide(180),
+                top + high(95) + height * 0.27,
+                left + width - wide(180),
+                top + high(95) + height * 0.27,
+                LIGHT);
     }
 
     private void diode() {
@@ -125,7 +138,13 @@ public final class MachineFigure {
         double deck = up(tableMm);
         double post = wide(90);
         box(left + wide(50), top + high(110), post, deck - high(120) - top - high(110), Tone.RAISED, EDGE);
-        box(left + width - wide(50) - post, top + high(110), post, deck - high(120) - top - high(110), Tone.RAISED, EDGE);
+        box(
+                left + width - wide(50) - post,
+                top + high(110),
+                post,
+                deck - high(120) - top - high(110),
+                Tone.RAISED,
+                EDGE);
         box(left, deck - high(120), width, high(120), Tone.RAISED, EDGE);
         box(left, top + high(30), width, high(115), Tone.RAISED, EDGE);
         box(x - wide(150), top, wide(150), high(230), Tone.BAND, THIN);
@@ -146,8 +165,12 @@ public final class MachineFigure {
         box(headLeft, top + high(90), column + wide(115) - headLeft, high(120), Tone.RAISED, EDGE);
         double lens = headLeft + wide(150);
         double lensTop = top + high(210);
-        Path body = new Path().move(lens - wide(120), lensTop).line(lens + wide(120), lensTop).line(lens + wide(70), lensTop + high(105))
-                .line(lens - wide(70), lensTop + high(105)).close();
+        Path body = new Path()
+                .move(lens - wide(120), lensTop)
+                .line(lens + wide(120), lensTop)
+                .line(lens + wide(70), lensTop + high(105))
+                .line(lens - wide(70), lensTop + high(105))
+                .close();
         pen.fill(body, Tone.BAND);
         pen.stroke(body, THIN);
         double spread = wide(family == Family.GALVO_UV ? 90 : 150);
@@ -170,8 +193,12 @@ public final class MachineFigure {
         pen.line(left + width - wide(30), top + high(130), left + width - wide(30), bed, THIN);
         double head = x + wide(95);
         box(head - wide(38), top, wide(76), high(220), Tone.RAISED, EDGE);
-        Path nozzle = new Path().move(head - wide(27), top + high(220)).line(head + wide(27), top + high(220))
-                .line(head + wide(11), top + high(280)).line(head - wide(11), top + high(280)).close();
+        Path nozzle = new Path()
+                .move(head - wide(27), top + high(220))
+                .line(head + wide(27), top + high(220))
+                .line(head + wide(11), top + high(280))
+                .line(head - wide(11), top + high(280))
+                .close();
         pen.fill(nozzle, Tone.BAND);
         pen.stroke(nozzle, THIN);
         pen.line(head, top + high(280), head, bed, LIGHT);

@@ -99,7 +99,10 @@ final class MachineList extends VBox {
         state.setId("shop-state");
         place.setId("shop-place");
         family.setId("shop-family");
-        choices(state, "state", Stream.of(MachineState.values()).map(MachineState::word).toList());
+        choices(
+                state,
+                "state",
+                Stream.of(MachineState.values()).map(MachineState::word).toList());
         choices(family, "family", Stream.of(Family.values()).map(Family::words).toList());
         choices(place, "place", List.of());
     }
@@ -116,7 +119,14 @@ final class MachineList extends VBox {
 
     void show(List<MachineStatus> all) {
         machines = all;
-        choices(place, "place", all.stream().flatMap(machine -> machine.plate().place().stream()).distinct().sorted().toList());
+        choices(
+                place,
+                "place",
+                all.stream()
+                        .flatMap(machine -> machine.plate().place().stream())
+                        .distinct()
+                        .sorted()
+                        .toList());
         filter();
     }
 
@@ -135,16 +145,24 @@ final class MachineList extends VBox {
                 })
                 .toList();
         found.setAll(left);
-        Words.set(count, left.size() == machines.size() ? "all " + left.size() + " machines" : left.size() + " of " + machines.size() + " machines");
+        Words.set(
+                count,
+                left.size() == machines.size()
+                        ? "all " + left.size() + " machines"
+                        : left.size() + " of " + machines.size() + " machines");
         shown.accept(left);
     }
 
     private static boolean is(ComboBox<Choice> box, MachineStatus machine, Function<MachineStatus, String> word) {
-        return box.getValue() == null || box.getValue().word().isEmpty() || box.getValue().word().equals(word.apply(machine));
+        return box.getValue() == null
+                || box.getValue().word().isEmpty()
+                || box.getValue().word().equals(word.apply(machine));
     }
 
     private static String said(MachineStatus machine) {
-        return (machine.plate().name() + " " + machine.plate().line() + " " + machine.plate().place().orElse("") + " " + machine.state().word() + " " + machine.detail())
+        return (machine.plate().name() + " " + machine.plate().line() + " "
+                        + machine.plate().place().orElse("") + " "
+                        + machine.state().word() + " " + machine.detail())
                 .toLowerCase(Locale.ROOT);
     }
 
@@ -164,8 +182,12 @@ final class MachineList extends VBox {
 
         private Node row(MachineStatus machine) {
             Label name = Words.label(machine.plate().name(), "bold");
-            Label word = Words.label(machine.state().word(), "small", Slip.toneStyle(Shapes.tone(machine.state().shape())));
-            Label detail = Words.label(machine.plate().place().map(place -> place + ", ").orElse("") + machine.detail(), "caption");
+            Label word = Words.label(
+                    machine.state().word(),
+                    "small",
+                    Slip.toneStyle(Shapes.tone(machine.state().shape())));
+            Label detail = Words.label(
+                    machine.plate().place().map(place -> place + ", ").orElse("") + machine.detail(), "caption");
             HBox first = new HBox(8, name, word);
             first.setAlignment(Pos.BASELINE_LEFT);
             VBox words = new VBox(1, first, detail);

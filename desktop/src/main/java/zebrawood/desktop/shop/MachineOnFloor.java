@@ -41,7 +41,12 @@ final class MachineOnFloor {
         drawing.show(figure(machine, scale), "");
         drawing.setMinSize(width - 4, HEIGHT);
         drawing.setMaxSize(width - 4, HEIGHT);
-        PressableDrawing stand = new PressableDrawing("machine-" + machine.plate().name().toLowerCase(Locale.ROOT), drawing, words, () -> navigator.stop(machine.machineId(), start(machine)), "flat");
+        PressableDrawing stand = new PressableDrawing(
+                "machine-" + machine.plate().name().toLowerCase(Locale.ROOT),
+                drawing,
+                words,
+                () -> navigator.stop(machine.machineId(), start(machine)),
+                "flat");
         stand.setMinWidth(width);
         stand.setMaxWidth(width);
         return stand;
@@ -54,21 +59,43 @@ final class MachineOnFloor {
 
     /** The stop that one would go to: what is next, else the first. */
     static String start(MachineStatus machine) {
-        return machine.todo().stream().findFirst().map(Todo::stop)
-                .orElseGet(() -> machine.stops().isEmpty() ? FirstLight.ID : machine.stops().get(0).card().id());
+        return machine.todo().stream()
+                .findFirst()
+                .map(Todo::stop)
+                .orElseGet(() -> machine.stops().isEmpty()
+                        ? FirstLight.ID
+                        : machine.stops().get(0).card().id());
     }
 
     private void draw(Pen pen, double width, double height) {
         MachineFigure.draw(pen, width / 2, FLOOR - 3, machine.plate(), scale);
         double room = width - 4;
-        middle(pen, width, FLOOR + 45, pen.fitting(machine.plate().name(), room, Lettering.NAME), Lettering.NAME, Tone.INK);
-        String kind = machine.plate().family().words() + machine.plate().place().map(place -> ", " + place).orElse("");
+        middle(
+                pen,
+                width,
+                FLOOR + 45,
+                pen.fitting(machine.plate().name(), room, Lettering.NAME),
+                Lettering.NAME,
+                Tone.INK);
+        String kind = machine.plate().family().words()
+                + machine.plate().place().map(place -> ", " + place).orElse("");
         middle(pen, width, FLOOR + 65, pen.fitting(kind, room, Lettering.SMALL), Lettering.SMALL, Tone.QUIET);
         String word = machine.state().word();
         double left = (width - pen.textWidth(word, Lettering.TEXT_BOLD) - 26) / 2;
         Shapes.mark(pen, machine.state().shape(), left + 10, FLOOR + 86, 20);
-        pen.text(left + 26, FLOOR + 91, word, Lettering.TEXT_BOLD, Shapes.tone(machine.state().shape()));
-        middle(pen, width, FLOOR + 110, pen.fitting(machine.detail(), room, Lettering.SMALL), Lettering.SMALL, Tone.INK);
+        pen.text(
+                left + 26,
+                FLOOR + 91,
+                word,
+                Lettering.TEXT_BOLD,
+                Shapes.tone(machine.state().shape()));
+        middle(
+                pen,
+                width,
+                FLOOR + 110,
+                pen.fitting(machine.detail(), room, Lettering.SMALL),
+                Lettering.SMALL,
+                Tone.INK);
     }
 
     private static void middle(Pen pen, double width, double y, String text, Lettering lettering, Tone tone) {

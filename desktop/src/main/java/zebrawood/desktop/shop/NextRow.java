@@ -48,8 +48,15 @@ final class NextRow {
         drawing.setMinHeight(line.height() - 4);
         drawing.setMaxHeight(line.height() - 4);
         String name = "next-" + todo.machine().toLowerCase(Locale.ROOT) + "-" + todo.stop();
-        PressableDrawing row = new PressableDrawing(name, drawing, line.words(), () -> todo.entry().ifPresentOrElse(
-                entry -> navigator.entry(todo.machineId(), entry), () -> navigator.stop(todo.machineId(), todo.stop())), "next-row");
+        PressableDrawing row = new PressableDrawing(
+                name,
+                drawing,
+                line.words(),
+                () -> todo.entry()
+                        .ifPresentOrElse(
+                                entry -> navigator.entry(todo.machineId(), entry),
+                                () -> navigator.stop(todo.machineId(), todo.stop())),
+                "next-row");
         row.setMinHeight(line.height());
         row.setMaxHeight(line.height());
         return row;
@@ -89,7 +96,12 @@ final class NextRow {
         right -= MINUTES;
         if (width > WIDE) {
             right -= STOP;
-            pen.text(right, middle + 5, pen.fitting(todo.stopTitle(), STOP - 8, Lettering.TEXT), Lettering.TEXT, Tone.QUIET);
+            pen.text(
+                    right,
+                    middle + 5,
+                    pen.fitting(todo.stopTitle(), STOP - 8, Lettering.TEXT),
+                    Lettering.TEXT,
+                    Tone.QUIET);
         }
         Lettering bold = first ? Lettering.LEAD : Lettering.ROW_BOLD;
         Lettering plain = first ? Lettering.LEAD : Lettering.ROW;
@@ -102,7 +114,12 @@ final class NextRow {
         List<String> lines = first ? pen.wrapped(sentence, room, plain) : List.of(sentence);
         if (lines.size() > 1) {
             pen.text(at, middle - 6, lines.get(0), plain, Tone.INK);
-            pen.text(at, middle + 19, pen.fitting(String.join(" ", lines.subList(1, lines.size())), room, plain), plain, Tone.INK);
+            pen.text(
+                    at,
+                    middle + 19,
+                    pen.fitting(String.join(" ", lines.subList(1, lines.size())), room, plain),
+                    plain,
+                    Tone.INK);
         } else {
             pen.text(at, middle + down, pen.fitting(lines.get(0), room, plain), plain, Tone.INK);
         }

@@ -89,7 +89,10 @@ public final class ShopPage extends HBox implements FramedPage {
         add.setMinWidth(Region.USE_PREF_SIZE);
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        VBox words = new VBox(2, heading, Words.label("Machines stand at one scale. Shape and word say how each one stands.", "caption"));
+        VBox words = new VBox(
+                2,
+                heading,
+                Words.label("Machines stand at one scale. Shape and word say how each one stands.", "caption"));
         HBox head = new HBox(12, words, gap, add);
         head.setPadding(new Insets(16, 28, 0, 28));
         floorPlace.setMinHeight(MachineOnFloor.HEIGHT + 14);
@@ -127,7 +130,8 @@ public final class ShopPage extends HBox implements FramedPage {
     public Heading heading() {
         int count = desk.machines().get().size();
         String unseen = desk.unseen() == 0 ? "" : ", and " + desk.unseen() + " that only a newer Zebrawood knows";
-        return new Heading(shopName, !desk.isRead() ? "" : (count == 1 ? "1 machine" : count + " machines") + unseen, "");
+        return new Heading(
+                shopName, !desk.isRead() ? "" : (count == 1 ? "1 machine" : count + " machines") + unseen, "");
     }
 
     @Override
@@ -135,9 +139,16 @@ public final class ShopPage extends HBox implements FramedPage {
         if (!desk.isRead()) {
             return Foot.of("");
         }
-        String words = desk.logbook().whyReadOnly().map(why -> "Open for reading only: " + why + ".")
-                .orElse("Everything here follows from the logbook: " + desk.head().get().inWords() + ".");
-        return new Foot(words, false, Optional.of(new SimpleStringProperty(Days.full(desk.local(desk.now()).toLocalDate()))));
+        String words = desk.logbook()
+                .whyReadOnly()
+                .map(why -> "Open for reading only: " + why + ".")
+                .orElse("Everything here follows from the logbook: "
+                        + desk.head().get().inWords() + ".");
+        return new Foot(
+                words,
+                false,
+                Optional.of(new SimpleStringProperty(
+                        Days.full(desk.local(desk.now()).toLocalDate()))));
     }
 
     /** Puts the focus into the search, where the shop is large enough to have one. */
@@ -155,14 +166,18 @@ public final class ShopPage extends HBox implements FramedPage {
     private void showAll() {
         List<MachineStatus> machines = desk.machines().get();
         if (machines.size() > FEW && list.isEmpty()) {
-            MachineList made = new MachineList(desk, this::show, machine -> navigator.stop(machine.machineId(), MachineOnFloor.start(machine)));
+            MachineList made = new MachineList(
+                    desk, this::show, machine -> navigator.stop(machine.machineId(), MachineOnFloor.start(machine)));
             list = Optional.of(made);
             getChildren().add(0, made);
         }
         list.ifPresentOrElse(made -> made.show(machines), () -> show(machines));
     }
 
-    /** Puts the focus on the most urgent line; what is below the lower edge is made once the page is seen, and can be scrolled to. */
+    /**
+     * Puts the focus on the most urgent line; what is below the lower edge is made once the page is seen, and can be
+     * scrolled to.
+     */
     @Override
     public void begin() {
         PauseTransition pause = new PauseTransition(SEEN);
@@ -172,15 +187,28 @@ public final class ShopPage extends HBox implements FramedPage {
             nextScrolls();
         });
         pause.play();
-        next.getChildren().stream().filter(PressableDrawing.class::isInstance).findFirst().orElse(add).requestFocus();
+        next.getChildren().stream()
+                .filter(PressableDrawing.class::isInstance)
+                .findFirst()
+                .orElse(add)
+                .requestFocus();
     }
 
     private void show(List<MachineStatus> machines) {
-        long waiting = machines.stream().filter(machine -> machine.state() != MachineState.IN_ORDER).count();
+        long waiting = machines.stream()
+                .filter(machine -> machine.state() != MachineState.IN_ORDER)
+                .count();
         boolean reading = !desk.isRead();
-        heading.setText(reading ? "Reading the logbook ..." : machines.isEmpty() ? "No machine stands here yet"
-                : waiting == 0 ? "All machines are in order"
-                : waiting == 1 ? "One machine is waiting for you" : waiting + " machines are waiting for you");
+        heading.setText(
+                reading
+                        ? "Reading the logbook ..."
+                        : machines.isEmpty()
+                                ? "No machine stands here yet"
+                                : waiting == 0
+                                        ? "All machines are in order"
+                                        : waiting == 1
+                                                ? "One machine is waiting for you"
+                                                : waiting + " machines are waiting for you");
         todo = Route.next(machines);
         floor.show(machines.size() <= FEW ? machines : urgent(machines, todo));
         next.getChildren().clear();
@@ -191,13 +219,20 @@ public final class ShopPage extends HBox implements FramedPage {
             PressableWords begin = new PressableWords("Add the first machine", navigator::addMachine, "strong");
             begin.setId("add-first");
             VBox.setMargin(begin, new Insets(16, 0, 0, 0));
-            next.getChildren().addAll(
-                    Words.wrapped("An empty floor", "act"),
-                    Words.wrapped("A name and a family are enough to begin. What else a stop needs it will say.", "by-hand"),
-                    begin);
+            next.getChildren()
+                    .addAll(
+                            Words.wrapped("An empty floor", "act"),
+                            Words.wrapped(
+                                    "A name and a family are enough to begin. What else a stop needs it will say.",
+                                    "by-hand"),
+                            begin);
         } else {
-            next.getChildren().add(Words.label(todo.isEmpty() ? "Nothing to do: everything checked passes, and nothing is due this week"
-                    : "Next, most urgent first", "head"));
+            next.getChildren()
+                    .add(Words.label(
+                            todo.isEmpty()
+                                    ? "Nothing to do: everything checked passes, and nothing is due this week"
+                                    : "Next, most urgent first",
+                            "head"));
             VBox.setMargin(next.getChildren().get(0), new Insets(0, 0, 8, 0));
         }
         addRows();
@@ -205,13 +240,16 @@ public final class ShopPage extends HBox implements FramedPage {
 
     /** Adds the lines that are not there yet: at first so many as the window shows, all once the page is seen. */
     private void addRows() {
-        int made = (int) next.getChildren().stream().filter(PressableDrawing.class::isInstance).count();
+        int made = (int) next.getChildren().stream()
+                .filter(PressableDrawing.class::isInstance)
+                .count();
         int most = Math.min(todo.size(), seen ? ROWS : seenAtFirst);
         for (int i = made; i < most; i++) {
             next.getChildren().add(NextRow.of(desk, navigator, todo.get(i), i == 0));
         }
         if (seen && todo.size() > ROWS && made < ROWS) {
-            next.getChildren().add(Words.label("and " + (todo.size() - ROWS) + " more; search or filter to see them", "quiet"));
+            next.getChildren()
+                    .add(Words.label("and " + (todo.size() - ROWS) + " more; search or filter to see them", "quiet"));
         }
     }
 
@@ -227,7 +265,8 @@ public final class ShopPage extends HBox implements FramedPage {
         if (nextPlace.getChildren().get(0) instanceof ScrollPane) {
             return;
         }
-        Optional<Node> focused = next.getChildren().stream().filter(Node::isFocused).findFirst();
+        Optional<Node> focused =
+                next.getChildren().stream().filter(Node::isFocused).findFirst();
         ScrollPane scroll = new ScrollPane();
         scroll.setId("next-scroll");
         nextPlace.getChildren().setAll(scroll);
@@ -277,7 +316,10 @@ public final class ShopPage extends HBox implements FramedPage {
         }
 
         private void arrange() {
-            double tallest = machines.stream().mapToDouble(m -> MachineFigure.heightMm(m.plate())).max().orElse(1000);
+            double tallest = machines.stream()
+                    .mapToDouble(m -> MachineFigure.heightMm(m.plate()))
+                    .max()
+                    .orElse(1000);
             double least = Math.max(128, Math.min(176, (available - 56) / Math.max(1, machines.size()) * 0.97));
             double scale = Math.min(LARGEST_SCALE, (MachineOnFloor.FLOOR - 20) / tallest);
             while (machines.size() <= FEW && scale > SMALLEST_SCALE && wide(scale, least) > available - 56) {
@@ -287,7 +329,8 @@ public final class ShopPage extends HBox implements FramedPage {
             ground.setManaged(false);
             ground.setMouseTransparent(true);
             double x = 28;
-            double spread = machines.isEmpty() ? 0 : Math.max(0, (available - 56 - wide(scale, least)) / machines.size());
+            double spread =
+                    machines.isEmpty() ? 0 : Math.max(0, (available - 56 - wide(scale, least)) / machines.size());
             floorPlace.setVisible(!machines.isEmpty());
             floorPlace.setManaged(!machines.isEmpty());
             add.setVisible(!machines.isEmpty());
@@ -306,27 +349,31 @@ public final class ShopPage extends HBox implements FramedPage {
                 scrolls();
             }
             double metre = 1000 * scale;
-            ground.show((pen, width, height) -> {
-                pen.line(28, FLOOR_LINE, width - 28, FLOOR_LINE, Stroke.of(Tone.INK, 1.5));
-                Path grain = new Path();
-                for (double at = 30; at < width - 32; at += 14) {
-                    grain.move(at, FLOOR_LINE + 8).line(at + 6, FLOOR_LINE);
-                }
-                pen.stroke(grain, Stroke.of(Tone.HAIRLINE, 1));
-                if (!machines.isEmpty()) {
-                    double y = FLOOR_LINE + 20;
-                    pen.line(28, y, 28 + metre, y, Stroke.of(Tone.QUIET, 1));
-                    pen.line(28, y - 4, 28, y + 4, Stroke.of(Tone.QUIET, 1));
-                    pen.line(28 + metre, y - 4, 28 + metre, y + 4, Stroke.of(Tone.QUIET, 1));
-                    pen.text(28 + metre + 6, y + 4, "1 m", Lettering.CAPTION, Tone.QUIET);
-                }
-            }, "the floor");
+            ground.show(
+                    (pen, width, height) -> {
+                        pen.line(28, FLOOR_LINE, width - 28, FLOOR_LINE, Stroke.of(Tone.INK, 1.5));
+                        Path grain = new Path();
+                        for (double at = 30; at < width - 32; at += 14) {
+                            grain.move(at, FLOOR_LINE + 8).line(at + 6, FLOOR_LINE);
+                        }
+                        pen.stroke(grain, Stroke.of(Tone.HAIRLINE, 1));
+                        if (!machines.isEmpty()) {
+                            double y = FLOOR_LINE + 20;
+                            pen.line(28, y, 28 + metre, y, Stroke.of(Tone.QUIET, 1));
+                            pen.line(28, y - 4, 28, y + 4, Stroke.of(Tone.QUIET, 1));
+                            pen.line(28 + metre, y - 4, 28 + metre, y + 4, Stroke.of(Tone.QUIET, 1));
+                            pen.text(28 + metre + 6, y + 4, "1 m", Lettering.CAPTION, Tone.QUIET);
+                        }
+                    },
+                    "the floor");
             requestLayout();
         }
 
         /** How much room all stands need at a scale. */
         private double wide(double scale, double least) {
-            return machines.stream().mapToDouble(m -> Math.max(least, MachineFigure.widthMm(m.plate()) * scale + STAND_GAP)).sum();
+            return machines.stream()
+                    .mapToDouble(m -> Math.max(least, MachineFigure.widthMm(m.plate()) * scale + STAND_GAP))
+                    .sum();
         }
 
         @Override

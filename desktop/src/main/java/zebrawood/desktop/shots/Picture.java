@@ -43,7 +43,8 @@ public final class Picture {
             if (file.toAbsolutePath().getParent() != null) {
                 Files.createDirectories(file.toAbsolutePath().getParent());
             }
-            BufferedImage plain = new BufferedImage(picture.getWidth(), picture.getHeight(), BufferedImage.TYPE_INT_RGB);
+            BufferedImage plain =
+                    new BufferedImage(picture.getWidth(), picture.getHeight(), BufferedImage.TYPE_INT_RGB);
             plain.createGraphics().drawImage(picture, 0, 0, null);
             return ImageIO.write(plain, "png", file.toFile());
         } catch (IOException e) {

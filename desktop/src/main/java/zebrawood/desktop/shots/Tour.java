@@ -67,33 +67,49 @@ public final class Tour {
     }
 
     private void plan() {
-        shot("shop", () -> go().shop(), () -> { });
+        shot("shop", () -> go().shop(), () -> {});
         shot("wayin", () -> go().stop(machine("Wren"), "site-access"), this::tightDoor);
         shot("climate-year", () -> go().stop(machine("Wren"), "site-climate"), this::logged);
         shot("extraction", () -> go().stop(machine("Wren"), "exhaust-duct"), this::narrowHose);
         shot("circuit", () -> go().stop(machine("Plover"), "site-circuit"), this::kettle);
         shot("water", () -> go().stop(machine("Wren"), "coolant-heat"), this::bucket);
-        shot("gas", () -> go().stop(machine("Bittern"), "assist-gas"), () -> { });
+        shot("gas", () -> go().stop(machine("Bittern"), "assist-gas"), () -> {});
         shot("climate-bad", () -> go().stop(machine("Plover"), "site-climate"), this::damp);
-        shot("gate", () -> go().stop(machine("Dunlin"), "first-light"), () -> { });
-        shot("settings-bad", () -> go().stop(machine("Wren"), "controller-settings"), () -> { });
+        shot("gate", () -> go().stop(machine("Dunlin"), "first-light"), () -> {});
+        shot("settings-bad", () -> go().stop(machine("Wren"), "controller-settings"), () -> {});
         shot("ramp-good", () -> go().stop(machine("Wren"), "focus-ramp"), this::ramp);
-        shot("ramp-eyewear", () -> desk.ground().set(Ground.EYEWEAR), () -> { });
-        shot("logbook", () -> {
-            desk.ground().set(Ground.LIGHT);
-            go().logbook(new TapeFilter(Optional.of(machine("Wren")), Optional.empty(), Optional.empty()));
-        }, () -> { });
-        shot("entry", () -> go().entry(machine("Wren"), corrected()), () -> { });
-        shot("plate", () -> go().plate(machine("Wren")), () -> { });
-        shot("event", () -> {
-            go().stop(machine("Kestrel"), "focus-ramp");
-            go().event(machine("Kestrel"));
-        }, this::moved);
-        shot("work", () -> {
-            go().closeOverlay();
-            go().work(machine("Wren"));
-        }, this::worked);
-        shot("difference", () -> go().difference(desk.logbook().findNewest(machine("Wren"), "work").orElseThrow(), Optional.empty()), () -> { });
+        shot("ramp-eyewear", () -> desk.ground().set(Ground.EYEWEAR), () -> {});
+        shot(
+                "logbook",
+                () -> {
+                    desk.ground().set(Ground.LIGHT);
+                    go().logbook(new TapeFilter(Optional.of(machine("Wren")), Optional.empty(), Optional.empty()));
+                },
+                () -> {});
+        shot("entry", () -> go().entry(machine("Wren"), corrected()), () -> {});
+        shot("plate", () -> go().plate(machine("Wren")), () -> {});
+        shot(
+                "event",
+                () -> {
+                    go().stop(machine("Kestrel"), "focus-ramp");
+                    go().event(machine("Kestrel"));
+                },
+                this::moved);
+        shot(
+                "work",
+                () -> {
+                    go().closeOverlay();
+                    go().work(machine("Wren"));
+                },
+                this::worked);
+        shot(
+                "difference",
+                () -> go().difference(
+                                desk.logbook()
+                                        .findNewest(machine("Wren"), "work")
+                                        .orElseThrow(),
+                                Optional.empty()),
+                () -> {});
     }
 
     private void shot(String name, Runnable go, Runnable there) {
@@ -138,7 +154,12 @@ public final class Tour {
         for (int hour = 0; hour < 365 * 24; hour++) {
             double season = Math.sin(2 * Math.PI * (hour / 24.0 + at.getDayOfYear() - 105) / 365);
             double day = Math.sin(2 * Math.PI * (hour % 24 - 9) / 24.0);
-            log.append(at.plusHours(hour)).append(String.format(Locale.ROOT, ",%.1f,%.0f%n", 21 + 5.5 * season + 3 * day + random.nextDouble(), 49 + 11 * season - 8 * day + 7 * random.nextDouble()));
+            log.append(at.plusHours(hour))
+                    .append(String.format(
+                            Locale.ROOT,
+                            ",%.1f,%.0f%n",
+                            21 + 5.5 * season + 3 * day + random.nextDouble(),
+                            49 + 11 * season - 8 * day + 7 * random.nextDouble()));
         }
         try {
             Path file = Files.writeString(Files.createTempFile("room-climate", ".csv"), log);
@@ -228,7 +249,8 @@ public final class Tour {
     private void next(Iterator<Shot> left) {
         if (!left.hasNext()) {
             certificate();
-            failed.forEach(name -> System.err.println("The picture " + name + " could not be saved in " + folder + "."));
+            failed.forEach(
+                    name -> System.err.println("The picture " + name + " could not be saved in " + folder + "."));
             done.run();
             return;
         }
@@ -258,8 +280,13 @@ public final class Tour {
     private void certificate() {
         ByteArrayOutputStream pdf = new ByteArrayOutputStream();
         try {
-            Certificate.Making making = new Certificate.Making(desk.now(), desk.zone(), desk.units().get(), desk.preferences().paper());
-            Certificate.write(Certificate.Subject.of(desk.preferences().shop(), desk.logbook(), machine("Wren"), making), pdf);
+            Certificate.Making making = new Certificate.Making(
+                    desk.now(),
+                    desk.zone(),
+                    desk.units().get(),
+                    desk.preferences().paper());
+            Certificate.write(
+                    Certificate.Subject.of(desk.preferences().shop(), desk.logbook(), machine("Wren"), making), pdf);
             try (PDDocument document = Loader.loadPDF(pdf.toByteArray())) {
                 PDFRenderer renderer = new PDFRenderer(document);
                 renderer.setRenderingHints(new RenderingHints(Map.of(

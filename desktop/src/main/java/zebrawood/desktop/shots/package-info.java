@@ -3,4 +3,3 @@
  * view of the demo shop.
  */
 package zebrawood.desktop.shots;
-

@@ -14,8 +14,8 @@ import zebrawood.kit.bench.Showing;
 import zebrawood.kit.form.Filled;
 
 /**
- * Judges readings on a thread of its own. What takes less than a frame is there at once; what takes longer comes later, and
- * the window goes on meanwhile; what was overtaken by another keystroke is dropped.
+ * Judges readings on a thread of its own. What takes less than a frame is there at once; what takes longer comes later,
+ * and the window goes on meanwhile; what was overtaken by another keystroke is dropped.
  *
  * @param <R> readings
  * @param <F> finding
@@ -38,10 +38,13 @@ final class Judge<R extends Record, F extends Record> {
         this.procedure = procedure;
     }
 
-    /** Judges what is filled in; {@code then} takes it on the interface thread, now or later, unless it is overtaken. */
+    /**
+     * Judges what is filled in; {@code then} takes it on the interface thread, now or later, unless it is overtaken.
+     */
     void judge(Filled filled, Consumer<Showing<R, F>> then) {
         long mine = overtake();
-        CompletableFuture<Showing<R, F>> judging = CompletableFuture.supplyAsync(() -> mine == newest.get() ? Showing.judged(procedure, filled) : null, thread);
+        CompletableFuture<Showing<R, F>> judging = CompletableFuture.supplyAsync(
+                () -> mine == newest.get() ? Showing.judged(procedure, filled) : null, thread);
         try {
             then.accept(judging.get(PATIENCE_MILLIS, TimeUnit.MILLISECONDS));
         } catch (TimeoutException slow) {

@@ -17,8 +17,6 @@ import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.entry.NewAttachment;
 import zebrawood.core.procedure.Card;
-import zebrawood.core.procedure.Hazard;
-import zebrawood.core.procedure.Outcome;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.page.StopView;
@@ -70,11 +68,7 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
     private boolean filling;
     private boolean left;
 
-    /**
-     * Where a page is opened.
-     *
-     * @param changed runs when something was recorded, or put away
-     */
+    /** Where a page is opened; {@code changed} runs when something was recorded, or put away. */
     public record At(Desk desk, String machineId, BenchPlace place, Runnable changed) {}
 
     public StopPage(Stop<R, F> stop, At at) {
@@ -101,7 +95,8 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
     public void open(Optional<Logbook.Draft> kept) {
         if (kept.isPresent()) {
             measure(Draft.fromJson(kept.get().content()));
-            footnote.set("draft restored, kept " + DAY_TIME.format(desk.local(kept.get().savedAt())));
+            footnote.set("draft restored, kept "
+                    + DAY_TIME.format(desk.local(kept.get().savedAt())));
         } else if (!place.earlier().isEmpty()) {
             show(place.earlier().get(0));
         } else {
@@ -117,12 +112,15 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
     }
 
     private DraftKeeper keeper(Optional<Entry> correcting) {
-        return new DraftKeeper(desk, machineId, correcting.map(DraftKeeper::nameOf).orElse(stop.procedure().card().id()), draft, footnote::set);
+        String name = correcting
+                .map(DraftKeeper::nameOf)
+                .orElse(stop.procedure().card().id());
+        return new DraftKeeper(desk, machineId, name, draft, footnote::set);
     }
 
     private Map<String, Draft.Text> texts(Entry entry, boolean whole) {
-        Body.Measured measured = Stop.measured(entry);
-        return bench.texts(stop.readings(measured), measured.asTyped(), whole);
+        return bench.texts(
+                stop.readings(Stop.measured(entry)), Stop.measured(entry).asTyped(), whole);
     }
 
     private void measure(Map<String, Draft.Text> texts) {
@@ -175,14 +173,14 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
             return;
         }
         judge.overtake();
-        Body.Measured measured = Stop.measured(shown.get());
-        Outcome<F> outcome = new Outcome<>(stop.finding(measured), measured.verdict(), measured.instructions());
-        publish(Showing.recorded(stop.readings(measured), outcome, sheet.filled()));
+        publish(Showing.recorded(stop, shown.get(), sheet.filled()));
     }
 
     private void publish(Showing<R, F> showing) {
         now = showing;
-        bench.fields().forEach(field -> field.tell(showing.filled(), draft, desk.units().get()));
+        bench.fields()
+                .forEach(field ->
+                        field.tell(showing.filled(), draft, desk.units().get()));
         showing.fault().ifPresent(desk::unexpected);
         bench.show(showing);
         showSlip();
@@ -227,7 +225,11 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
             recording.tell("Nothing is recorded yet: " + Words.within(bench.next()));
         } else {
             Body.Measured body = Body.Measured.of(
-                    stop.procedure(), now.readings().get(), now.filled().asTyped(), now.outcome().get(), desk.units().get());
+                    stop.procedure(),
+                    now.readings().get(),
+                    now.filled().asTyped(),
+                    now.outcome().get(),
+                    desk.units().get());
             List<NewAttachment> along = new ArrayList<>(bench.attachments());
             along.addAll(files.files());
             return Optional.of(new Recording.What(machineId, () -> body, along, Optional.of(keeper)));
@@ -255,7 +257,7 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
 
     @Override
     public String caution() {
-        return String.join(" ", stop.procedure().card().hazards().stream().map(Hazard::caution).toList());
+        return stop.procedure().card().caution();
     }
 
     @Override
@@ -280,13 +282,7 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
             slip.begin();
             return;
         }
-        bench.fields().stream()
-                .filter(field -> field.field().getText().isBlank() && field.field().isVisible())
-                .findFirst()
-                .or(() -> bench.fields().stream().findFirst())
-                .<Node>map(ReadingField::field)
-                .or(bench::start)
-                .ifPresent(Node::requestFocus);
+        ReadingField.firstEmpty(bench.fields()).or(bench::start).ifPresent(Node::requestFocus);
     }
 
     @Override
@@ -311,7 +307,10 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
         Optional<String> refused = bench.take(file);
         if (refused.isPresent() && (!bench.takesFiles() || Thumbnail.isNamedLikeOne(file.getName()))) {
             files.take(file.toPath());
-            recording.tell(bench.takesFiles() ? Words.sentence(refused.get() + "; it goes along with the entry") : file.getName() + " goes along with the entry.");
+            recording.tell(
+                    bench.takesFiles()
+                            ? Words.sentence(refused.get() + "; it goes along with the entry")
+                            : file.getName() + " goes along with the entry.");
         } else {
             refused.ifPresent(reason -> recording.tell(Words.sentence(reason)));
         }
@@ -331,12 +330,11 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
             recording.tell("Nothing to copy yet: " + Words.within(bench.next()));
             return;
         }
-        UnitChoice units = desk.units().get();
-        F finding = now.outcome().get().finding();
-        StringBuilder text = new StringBuilder(stop.table(now.readings().get(), finding, now.filled().asTyped(), units).text());
-        stop.procedure().evidence(finding)
-                .forEach(e -> text.append(e.label()).append('\t').append(e.figure().in(units)).append('\n'));
-        Clip.put(text.toString());
+        Clip.put(stop.text(
+                now.readings().get(),
+                now.outcome().get().finding(),
+                now.filled().asTyped(),
+                desk.units().get()));
         recording.tell("Readings and figures are on the clipboard.");
     }
 

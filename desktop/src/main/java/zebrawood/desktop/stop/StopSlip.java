@@ -68,9 +68,12 @@ final class StopSlip<R extends Record, F extends Record> {
      */
     void show(Showing<R, F> now, Optional<Entry> entry, boolean half) {
         List<Node> parts = new ArrayList<>();
-        entry.ifPresent(old -> parts.add(Slip.quiet("No. " + old.number() + ", recorded " + DAY_TIME.format(old.stamp().local()) + " by " + old.stamp().by())));
-        recording.correcting().ifPresent(old -> parts.add(Slip.quiet("Replaces no. " + old.number() + " of "
-                + DAY_TIME.format(old.stamp().local()) + ", which stays in the logbook.")));
+        entry.ifPresent(old -> parts.add(Slip.quiet("No. " + old.number() + ", recorded "
+                + DAY_TIME.format(old.stamp().local()) + " by " + old.stamp().by())));
+        recording
+                .correcting()
+                .ifPresent(old -> parts.add(Slip.quiet("Replaces no. " + old.number() + " of "
+                        + DAY_TIME.format(old.stamp().local()) + ", which stays in the logbook.")));
         if (now.outcome().isPresent()) {
             found(now, now.outcome().get(), entry, half, parts);
         } else {
@@ -86,15 +89,22 @@ final class StopSlip<R extends Record, F extends Record> {
 
     private void found(Showing<R, F> now, Outcome<F> outcome, Optional<Entry> entry, boolean half, List<Node> parts) {
         UnitChoice units = place.units();
-        parts.add(verdict(StopState.of(outcome.verdict()), outcome.verdict().word().toUpperCase(Locale.ROOT), half));
-        outcome.instructions().stream().findFirst().ifPresent(first -> parts.add(Slip.act(first.action().in(units), hand(first, units))));
-        List<String> rest = outcome.instructions().stream().skip(1).map(instruction -> instruction.sentence(units)).toList();
+        parts.add(verdict(
+                StopState.of(outcome.verdict()), outcome.verdict().word().toUpperCase(Locale.ROOT), half));
+        outcome.instructions().stream()
+                .findFirst()
+                .ifPresent(first -> parts.add(Slip.act(first.action().in(units), hand(first, units))));
+        List<String> rest = outcome.instructions().stream()
+                .skip(1)
+                .map(instruction -> instruction.sentence(units))
+                .toList();
         if (!rest.isEmpty()) {
             parts.add(Slip.then(rest));
         }
         parts.addAll(bench.tickets(now));
         parts.add(Slip.evidence(stop.procedure().evidence(outcome.finding()).stream()
-                .map(evidence -> new Body.Pair(evidence.label(), evidence.figure().in(units)))
+                .map(evidence ->
+                        new Body.Pair(evidence.label(), evidence.figure().in(units)))
                 .toList()));
         LastTimes.strip(stop, place, entry, outcome.finding()).ifPresent(parts::add);
     }
@@ -102,13 +112,18 @@ final class StopSlip<R extends Record, F extends Record> {
     private void missing(Showing<R, F> now, boolean half, List<Node> parts) {
         if (now.fault().isPresent()) {
             parts.add(verdict(StopState.UNCLEAR, "NOT JUDGED", half));
-            parts.add(Slip.act("The program has a fault here.",
-                    Optional.of("These readings cannot be judged, and nothing is recorded. What you typed is kept; a report stands beside the logbook.")));
+            parts.add(Slip.act(
+                    "The program has a fault here.",
+                    Optional.of("These readings cannot be judged, and nothing is recorded. What you typed is "
+                            + "kept; a report stands beside the logbook.")));
             return;
         }
         parts.add(verdict(StopState.OPEN, "TO READ", half));
         String wrong = now.problems().isEmpty()
-                ? now.filled().others().stream().findFirst().map(Words::sentence).orElse("")
+                ? now.filled().others().stream()
+                        .findFirst()
+                        .map(Words::sentence)
+                        .orElse("")
                 : "Put right what is marked; everything typed is kept.";
         parts.add(Slip.act(wrong.isEmpty() ? bench.next() : wrong, Optional.empty()));
     }

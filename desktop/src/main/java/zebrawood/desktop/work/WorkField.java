@@ -90,7 +90,12 @@ record WorkField(String path, String label, Group group, Kind kind, Quantity qua
     /** The fields of a family: pulses only where the source has them. */
     static List<WorkField> of(Family family) {
         boolean pulsed = family.isGalvo() || family == Family.SHEET_FIBRE;
-        return ALL.stream().filter(field -> pulsed || field.quantity() != Quantity.FREQUENCY && field.quantity() != Quantity.PULSE && !field.path().equals("recipe.wobbleMm")).toList();
+        return ALL.stream()
+                .filter(field -> pulsed
+                        || field.quantity() != Quantity.FREQUENCY
+                                && field.quantity() != Quantity.PULSE
+                                && !field.path().equals("recipe.wobbleMm"))
+                .toList();
     }
 
     static List<WorkField> all() {
@@ -121,7 +126,9 @@ record WorkField(String path, String label, Group group, Kind kind, Quantity qua
         values.put("recipe.powerPct", result.recipe().powerPct());
         values.put("recipe.rateMmMin", result.recipe().rateMmMin());
         values.put("recipe.intervalMm", result.recipe().intervalMm());
-        values.put("recipe.strokes", result.recipe().strokes().map(strokes -> strokes == WorkResult.Strokes.FILL ? "fill" : "line"));
+        values.put(
+                "recipe.strokes",
+                result.recipe().strokes().map(strokes -> strokes == WorkResult.Strokes.FILL ? "fill" : "line"));
         values.put("recipe.passes", result.recipe().passes());
         values.put("recipe.pauseS", result.recipe().pauseS());
         values.put("recipe.frequencyKhz", result.recipe().frequencyKhz());
@@ -131,9 +138,14 @@ record WorkField(String path, String label, Group group, Kind kind, Quantity qua
         values.put("outcome.score", result.outcome().score());
         values.put("outcome.minutes", result.outcome().minutes());
         for (WorkField field : ALL) {
-            number(values.get(field.path())).ifPresentOrElse(
-                    number -> texts.put(field.path(), Draft.retyped(worked.asTyped().get(field.path()), number, field.quantity())),
-                    () -> word(values.get(field.path())).ifPresent(word -> texts.put(field.path(), new Draft.Text(word, UnitChoice.METRIC))));
+            number(values.get(field.path()))
+                    .ifPresentOrElse(
+                            number -> texts.put(
+                                    field.path(),
+                                    Draft.retyped(worked.asTyped().get(field.path()), number, field.quantity())),
+                            () -> word(values.get(field.path()))
+                                    .ifPresent(
+                                            word -> texts.put(field.path(), new Draft.Text(word, UnitChoice.METRIC))));
         }
         return texts;
     }
@@ -157,7 +169,9 @@ record WorkField(String path, String label, Group group, Kind kind, Quantity qua
 
     /** An amount as it reads in an opened entry. */
     static String shown(WorkField field, Draft.Text text) {
-        String unit = field.kind() == Kind.AMOUNT && text.text().matches("[0-9.]+") ? field.quantity().baseUnit() : "";
+        String unit = field.kind() == Kind.AMOUNT && text.text().matches("[0-9.]+")
+                ? field.quantity().baseUnit()
+                : "";
         return unit.isEmpty() ? text.text() : text.text() + " " + unit;
     }
 }

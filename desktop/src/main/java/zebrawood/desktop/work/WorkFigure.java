@@ -12,7 +12,10 @@ import zebrawood.kit.figure.Stroke;
 import zebrawood.kit.theme.Lettering;
 import zebrawood.kit.theme.Tone;
 
-/** A work result from the side, to scale: lens or nozzle over the stock at its gap, where the beam is narrowest, what lies under it. */
+/**
+ * A work result from the side, to scale: lens or nozzle over the stock at its gap, where the beam is narrowest, what
+ * lies under it.
+ */
 public final class WorkFigure {
 
     private static final double USUAL_GAP_MM = 8;
@@ -39,7 +42,12 @@ public final class WorkFigure {
         double x = (left + right) / 2;
         under(pen, left, right, bottom, bottom + UNDER_MM * scale, result);
         pen.rectangle(left, surface, right - left, Math.max(2, thickness * scale), Tone.WOOD, Stroke.of(Tone.INK, 1.3));
-        Path nozzle = new Path().move(x - 26, top - 22).line(x + 26, top - 22).line(x + 8, top).line(x - 8, top).close();
+        Path nozzle = new Path()
+                .move(x - 26, top - 22)
+                .line(x + 26, top - 22)
+                .line(x + 8, top)
+                .line(x - 8, top)
+                .close();
         pen.fill(nozzle, Tone.BAND);
         pen.stroke(nozzle, Stroke.of(Tone.INK, 1.3));
         double waist = surface - result.setup().defocusMm().orElse(0) * scale * -1;
@@ -55,8 +63,13 @@ public final class WorkFigure {
                 pen.text(right - 10, waist - 5, "narrowest here", Lettering.CAPTION, Tone.WALNUT, Anchor.END);
             }
         });
-        pen.text(width < 480 ? 4 : left, height - 4, "from the side, enlarged " + Math.round(scale / 3.78 * 10) / 10.0 + " times"
-                + (gap > shownGap ? "; the gap is drawn shorter" : ""), Lettering.CAPTION, Tone.QUIET);
+        pen.text(
+                width < 480 ? 4 : left,
+                height - 4,
+                "from the side, enlarged " + Math.round(scale / 3.78 * 10) / 10.0 + " times"
+                        + (gap > shownGap ? "; the gap is drawn shorter" : ""),
+                Lettering.CAPTION,
+                Tone.QUIET);
     }
 
     private static void under(Pen pen, double left, double right, double from, double to, WorkResult result) {
@@ -74,22 +87,39 @@ public final class WorkFigure {
 
     private static void beam(Pen pen, double x, double top, double waist, double bottom) {
         double spread = 7;
-        Path beam = new Path().move(x - spread, top).curve(x - 2, top + (waist - top) * 0.7, x - 1.2, waist, x - 1.2, waist)
+        Path beam = new Path()
+                .move(x - spread, top)
+                .curve(x - 2, top + (waist - top) * 0.7, x - 1.2, waist, x - 1.2, waist)
                 .curve(x - 1.2, waist, x - 2, waist + (bottom - waist) * 0.4, x - 3.4, Math.max(waist, bottom))
-                .line(x + 3.4, Math.max(waist, bottom)).curve(x + 2, waist + (bottom - waist) * 0.4, x + 1.2, waist, x + 1.2, waist)
+                .line(x + 3.4, Math.max(waist, bottom))
+                .curve(x + 2, waist + (bottom - waist) * 0.4, x + 1.2, waist, x + 1.2, waist)
                 .curve(x + 1.2, waist, x + 2, top + (waist - top) * 0.7, x + spread, top);
         pen.stroke(beam, Stroke.of(Tone.BEAM, 1.5));
     }
 
     /** A measure beside the drawing; dashed where it is not known. */
-    private static void measure(Pen pen, double x, double from, double to, OptionalDouble known, double drawn, String word, UnitChoice units) {
+    private static void measure(
+            Pen pen,
+            double x,
+            double from,
+            double to,
+            OptionalDouble known,
+            double drawn,
+            String word,
+            UnitChoice units) {
         Stroke line = known.isPresent() ? Stroke.of(Tone.READING, 1.3) : Stroke.dashed(Tone.READING, 1.3, 4);
         pen.line(x, from, x, to, line);
         pen.line(x - 4, from, x + 4, from, line);
         pen.line(x - 4, to, x + 4, to, line);
         boolean before = x < 200;
         String text = known.isPresent() ? Amount.mm(drawn, 2).text(units) : word + " not known";
-        pen.text(before ? x - 8 : x + 8, (from + to) / 2 + 4, text, known.isPresent() ? Lettering.TEXT_BOLD : Lettering.SMALL, Tone.READING, before ? Anchor.END : Anchor.START);
+        pen.text(
+                before ? x - 8 : x + 8,
+                (from + to) / 2 + 4,
+                text,
+                known.isPresent() ? Lettering.TEXT_BOLD : Lettering.SMALL,
+                Tone.READING,
+                before ? Anchor.END : Anchor.START);
     }
 
     private static void passes(Pen pen, double x, double surface, WorkResult result) {

@@ -91,7 +91,8 @@ public final class WorkPage extends HBox implements FramedPage {
         this.slip = new Slip(desk.look());
         this.drawing = new DrawingSurface(desk.look()).withMenu();
         this.files = new AttachBox(desk);
-        this.keeper = new DraftKeeper(desk, machineId, correcting.map(DraftKeeper::nameOf).orElse(STOP), draft, said -> { });
+        this.keeper = new DraftKeeper(
+                desk, machineId, correcting.map(DraftKeeper::nameOf).orElse(STOP), draft, said -> {});
         recording = new Recording(desk, this::ready, this::recorded, this::showSlip);
         recording.correct(correcting);
         drawing.setMinHeight(168);
@@ -129,20 +130,31 @@ public final class WorkPage extends HBox implements FramedPage {
 
     private void load() {
         String stop = correcting.map(DraftKeeper::nameOf).orElse(STOP);
-        desk.later(() -> new Found(desk.logbook().findNewest(machineId, STOP), desk.takenAlong(machineId), desk.logbook().findDraft(machineId, stop)), found -> {
-            last = found.last();
-            along = Optional.of(found.along());
-            Optional<Entry> from = correcting.isPresent() ? correcting : last;
-            Map<String, Draft.Text> texts = new HashMap<>(from.map(entry -> WorkField.texts((Body.Worked) entry.body())).orElseGet(this::fromPlate));
-            if (correcting.isEmpty()) {
-                WorkField.all().stream().filter(WorkField::isOutcome).forEach(field -> texts.remove(field.path()));
-            }
-            repeated = Map.copyOf(texts);
-            draft.fill(found.kept().map(kept -> Draft.fromJson(kept.content())).orElse(texts));
-            filled = true;
-            changed();
-            begin();
-        });
+        desk.later(
+                () -> new Found(
+                        desk.logbook().findNewest(machineId, STOP),
+                        desk.takenAlong(machineId),
+                        desk.logbook().findDraft(machineId, stop)),
+                found -> {
+                    last = found.last();
+                    along = Optional.of(found.along());
+                    Optional<Entry> from = correcting.isPresent() ? correcting : last;
+                    Map<String, Draft.Text> texts =
+                            new HashMap<>(from.map(entry -> WorkField.texts((Body.Worked) entry.body()))
+                                    .orElseGet(this::fromPlate));
+                    if (correcting.isEmpty()) {
+                        WorkField.all().stream()
+                                .filter(WorkField::isOutcome)
+                                .forEach(field -> texts.remove(field.path()));
+                    }
+                    repeated = Map.copyOf(texts);
+                    draft.fill(found.kept()
+                            .map(kept -> Draft.fromJson(kept.content()))
+                            .orElse(texts));
+                    filled = true;
+                    changed();
+                    begin();
+                });
     }
 
     /** What the plate knows, for the very first result. */
@@ -150,7 +162,9 @@ public final class WorkPage extends HBox implements FramedPage {
         Map<String, Draft.Text> texts = new HashMap<>();
         Plate plate = machine().plate();
         plate.optics().ifPresent(optics -> {
-            optics.lenses().stream().findFirst().ifPresent(lens -> texts.put("setup.lens", new Draft.Text(lens.name(), UnitChoice.METRIC)));
+            optics.lenses().stream()
+                    .findFirst()
+                    .ifPresent(lens -> texts.put("setup.lens", new Draft.Text(lens.name(), UnitChoice.METRIC)));
             optics.makersGapMm().ifPresent(gap -> texts.put("setup.gapMm", Draft.retyped(null, gap, Quantity.LENGTH)));
         });
         return texts;
@@ -161,7 +175,11 @@ public final class WorkPage extends HBox implements FramedPage {
     }
 
     private Node outcome() {
-        VBox box = new VBox(8, Words.label(correcting.isPresent() ? "How did it truly come out?" : "How did it come out? Failures too", "head"));
+        VBox box = new VBox(
+                8,
+                Words.label(
+                        correcting.isPresent() ? "How did it truly come out?" : "How did it come out? Failures too",
+                        "head"));
         HBox fields = new HBox(14);
         for (WorkField field : WorkField.of(machine().plate().family())) {
             if (field.isOutcome()) {
@@ -202,7 +220,9 @@ public final class WorkPage extends HBox implements FramedPage {
         for (WorkField.Group group : List.of(WorkField.Group.STOCK, WorkField.Group.SETUP, WorkField.Group.RECIPE)) {
             FlowPane fields = new FlowPane(10, 8);
             fields.setPrefWrapLength(262);
-            WorkField.of(machine().plate().family()).stream().filter(field -> field.group() == group).forEach(field -> fields.getChildren().add(field(field)));
+            WorkField.of(machine().plate().family()).stream()
+                    .filter(field -> field.group() == group)
+                    .forEach(field -> fields.getChildren().add(field(field)));
             VBox box = new VBox(6, Words.label(group.title(), "head"), fields);
             box.setPrefWidth(264);
             box.setMaxWidth(264);
@@ -243,9 +263,14 @@ public final class WorkPage extends HBox implements FramedPage {
             choice.getStyleClass().add("field");
             choice.setAccessibleText(field.label());
             choice.setMaxWidth(Double.MAX_VALUE);
-            choice.getItems().setAll(field.kind() == WorkField.Kind.STROKES ? List.of("", "line", "fill") : List.of("", "yes", "no"));
+            choice.getItems()
+                    .setAll(
+                            field.kind() == WorkField.Kind.STROKES
+                                    ? List.of("", "line", "fill")
+                                    : List.of("", "yes", "no"));
             draft.onChange(() -> choice.setValue(draft.text(field.path())));
-            choice.setOnAction(event -> draft.type(field.path(), choice.getValue() == null ? "" : choice.getValue(), UnitChoice.METRIC));
+            choice.setOnAction(event ->
+                    draft.type(field.path(), choice.getValue() == null ? "" : choice.getValue(), UnitChoice.METRIC));
             box.getChildren().add(choice);
             order.add(choice);
         }
@@ -261,7 +286,10 @@ public final class WorkPage extends HBox implements FramedPage {
         amounts.forEach(field -> field.tell(sheet, draft, units));
         under.forEach((path, label) -> {
             String was = repeated.containsKey(path) ? repeated.get(path).text() : "";
-            boolean other = last.isPresent() && correcting.isEmpty() && !path.startsWith("outcome.") && !was.equals(draft.text(path));
+            boolean other = last.isPresent()
+                    && correcting.isEmpty()
+                    && !path.startsWith("outcome.")
+                    && !was.equals(draft.text(path));
             label.setText(other ? was.isEmpty() ? "not said last time" : "was " + was : "");
             label.setManaged(other);
         });
@@ -272,7 +300,8 @@ public final class WorkPage extends HBox implements FramedPage {
                 button.getStyleClass().add("chosen");
             }
         });
-        result.or(this::unfinished).ifPresent(drawn -> drawing.show(WorkFigure.of(drawn, units), "the work from the side, to scale"));
+        result.or(this::unfinished)
+                .ifPresent(drawn -> drawing.show(WorkFigure.of(drawn, units), "the work from the side, to scale"));
         showSlip();
     }
 
@@ -293,7 +322,9 @@ public final class WorkPage extends HBox implements FramedPage {
     private Optional<WorkResult> unfinished() {
         Worksheet half = Worksheet.of(draft);
         half.objects("stock", "setup", "recipe", "outcome");
-        WorkField.all().stream().filter(field -> field.kind() == WorkField.Kind.AMOUNT && !field.isOutcome()).forEach(field -> half.amount(field.path(), field.quantity()));
+        WorkField.all().stream()
+                .filter(field -> field.kind() == WorkField.Kind.AMOUNT && !field.isOutcome())
+                .forEach(field -> half.amount(field.path(), field.quantity()));
         half.word("stock.kind", draft.text("stock.kind").isBlank() ? "stock" : draft.text("stock.kind"));
         half.word("outcome.word", "not typed yet");
         half.words("stock.under");
@@ -305,22 +336,48 @@ public final class WorkPage extends HBox implements FramedPage {
     }
 
     /** What the Slip depends on: while it is the same, a keystroke need not build it anew. */
-    private record SlipState(boolean shut, boolean ready, String act, boolean changed, String told, boolean initials, Optional<TakenAlong> along, Optional<Entry> last) {}
+    private record SlipState(
+            boolean shut,
+            boolean ready,
+            String act,
+            boolean changed,
+            String told,
+            boolean initials,
+            Optional<TakenAlong> along,
+            Optional<Entry> last) {}
 
     private void showSlip() {
         boolean shut = isShut();
-        SlipState state = new SlipState(shut, result.isPresent(), act(shut), !draft.texts().equals(repeated) && filled, recording.told(), recording.asksInitials(), along, last);
+        SlipState state = new SlipState(
+                shut,
+                result.isPresent(),
+                act(shut),
+                !draft.texts().equals(repeated) && filled,
+                recording.told(),
+                recording.asksInitials(),
+                along,
+                last);
         if (state.equals(slipShown)) {
             return;
         }
         slipShown = state;
         List<Node> parts = new ArrayList<>();
-        parts.add(slip.verdict(shut ? StopState.SHUT : result.isPresent() ? StopState.NOTE : StopState.OPEN, shut ? "SHUT" : result.isPresent() ? "READY" : "TO TYPE"));
-        parts.add(Slip.act(act(shut), Optional.of(shut
-                ? "Work fires the laser: the gate opens when its last bar is lifted, " + machine().gate().lifted() + " of " + machine().gate().bars().size() + " are."
-                : last.isPresent() && correcting.isEmpty()
-                        ? "All else is as no. " + last.get().number() + " of " + WHEN.format(last.get().stamp().local()) + "; change what differs."
-                        : "Material and a word are enough; what else is known helps to answer why another day differed.")));
+        parts.add(slip.verdict(
+                shut ? StopState.SHUT : result.isPresent() ? StopState.NOTE : StopState.OPEN,
+                shut ? "SHUT" : result.isPresent() ? "READY" : "TO TYPE"));
+        parts.add(Slip.act(
+                act(shut),
+                Optional.of(
+                        shut
+                                ? "Work fires the laser: the gate opens when its last bar is lifted, "
+                                        + machine().gate().lifted() + " of "
+                                        + machine().gate().bars().size() + " are."
+                                : last.isPresent() && correcting.isEmpty()
+                                        ? "All else is as no. "
+                                                + last.get().number() + " of "
+                                                + WHEN.format(last.get().stamp().local()) + "; change what differs."
+                                        : "Material and a word are enough; what else is known helps to "
+                                                + "answer why another day differed.")));
         along.ifPresent(known -> parts.add(along(known)));
         if (state.changed()) {
             Hyperlink away = new Hyperlink("Put away");
@@ -345,15 +402,20 @@ public final class WorkPage extends HBox implements FramedPage {
         } else if (result.isPresent()) {
             return "Record it.";
         }
-        return draft.text("outcome.word").isBlank() ? "Type how it came out, in a word." : draft.text("stock.kind").isBlank() ? "Type what material it was." : "Put right what is marked.";
+        return draft.text("outcome.word").isBlank()
+                ? "Type how it came out, in a word."
+                : draft.text("stock.kind").isBlank() ? "Type what material it was." : "Put right what is marked.";
     }
 
     private Node along(TakenAlong known) {
         Instant now = desk.now();
-        List<Body.Pair> pairs = known.known().stream().map(one -> new Body.Pair(one.what(), one.figure() + ", " + age(one.since(), now))).toList();
+        List<Body.Pair> pairs = known.known().stream()
+                .map(one -> new Body.Pair(one.what(), one.figure() + ", " + age(one.since(), now)))
+                .toList();
         VBox box = new VBox(6, Words.label("Goes along by itself", "bold"), Slip.evidence(pairs));
         if (!known.notOnRecord().isEmpty()) {
-            box.getChildren().add(Words.wrapped("Not on record: " + String.join(", ", known.notOnRecord()) + ".", "quiet"));
+            box.getChildren()
+                    .add(Words.wrapped("Not on record: " + String.join(", ", known.notOnRecord()) + ".", "quiet"));
         }
         return box;
     }
@@ -394,13 +456,18 @@ public final class WorkPage extends HBox implements FramedPage {
         }
         WorkResult done = result.get();
         Map<String, String> asTyped = sheet.asTyped();
-        return Optional.of(new Recording.What(machineId, () -> new Body.Worked(done, asTyped, desk.takenAlong(machineId)), files.files(), Optional.of(keeper)));
+        return Optional.of(new Recording.What(
+                machineId,
+                () -> new Body.Worked(done, asTyped, desk.takenAlong(machineId)),
+                files.files(),
+                Optional.of(keeper)));
     }
 
     private void recorded(Entry entry) {
         isRecorded = true;
         desk.refresh(() -> {
-            desk.tell("Recorded as no. " + entry.number() + ". Ctrl+R types the next one, Ctrl+D asks what was different.");
+            desk.tell("Recorded as no. " + entry.number()
+                    + ". Ctrl+R types the next one, Ctrl+D asks what was different.");
             navigator.entry(machineId, entry.number());
         });
     }
@@ -427,7 +494,11 @@ public final class WorkPage extends HBox implements FramedPage {
 
     @Override
     public Foot foot() {
-        return new Foot("One person stays with a running machine, extraction on, covers shut, eyewear on. Never a material whose fumes you do not know.", true, Optional.empty());
+        return new Foot(
+                "One person stays with a running machine, extraction on, covers shut, eyewear on. Never a "
+                        + "material whose fumes you do not know.",
+                true,
+                Optional.empty());
     }
 
     /** Takes a photo or file along. */

@@ -18,7 +18,8 @@ public final class WorkTable {
         for (WorkField field : WorkField.all()) {
             Draft.Text text = texts.get(field.path());
             if (text != null && !field.path().equals("outcome.word")) {
-                groups.computeIfAbsent(field.group().title(), group -> new ArrayList<>()).add(new Body.Pair(field.label(), WorkField.shown(field, text)));
+                groups.computeIfAbsent(field.group().title(), group -> new ArrayList<>())
+                        .add(new Body.Pair(field.label(), WorkField.shown(field, text)));
             }
         }
         return groups;

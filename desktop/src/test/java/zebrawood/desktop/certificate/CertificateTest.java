@@ -34,8 +34,8 @@ import zebrawood.logbook.store.Logbook;
 
 class CertificateTest {
 
-    private static final Certificate.Making MOMENT =
-            new Certificate.Making(Instant.parse("2031-03-14T09:30:00Z"), ZoneOffset.ofHours(1), UnitChoice.METRIC, Paper.A4);
+    private static final Certificate.Making MOMENT = new Certificate.Making(
+            Instant.parse("2031-03-14T09:30:00Z"), ZoneOffset.ofHours(1), UnitChoice.METRIC, Paper.A4);
 
     @TempDir
     Path folder;
@@ -56,12 +56,28 @@ class CertificateTest {
         try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
             String wren = logbook.findMachine("wren").orElseThrow().id();
             String text = text(logbook, wren);
-            String hash = logbook.entry(wren, (int) logbook.count(Optional.of(wren))).place().hash();
+            String hash = logbook.entry(wren, (int) logbook.count(Optional.of(wren)))
+                    .place()
+                    .hash();
 
-            assertThat(text).contains("Wren", "FH-02", "In order but for 2 points", "In the job software set full power to S 1200", "best gap", "10 of 10 bars lifted",
-                    "Open points", "Cautions", "commissioned by", hash.substring(0, 8), hash.substring(56), logbook.head().hash().substring(0, 8));
-            assertThat(text(logbook, logbook.findMachine("Heron").orElseThrow().id())).contains("In order: all that was checked passes");
-            assertThat(text(logbook, logbook.findMachine("Dunlin").orElseThrow().id())).contains("Not in order: half commissioned", "3 of 10 bars lifted");
+            assertThat(text)
+                    .contains(
+                            "Wren",
+                            "FH-02",
+                            "In order but for 2 points",
+                            "In the job software set full power to S 1200",
+                            "best gap",
+                            "10 of 10 bars lifted",
+                            "Open points",
+                            "Cautions",
+                            "commissioned by",
+                            hash.substring(0, 8),
+                            hash.substring(56),
+                            logbook.head().hash().substring(0, 8));
+            assertThat(text(logbook, logbook.findMachine("Heron").orElseThrow().id()))
+                    .contains("In order: all that was checked passes");
+            assertThat(text(logbook, logbook.findMachine("Dunlin").orElseThrow().id()))
+                    .contains("Not in order: half commissioned", "3 of 10 bars lifted");
         }
     }
 
@@ -71,15 +87,22 @@ class CertificateTest {
         DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
         try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
             String kestrel = logbook.findMachine("Kestrel").orElseThrow().id();
-            Body.Measured last = logbook.history(kestrel).of("controller-settings").get(0).measured().orElseThrow();
+            Body.Measured last = logbook.history(kestrel)
+                    .of("controller-settings")
+                    .get(0)
+                    .measured()
+                    .orElseThrow();
             SettingsReadings read = (SettingsReadings) last.readings();
             StringBuilder more = new StringBuilder(read.settingsText());
             for (int n = 1000; n < 1220; n++) {
                 more.append('$').append(n).append('=').append(n * 2).append('\n');
             }
-            SettingsReadings longer = new SettingsReadings(more.toString(), Optional.empty(), Optional.empty(), read.need());
+            SettingsReadings longer =
+                    new SettingsReadings(more.toString(), Optional.empty(), Optional.empty(), read.need());
             ControllerSettings procedure = new ControllerSettings();
-            logbook.append(kestrel, Body.Measured.of(procedure, longer, Map.of(), procedure.evaluate(longer), UnitChoice.METRIC),
+            logbook.append(
+                    kestrel,
+                    Body.Measured.of(procedure, longer, Map.of(), procedure.evaluate(longer), UnitChoice.METRIC),
                     new Entry.Stamp(MOMENT.at(), MOMENT.zone(), "RV", "test"));
             String text = text(logbook, kestrel);
 
@@ -95,10 +118,24 @@ class CertificateTest {
         try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
             int n = 0;
             for (String name : new String[] {"Крапивник", "Τρυποφράχτης", "鷦鷯", "Střízlík 🐦", "a\tb"}) {
-                Plate plate = new Plate(name, Family.GALVO_UV, Optional.empty(), Optional.of("loft".repeat(60)), Optional.empty(), Optional.empty(), Optional.empty(),
-                        Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+                Plate plate = new Plate(
+                        name,
+                        Family.GALVO_UV,
+                        Optional.empty(),
+                        Optional.of("loft".repeat(60)),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty());
                 String id = "m" + n++;
-                logbook.append(id, new Body.PlateSet(plate, Map.of()), new Entry.Stamp(MOMENT.at(), MOMENT.zone(), "RV", "test"));
+                logbook.append(
+                        id,
+                        new Body.PlateSet(plate, Map.of()),
+                        new Entry.Stamp(MOMENT.at(), MOMENT.zone(), "RV", "test"));
                 assertThat(text(logbook, id)).contains("Not in order: not begun", "not measured yet");
             }
             assertThat(text(logbook, "m0")).contains("Крапивник");
@@ -123,7 +160,9 @@ class CertificateTest {
                             tried += appended(logbook, id, procedure, which) ? 1 : 0;
                         }
                     }
-                    assertThat(text(logbook, id)).as(name + ", worked cases no. " + which).doesNotContain("...", "\u2026");
+                    assertThat(text(logbook, id))
+                            .as(name + ", worked cases no. " + which)
+                            .doesNotContain("...", "\u2026");
                 }
             }
             assertThat(tried).isGreaterThan(70);
@@ -131,16 +170,21 @@ class CertificateTest {
     }
 
     /** Records a worked case on a machine; whether there is one of that number that can be solved. */
-    private static <R extends Record, F extends Record> boolean appended(Logbook logbook, String id, Procedure<R, F> procedure, int which) throws IOException {
+    private static <R extends Record, F extends Record> boolean appended(
+            Logbook logbook, String id, Procedure<R, F> procedure, int which) throws IOException {
         JsonNode cases;
-        try (InputStream file = CertificateTest.class.getResourceAsStream("/worked-cases/" + procedure.card().id() + ".json")) {
+        try (InputStream file = CertificateTest.class.getResourceAsStream(
+                "/worked-cases/" + procedure.card().id() + ".json")) {
             cases = new ObjectMapper().readTree(file);
         }
         if (which >= cases.size() || cases.get(which).get("expect").has("error")) {
             return false;
         }
         R readings = Binder.bind(cases.get(which).get("readings"), procedure.readingsType());
-        logbook.append(id, Body.Measured.of(procedure, readings, Map.of(), procedure.evaluate(readings), UnitChoice.METRIC), new Entry.Stamp(MOMENT.at(), MOMENT.zone(), "RV", "test"));
+        logbook.append(
+                id,
+                Body.Measured.of(procedure, readings, Map.of(), procedure.evaluate(readings), UnitChoice.METRIC),
+                new Entry.Stamp(MOMENT.at(), MOMENT.zone(), "RV", "test"));
         return true;
     }
 }

@@ -74,16 +74,20 @@ class CommandsTest {
     @Test
     void demoVerifyAndCertificateWorkOnOneFolder() {
         String shop = folder.resolve("shop").toString();
-        assertThat(run("demo", "--data", shop, "--today", "2031-03-14", "--make-only")).isZero();
+        assertThat(run("demo", "--data", shop, "--today", "2031-03-14", "--make-only"))
+                .isZero();
         assertThat(run("verify", "--data", shop)).isZero();
         String head = said().replaceAll("(?s).*ends on ([0-9a-f]{64}).*", "$1");
         assertThat(run("verify", "--data", shop, "--expect", head)).isZero();
-        assertThat(run("verify", "--data", shop, "--expect", head.replace(head.charAt(0), 'x'))).isEqualTo(1);
+        assertThat(run("verify", "--data", shop, "--expect", head.replace(head.charAt(0), 'x')))
+                .isEqualTo(1);
 
         Path pdf = folder.resolve("wren.pdf");
-        assertThat(run("certificate", "--data", shop, "--machine", "WREN", "--out", pdf.toString())).isZero();
+        assertThat(run("certificate", "--data", shop, "--machine", "WREN", "--out", pdf.toString()))
+                .isZero();
         assertThat(pdf).exists();
-        assertThat(run("certificate", "--data", shop, "--machine", "Sparrow", "--out", pdf.toString())).isEqualTo(1);
+        assertThat(run("certificate", "--data", shop, "--machine", "Sparrow", "--out", pdf.toString()))
+                .isEqualTo(1);
         assertThat(said()).contains("no machine named Sparrow", "Wren, Dunlin, Kestrel");
     }
 
@@ -92,49 +96,89 @@ class CommandsTest {
         String shop = folder.resolve("shop").toString();
         String other = folder.resolve("other").toString();
         String bundle = folder.resolve("shop.zip").toString();
-        assertThat(run("demo", "--data", shop, "--today", "2031-03-14", "--make-only")).isZero();
+        assertThat(run("demo", "--data", shop, "--today", "2031-03-14", "--make-only"))
+                .isZero();
         assertThat(run("export", "--data", shop, bundle)).isZero();
         String head = said().replaceAll("(?s).*ends on ([0-9a-f]{64}).*", "$1");
         assertThat(run("import", "--data", other, bundle)).isZero();
         assertThat(said()).contains("ends on " + head);
         assertThat(run("verify", "--data", other, "--expect", head)).isZero();
-        assertThat(run("import", "--data", other, bundle)).as("never over a shop that is there").isEqualTo(1);
-        assertThat(run("export", "--data", folder.resolve("nowhere").toString(), bundle)).isEqualTo(2);
+        assertThat(run("import", "--data", other, bundle))
+                .as("never over a shop that is there")
+                .isEqualTo(1);
+        assertThat(run("export", "--data", folder.resolve("nowhere").toString(), bundle))
+                .isEqualTo(2);
         byte[] cut = Files.readAllBytes(Path.of(bundle));
         Files.write(Path.of(bundle), Arrays.copyOf(cut, cut.length / 2));
-        assertThat(run("import", "--data", folder.resolve("third").toString(), bundle)).isEqualTo(1);
+        assertThat(run("import", "--data", folder.resolve("third").toString(), bundle))
+                .isEqualTo(1);
         assertThat(said()).doesNotContain("\tat ");
-        assertThat(run("verify", "--data", folder.resolve("third").toString())).as("nothing half is left").isEqualTo(2);
+        assertThat(run("verify", "--data", folder.resolve("third").toString()))
+                .as("nothing half is left")
+                .isEqualTo(2);
     }
 
     @Test
     void aLoggersWorksheetsAreRecordedFromAFile() throws Exception {
         String shop = folder.resolve("shop").toString();
-        assertThat(run("demo", "--data", shop, "--today", "2031-03-14", "--make-only")).isZero();
+        assertThat(run("demo", "--data", shop, "--today", "2031-03-14", "--make-only"))
+                .isZero();
         Path sheets = Files.writeString(folder.resolve("night.jsonl"), """
                 {"procedure":"site-climate","readings":{"airTemperatureC":20.4,"relativeHumidityPct":44,"limits":{"minTemperatureC":14,"maxTemperatureC":29,"maxHumidityPct":66}}}
                 {"procedure":"site-climate","readings":{"airTemperatureC":20.1,"relativeHumidityPct":45,"limits":{"minTemperatureC":14,"maxTemperatureC":29,"maxHumidityPct":66}}}
                 """);
-        assertThat(apart("record", sheets.toString(), "--machine", "kestrel", "--by", "log 1", "--data", shop)).isZero();
+        assertThat(apart("record", sheets.toString(), "--machine", "kestrel", "--by", "log 1", "--data", shop))
+                .isZero();
         try (Logbook logbook = Logbook.open(Path.of(shop), Catalogue.procedures())) {
-            List<Entry> night = logbook.readings(logbook.findMachine("Kestrel").orElseThrow().id(), "site-climate", 2);
+            List<Entry> night = logbook.readings(
+                    logbook.findMachine("Kestrel").orElseThrow().id(), "site-climate", 2);
             assertThat(night).extracting(entry -> entry.stamp().by()).containsOnly("LOG 1");
             assertThat(night.get(0).number()).isEqualTo(night.get(1).number() + 1);
         }
-        assertThat(apart("record", sheets.toString(), "--machine", "Sparrow", "--by", "log", "--data", shop)).isEqualTo(1);
+        assertThat(apart("record", sheets.toString(), "--machine", "Sparrow", "--by", "log", "--data", shop))
+                .isEqualTo(1);
         assertThat(said()).contains("no machine named Sparrow");
-        assertThat(apart("record", sheets.toString(), "--machine", "Kestrel", "--by", "the logger in the hall", "--data", shop)).isEqualTo(2);
+        assertThat(apart(
+                        "record",
+                        sheets.toString(),
+                        "--machine",
+                        "Kestrel",
+                        "--by",
+                        "the logger in the hall",
+                        "--data",
+                        shop))
+                .isEqualTo(2);
         assertThat(said()).contains("up to 16 characters");
-        assertThat(apart("record", sheets.toString(), "--machine", "Kestrel", "--by", " ", "--data", shop)).isEqualTo(2);
-        assertThat(apart("record", sheets.toString(), "--machine", "Kestrel", "--by", "log", "--data", folder.resolve("nowhere").toString())).isEqualTo(2);
-        assertThat(apart("record", folder.resolve("none.jsonl").toString(), "--machine", "Kestrel", "--by", "log", "--data", shop)).isEqualTo(2);
+        assertThat(apart("record", sheets.toString(), "--machine", "Kestrel", "--by", " ", "--data", shop))
+                .isEqualTo(2);
+        assertThat(apart(
+                        "record",
+                        sheets.toString(),
+                        "--machine",
+                        "Kestrel",
+                        "--by",
+                        "log",
+                        "--data",
+                        folder.resolve("nowhere").toString()))
+                .isEqualTo(2);
+        assertThat(apart(
+                        "record",
+                        folder.resolve("none.jsonl").toString(),
+                        "--machine",
+                        "Kestrel",
+                        "--by",
+                        "log",
+                        "--data",
+                        shop))
+                .isEqualTo(2);
         assertThat(said()).contains("There is no file");
     }
 
     @Test
     void aCutLogbookIsRestoredFromItsBackupOnceThatIsSaid() throws IOException {
         String shop = folder.resolve("shop").toString();
-        assertThat(run("demo", "--data", shop, "--today", "2031-03-14", "--make-only")).isZero();
+        assertThat(run("demo", "--data", shop, "--today", "2031-03-14", "--make-only"))
+                .isZero();
         assertThat(run("restore", "--data", shop)).isEqualTo(1);
         assertThat(said()).contains("no whole backup");
         new Backups(Path.of(shop)).make(Instant.parse("2031-03-14T09:00:00Z"));
@@ -153,16 +197,29 @@ class CommandsTest {
     @Test
     void certificatesComeOnThePaperThatIsAskedFor() throws IOException {
         String shop = folder.resolve("shop").toString();
-        assertThat(run("demo", "--data", shop, "--today", "2031-03-14", "--make-only")).isZero();
+        assertThat(run("demo", "--data", shop, "--today", "2031-03-14", "--make-only"))
+                .isZero();
         Path pdf = folder.resolve("wren.pdf");
-        assertThat(run("certificate", "--data", shop, "--machine", "Wren", "--paper", "letter", "--out", pdf.toString())).isZero();
+        assertThat(run(
+                        "certificate",
+                        "--data",
+                        shop,
+                        "--machine",
+                        "Wren",
+                        "--paper",
+                        "letter",
+                        "--out",
+                        pdf.toString()))
+                .isZero();
         assertThat(size(pdf)).isEqualTo("612 x 792");
         Preferences kept = Preferences.in(Path.of(shop));
         kept.paper(Paper.LETTER);
         kept.save();
-        assertThat(run("certificate", "--data", shop, "--machine", "Wren", "--out", pdf.toString())).isZero();
+        assertThat(run("certificate", "--data", shop, "--machine", "Wren", "--out", pdf.toString()))
+                .isZero();
         assertThat(size(pdf)).as("as it was chosen in the window").isEqualTo("612 x 792");
-        assertThat(run("certificate", "--data", shop, "--machine", "Wren", "--paper", "a4", "--out", pdf.toString())).isZero();
+        assertThat(run("certificate", "--data", shop, "--machine", "Wren", "--paper", "a4", "--out", pdf.toString()))
+                .isZero();
         assertThat(size(pdf)).isEqualTo("595 x 842");
     }
 
@@ -175,7 +232,8 @@ class CommandsTest {
 
     @Test
     void whatCannotBeDoneIsToldInOneSentenceWithoutATrace() throws IOException {
-        assertThat(run("verify", "--data", folder.resolve("nowhere").toString())).isEqualTo(2);
+        assertThat(run("verify", "--data", folder.resolve("nowhere").toString()))
+                .isEqualTo(2);
         assertThat(said()).contains("There is no logbook in");
         assertThat(run("solve", folder.resolve("none.jsonl").toString())).isEqualTo(2);
         assertThat(said()).contains("There is no file");
@@ -190,9 +248,13 @@ class CommandsTest {
     void theUsersDataStandWhereThePlatformExpects() {
         Path home = Path.of("/home/rv");
         assertThat(DataFolder.usual("Linux", Map.of(), home)).isEqualTo(home.resolve(".local/share/zebrawood"));
-        assertThat(DataFolder.usual("Linux", Map.of("XDG_DATA_HOME", "/data"), home)).isEqualTo(Path.of("/data/zebrawood"));
-        assertThat(DataFolder.usual("Linux", Map.of("XDG_DATA_HOME", "relative"), home)).isEqualTo(home.resolve(".local/share/zebrawood"));
-        assertThat(DataFolder.usual("Mac OS X", Map.of(), home)).isEqualTo(home.resolve("Library/Application Support/Zebrawood"));
-        assertThat(DataFolder.usual("Windows 11", Map.of("APPDATA", "/roaming"), home)).isEqualTo(Path.of("/roaming/Zebrawood"));
+        assertThat(DataFolder.usual("Linux", Map.of("XDG_DATA_HOME", "/data"), home))
+                .isEqualTo(Path.of("/data/zebrawood"));
+        assertThat(DataFolder.usual("Linux", Map.of("XDG_DATA_HOME", "relative"), home))
+                .isEqualTo(home.resolve(".local/share/zebrawood"));
+        assertThat(DataFolder.usual("Mac OS X", Map.of(), home))
+                .isEqualTo(home.resolve("Library/Application Support/Zebrawood"));
+        assertThat(DataFolder.usual("Windows 11", Map.of("APPDATA", "/roaming"), home))
+                .isEqualTo(Path.of("/roaming/Zebrawood"));
     }
 }

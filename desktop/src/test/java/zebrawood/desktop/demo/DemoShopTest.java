@@ -34,7 +34,9 @@ class DemoShopTest {
 
     private static List<MachineStatus> statuses(Logbook logbook, Instant now) {
         Route route = new Route(Catalogue.procedures());
-        return logbook.machines().stream().map(machine -> route.status(logbook.history(machine.id()), now, MachineDiary.ZONE)).toList();
+        return logbook.machines().stream()
+                .map(machine -> route.status(logbook.history(machine.id()), now, MachineDiary.ZONE))
+                .toList();
     }
 
     @Test
@@ -42,13 +44,18 @@ class DemoShopTest {
         make(folder, FRIDAY);
         try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
             List<MachineStatus> machines = statuses(logbook, Instant.parse("2031-03-14T09:30:00Z"));
-            Map<String, MachineState> states = machines.stream().collect(Collectors.toMap(m -> m.plate().name(), MachineStatus::state));
+            Map<String, MachineState> states =
+                    machines.stream().collect(Collectors.toMap(m -> m.plate().name(), MachineStatus::state));
 
-            assertThat(states).containsOnly(
-                    Map.entry("Wren", MachineState.NEEDS_ADJUSTING), Map.entry("Dunlin", MachineState.HALF_COMMISSIONED),
-                    Map.entry("Kestrel", MachineState.IN_ORDER), Map.entry("Heron", MachineState.IN_ORDER),
-                    Map.entry("Plover", MachineState.UNCLEAR), Map.entry("Bittern", MachineState.DUE));
-            assertThat(Route.next(machines)).extracting(Todo::machine).containsExactly("Wren", "Dunlin", "Plover", "Bittern", "Kestrel", "Dunlin", "Wren");
+            assertThat(states)
+                    .containsOnly(
+                            Map.entry("Wren", MachineState.NEEDS_ADJUSTING),
+                                    Map.entry("Dunlin", MachineState.HALF_COMMISSIONED),
+                            Map.entry("Kestrel", MachineState.IN_ORDER), Map.entry("Heron", MachineState.IN_ORDER),
+                            Map.entry("Plover", MachineState.UNCLEAR), Map.entry("Bittern", MachineState.DUE));
+            assertThat(Route.next(machines))
+                    .extracting(Todo::machine)
+                    .containsExactly("Wren", "Dunlin", "Plover", "Bittern", "Kestrel", "Dunlin", "Wren");
             assertThat(logbook.head().entries()).isBetween(1_200L, 1_400L);
             assertThat(logbook.verify(List.of()).flaws()).isEmpty();
         }
@@ -57,12 +64,20 @@ class DemoShopTest {
     /** On any day of a leap and a common year the story holds: nothing depends on which day today is. */
     @Test
     void theStoryHoldsOnOtherDaysToo(@TempDir Path other) {
-        for (LocalDate today : List.of(LocalDate.of(2028, 2, 29), LocalDate.of(2026, 11, 24), LocalDate.of(2030, 1, 1))) {
+        for (LocalDate today :
+                List.of(LocalDate.of(2028, 2, 29), LocalDate.of(2026, 11, 24), LocalDate.of(2030, 1, 1))) {
             make(other, today);
             try (Logbook logbook = Logbook.open(other, Catalogue.procedures())) {
-                assertThat(statuses(logbook, today.atTime(10, 30).toInstant(MachineDiary.ZONE))).extracting(MachineStatus::state).as(today.toString())
-                        .containsExactly(MachineState.NEEDS_ADJUSTING, MachineState.HALF_COMMISSIONED, MachineState.IN_ORDER,
-                                MachineState.IN_ORDER, MachineState.UNCLEAR, MachineState.DUE);
+                assertThat(statuses(logbook, today.atTime(10, 30).toInstant(MachineDiary.ZONE)))
+                        .extracting(MachineStatus::state)
+                        .as(today.toString())
+                        .containsExactly(
+                                MachineState.NEEDS_ADJUSTING,
+                                MachineState.HALF_COMMISSIONED,
+                                MachineState.IN_ORDER,
+                                MachineState.IN_ORDER,
+                                MachineState.UNCLEAR,
+                                MachineState.DUE);
             }
         }
     }
@@ -72,7 +87,8 @@ class DemoShopTest {
         make(folder, FRIDAY);
         make(again, FRIDAY);
         make(again, FRIDAY);
-        try (Logbook one = Logbook.open(folder, Catalogue.procedures()); Logbook other = Logbook.open(again, Catalogue.procedures())) {
+        try (Logbook one = Logbook.open(folder, Catalogue.procedures());
+                Logbook other = Logbook.open(again, Catalogue.procedures())) {
             assertThat(other.head()).isEqualTo(one.head());
         }
     }
@@ -80,7 +96,9 @@ class DemoShopTest {
     @Test
     void aFolderThatHoldsAnythingElseIsLeftAlone() throws IOException {
         Path letter = Files.writeString(folder.resolve("letter.txt"), "dear");
-        assertThatThrownBy(() -> make(folder, FRIDAY)).isInstanceOf(LogbookException.class).hasMessageContaining("neither empty nor a demo");
+        assertThatThrownBy(() -> make(folder, FRIDAY))
+                .isInstanceOf(LogbookException.class)
+                .hasMessageContaining("neither empty nor a demo");
         assertThat(letter).hasContent("dear");
     }
 }

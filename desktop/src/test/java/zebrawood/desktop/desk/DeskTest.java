@@ -18,7 +18,8 @@ import zebrawood.logbook.store.Logbook;
 
 class DeskTest {
 
-    private static final Desk.Sitting SITTING = new Desk.Sitting(() -> Instant.parse("2031-03-14T09:30:00.123456Z"), ZoneId.of("UTC+1"), "0.1.0");
+    private static final Desk.Sitting SITTING =
+            new Desk.Sitting(() -> Instant.parse("2031-03-14T09:30:00.123456Z"), ZoneId.of("UTC+1"), "0.1.0");
 
     @TempDir
     Path folder;
@@ -53,7 +54,11 @@ class DeskTest {
             desk.onTold(told::add);
             desk.unexpected(new IllegalStateException("a bench fell over"));
         }
-        assertThat(told).singleElement().satisfies(sentence -> assertThat(sentence).contains("What you typed is kept", "report.txt").doesNotContain("Exception"));
+        assertThat(told)
+                .singleElement()
+                .satisfies(sentence -> assertThat(sentence)
+                        .contains("What you typed is kept", "report.txt")
+                        .doesNotContain("Exception"));
         assertThat(Files.readString(folder.resolve("report.txt"))).contains("a bench fell over", "DeskTest");
     }
 

@@ -36,7 +36,8 @@ class PreferencesTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"", "ground=PURPLE\nx=wide\npaper=wallpaper\n", "\\uZZZZ=1", "\u0000\u0001\u0002", "ground"})
+    @ValueSource(
+            strings = {"", "ground=PURPLE\nx=wide\npaper=wallpaper\n", "\\uZZZZ=1", "\u0000\u0001\u0002", "ground"})
     void aFileThatMakesNoSenseIsAsNone(String text) throws IOException {
         Files.writeString(folder.resolve("window.properties"), text);
         Preferences kept = Preferences.in(folder);

@@ -25,7 +25,11 @@ class PartsTest {
     }
 
     private static Parts water(StopState filling, StopState heat, StopState setpoint) {
-        List<StopStatus> stops = List.of(stop("site-climate", StopState.PASSED), stop("coolant-mix", filling), stop("coolant-heat", heat), stop("coolant-setpoint", setpoint));
+        List<StopStatus> stops = List.of(
+                stop("site-climate", StopState.PASSED),
+                stop("coolant-mix", filling),
+                stop("coolant-heat", heat),
+                stop("coolant-setpoint", setpoint));
         MachineStatus machine = new MachineStatus("wren", null, null, "", null, stops, List.of(), List.of(), List.of());
         return Parts.of(machine, stops.get(2));
     }
@@ -35,11 +39,15 @@ class PartsTest {
         Parts water = water(StopState.PASSED, StopState.PASSED, StopState.PASSED);
         assertThat(water.title()).isEqualTo("Water");
         assertThat(water.isShared()).isTrue();
-        assertThat(water.stops()).extracting(stop -> stop.card().id()).containsExactly("coolant-mix", "coolant-heat", "coolant-setpoint");
+        assertThat(water.stops())
+                .extracting(stop -> stop.card().id())
+                .containsExactly("coolant-mix", "coolant-heat", "coolant-setpoint");
         assertThat(water.has("coolant-mix")).isTrue();
         assertThat(water.has("site-climate")).isFalse();
 
-        List<StopStatus> alone = Catalogue.stops().stream().map(each -> stop(each.procedure().card().id(), StopState.OPEN)).toList();
+        List<StopStatus> alone = Catalogue.stops().stream()
+                .map(each -> stop(each.procedure().card().id(), StopState.OPEN))
+                .toList();
         MachineStatus machine = new MachineStatus("wren", null, null, "", null, alone, List.of(), List.of(), List.of());
         List<String> rows = new ArrayList<>();
         for (StopStatus each : alone) {
@@ -48,15 +56,31 @@ class PartsTest {
                 rows.add(parts.title());
             }
         }
-        assertThat(rows).hasSize(Catalogue.stops().size() - 2).contains("Water", "Climate", "Ramp line").doesNotContain("Filling", "Water heat", "Set-point").doesNotHaveDuplicates();
+        assertThat(rows)
+                .hasSize(Catalogue.stops().size() - 2)
+                .contains("Water", "Climate", "Ramp line")
+                .doesNotContain("Filling", "Water heat", "Set-point")
+                .doesNotHaveDuplicates();
     }
 
-    /** Whatever the other two say, what failed is told before what needs adjusting, that before what is late, and all of it before what passed. */
+    /**
+     * Whatever the other two say, what failed is told before what needs adjusting, that before what is late, and all of
+     * it before what passed.
+     */
     @ParameterizedTest
     @EnumSource(StopState.class)
     void theRowTellsThePartThatMostNeedsSomethingDone(StopState state) {
         Map<StopState, Integer> need = new EnumMap<>(StopState.class);
-        List<StopState> order = List.of(StopState.FAILED, StopState.ADJUST, StopState.UNCLEAR, StopState.DUE, StopState.SHUT, StopState.BEGUN, StopState.OPEN, StopState.NOTE, StopState.PASSED);
+        List<StopState> order = List.of(
+                StopState.FAILED,
+                StopState.ADJUST,
+                StopState.UNCLEAR,
+                StopState.DUE,
+                StopState.SHUT,
+                StopState.BEGUN,
+                StopState.OPEN,
+                StopState.NOTE,
+                StopState.PASSED);
         order.forEach(each -> need.put(each, order.indexOf(each)));
         assertThat(need).as("each state has its place").hasSameSizeAs(StopState.values());
         for (StopState other : StopState.values()) {

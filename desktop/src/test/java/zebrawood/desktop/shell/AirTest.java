@@ -27,10 +27,24 @@ class AirTest {
 
     @Test
     void airIsTriedBeforeItIsTakenForGood() {
-        Plate plate = new Plate("Kestrel", Family.GANTRY_DIODE, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(),
-                Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+        Plate plate = new Plate(
+                "Kestrel",
+                Family.GANTRY_DIODE,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
         try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
-            logbook.append("kestrel", new Body.PlateSet(plate, Map.of()), new Entry.Stamp(Instant.parse("2031-03-14T08:00:00Z"), ZoneOffset.UTC, "LO", "test"));
+            logbook.append(
+                    "kestrel",
+                    new Body.PlateSet(plate, Map.of()),
+                    new Entry.Stamp(Instant.parse("2031-03-14T08:00:00Z"), ZoneOffset.UTC, "LO", "test"));
         }
         try (Seat seat = new Seat(folder)) {
             seat.jump("kestrel air assist");
@@ -42,7 +56,11 @@ class AirTest {
             seat.focus("offCommand").type("M9").focus("seenOff").choose("seenOff", "it stopped");
             seat.until("then the flow", () -> seat.words("act").startsWith("Read the flow"));
             seat.focus("engraving.readLMin").type("3").focus("cutting.felt").choose("cutting.felt", "light");
-            seat.until("light air does not blow a flame out", () -> seat.words("act").replaceAll("\\p{Zs}", " ").equals("Give more air for cutting: 15 l/min at the nozzle."));
+            seat.until(
+                    "light air does not blow a flame out",
+                    () -> seat.words("act")
+                            .replaceAll("\\p{Zs}", " ")
+                            .equals("Give more air for cutting: 15 l/min at the nozzle."));
             seat.choose("cutting.felt", "strong");
             seat.until("strong air does", () -> seat.words("act").equals("The air does what it is told."));
 
@@ -50,12 +68,22 @@ class AirTest {
             seat.until("initials are asked", () -> seat.focused("initials"));
             seat.type("lo").enter();
             seat.until("it is recorded", () -> seat.words("told").equals("Recorded as no. 2."));
-            AirReadings read = (AirReadings) ((Body.Measured) seat.desk.logbook().readings("kestrel", "air-assist", 1).get(0).body()).readings();
+            AirReadings read = (AirReadings) ((Body.Measured) seat.desk
+                            .logbook()
+                            .readings("kestrel", "air-assist", 1)
+                            .get(0)
+                            .body())
+                    .readings();
             assertThat(read.cutting().felt()).contains(AirReadings.Felt.STRONG);
             seat.jump("kestrel air assist");
-            seat.until("the entry is shown", () -> seat.focused("again") && seat.words("onCommand").equals("M8"));
+            seat.until(
+                    "the entry is shown",
+                    () -> seat.focused("again") && seat.words("onCommand").equals("M8"));
             seat.enter();
-            seat.until("next time all of it is tried again", () -> seat.words("act").startsWith("Follow the hose") && seat.words("onCommand").equals("M8"));
+            seat.until(
+                    "next time all of it is tried again",
+                    () -> seat.words("act").startsWith("Follow the hose")
+                            && seat.words("onCommand").equals("M8"));
             assertThat(seat.desk.logbook().verify(List.of()).holds()).isTrue();
         }
     }

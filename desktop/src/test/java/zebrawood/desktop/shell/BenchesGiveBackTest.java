@@ -31,20 +31,29 @@ import zebrawood.kit.bench.Stop;
 import zebrawood.kit.form.Filled;
 import zebrawood.kit.form.Worksheet;
 
-/** Whatever a bench is filled with to show an entry, to correct it or to begin again, comes out of its fields as it went in. */
+/**
+ * Whatever a bench is filled with to show an entry, to correct it or to begin again, comes out of its fields as it went
+ * in.
+ */
 class BenchesGiveBackTest {
 
     /** Numbers that went through text and units, to a billionth. */
     private static final RecursiveComparisonConfiguration NEARLY = RecursiveComparisonConfiguration.builder()
             .withComparatorForType(BenchesGiveBackTest::nearly, Double.class)
-            .withComparatorForType((one, other) -> one.isPresent() != other.isPresent() ? 1 : one.isEmpty() ? 0 : nearly(one.getAsDouble(), other.getAsDouble()), OptionalDouble.class)
+            .withComparatorForType(
+                    (one, other) -> one.isPresent() != other.isPresent()
+                            ? 1
+                            : one.isEmpty() ? 0 : nearly(one.getAsDouble(), other.getAsDouble()),
+                    OptionalDouble.class)
             .build();
 
     private static int nearly(Double one, Double other) {
         return Math.abs(one - other) <= 1e-9 * Math.max(1, Math.abs(one)) ? 0 : Double.compare(one, other);
     }
 
-    /** What is judged there comes from the plate of today and from the settings before; the text itself is one field. */
+    /**
+     * What is judged there comes from the plate of today and from the settings before; the text itself is one field.
+     */
     private static final String BY_PLATE = "controller-settings";
     /** Its marks lie where a ramp has them, and its optics are the plate's: worked cases have others. */
     private static final String BY_RAMP = "focus-ramp";
@@ -57,14 +66,20 @@ class BenchesGiveBackTest {
         try (Seat seat = Seat.atDemo(folder)) {
             List<String> wrong = new ArrayList<>();
             int tried = 0;
-            for (MachineStatus machine : Seat.onScreen(() -> seat.desk.machines().get())) {
+            for (MachineStatus machine :
+                    Seat.onScreen(() -> seat.desk.machines().get())) {
                 for (Stop<?, ?> stop : stops()) {
-                    List<Entry> entries = seat.desk.logbook().readings(machine.machineId(), stop.procedure().card().id(), 400);
+                    List<Entry> entries = seat.desk
+                            .logbook()
+                            .readings(
+                                    machine.machineId(), stop.procedure().card().id(), 400);
                     for (Entry entry : entries) {
                         Body.Measured measured = (Body.Measured) entry.body();
-                        BenchPlace place = seat.place(machine.plate(), entries.subList(entries.indexOf(entry) + 1, entries.size()));
+                        BenchPlace place = seat.place(
+                                machine.plate(), entries.subList(entries.indexOf(entry) + 1, entries.size()));
                         back(place, stop, measured.readings(), measured.asTyped())
-                                .ifPresent(why -> wrong.add(machine.plate().name() + ", no. " + entry.number() + ", " + stop.procedure().card().id() + ": " + why));
+                                .ifPresent(why -> wrong.add(machine.plate().name() + ", no. " + entry.number() + ", "
+                                        + stop.procedure().card().id() + ": " + why));
                         tried++;
                     }
                 }
@@ -84,13 +99,23 @@ class BenchesGiveBackTest {
                 if (stop.procedure().card().id().equals(BY_RAMP)) {
                     continue;
                 }
-                Path cases = Path.of("src", "test", "resources", "worked-cases", stop.procedure().card().id() + ".json");
-                for (JsonNode worked : Files.exists(cases) ? new ObjectMapper().readTree(cases.toFile()) : List.<JsonNode>of()) {
+                Path cases = Path.of(
+                        "src",
+                        "test",
+                        "resources",
+                        "worked-cases",
+                        stop.procedure().card().id() + ".json");
+                for (JsonNode worked :
+                        Files.exists(cases) ? new ObjectMapper().readTree(cases.toFile()) : List.<JsonNode>of()) {
                     if (!worked.at("/expect/error").isMissingNode()) {
                         continue;
                     }
-                    Record readings = Binder.bind((ObjectNode) worked.get("readings"), stop.procedure().readingsType());
-                    back(seat.place(plate(wren, readings), List.of()), stop, readings, Map.of()).ifPresent(why -> wrong.add(stop.procedure().card().id() + ", " + worked.get("name").asText() + ": " + why));
+                    Record readings = Binder.bind(
+                            (ObjectNode) worked.get("readings"),
+                            stop.procedure().readingsType());
+                    back(seat.place(plate(wren, readings), List.of()), stop, readings, Map.of())
+                            .ifPresent(why -> wrong.add(stop.procedure().card().id() + ", "
+                                    + worked.get("name").asText() + ": " + why));
                     tried++;
                 }
             }
@@ -100,18 +125,32 @@ class BenchesGiveBackTest {
     }
 
     private static List<Stop<?, ?>> stops() {
-        return Catalogue.stops().stream().filter(stop -> !stop.procedure().card().id().equals(BY_PLATE)).toList();
+        return Catalogue.stops().stream()
+                .filter(stop -> !stop.procedure().card().id().equals(BY_PLATE))
+                .toList();
     }
 
     private static Plate plate(Plate plate, Record readings) {
         return readings instanceof ClimateReadings climate
-                ? new Plate(plate.name(), plate.family(), plate.number(), plate.place(), plate.size(), plate.bed(), plate.source(), plate.optics(), plate.services(),
-                        Optional.of(climate.limits()), plate.control(), plate.rhythm())
+                ? new Plate(
+                        plate.name(),
+                        plate.family(),
+                        plate.number(),
+                        plate.place(),
+                        plate.size(),
+                        plate.bed(),
+                        plate.source(),
+                        plate.optics(),
+                        plate.services(),
+                        Optional.of(climate.limits()),
+                        plate.control(),
+                        plate.rhythm())
                 : plate;
     }
 
     /** Why what comes out is not what went in; empty where it is. */
-    private static <R extends Record, F extends Record> Optional<String> back(BenchPlace place, Stop<R, F> stop, Record readings, Map<String, String> asTyped) {
+    private static <R extends Record, F extends Record> Optional<String> back(
+            BenchPlace place, Stop<R, F> stop, Record readings, Map<String, String> asTyped) {
         R original = stop.procedure().readingsType().cast(readings);
         return Seat.onScreen(() -> {
             Bench<R, F> bench = stop.bench().apply(place);
@@ -120,7 +159,8 @@ class BenchesGiveBackTest {
             bench.assemble(sheet);
             Filled.Bound<R> again = sheet.filled().bind(stop.procedure().readingsType());
             if (again.record().isEmpty()) {
-                return Optional.of("refused: " + again.filled().problems() + again.filled().others() + again.filled().missing());
+                return Optional.of("refused: " + again.filled().problems()
+                        + again.filled().others() + again.filled().missing());
             }
             return differs(stop, original, again.record().get());
         });
@@ -135,7 +175,9 @@ class BenchesGiveBackTest {
             return Optional.empty();
         } catch (ReadingException | AssertionError wrong) {
             String why = String.valueOf(wrong.getMessage());
-            return Optional.of(why.substring(Math.max(0, why.indexOf("field/property")), Math.min(why.length(), Math.max(0, why.indexOf("field/property")) + 400)));
+            return Optional.of(why.substring(
+                    Math.max(0, why.indexOf("field/property")),
+                    Math.min(why.length(), Math.max(0, why.indexOf("field/property")) + 400)));
         }
     }
 }

@@ -27,8 +27,9 @@ import zebrawood.kit.view.Paper;
 /** One machine commissioned from end to end in the real window, by keyboard only. */
 class CommissioningTest {
 
-    private static final String SETTINGS = "$20=0\n$21=1\n$22=1\n$23=3\n$30=1200\n$31=0\n$32=1\n$100=160\n$101=160\n$110=24000\n$111=24000\n"
-            + "$120=3200\n$121=3200\n$130=700\n$131=500\nok\n";
+    private static final String SETTINGS =
+            "$20=0\n$21=1\n$22=1\n$23=3\n$30=1200\n$31=0\n$32=1\n$100=160\n$101=160\n$110=24000\n$111=24000\n"
+                    + "$120=3200\n$121=3200\n$130=700\n$131=500\nok\n";
 
     @TempDir
     Path folder;
@@ -53,10 +54,26 @@ class CommissioningTest {
         seat.type("Wren").enter();
         seat.choose("family", "gantry CO2");
         seat.goTo("source.wavelengthsNm[0]").type("10.6 um");
-        seat.goTo("climate.minTemperatureC").type("57.2F").enter().type("29").enter().type("22").enter().type("66");
+        seat.goTo("climate.minTemperatureC")
+                .type("57.2F")
+                .enter()
+                .type("29")
+                .enter()
+                .type("22")
+                .enter()
+                .type("66");
         seat.goTo("services.cooling").choose("services.cooling", "water");
         seat.goTo("services.enclosure").choose("services.enclosure", "interlock");
-        seat.goTo("optics.focusDatum").type("nozzle tip").enter().type("7").enter().type("block").enter().type("0.1").enter().type("bed");
+        seat.goTo("optics.focusDatum")
+                .type("nozzle tip")
+                .enter()
+                .type("7")
+                .enter()
+                .type("block")
+                .enter()
+                .type("0.1")
+                .enter()
+                .type("bed");
         seat.goTo("control.kind").choose("control.kind", "numbered");
         seat.goTo("control.need.tool").choose("control.need.tool", "laser");
         seat.goTo("control.need.limitSwitches").choose("control.need.limitSwitches", "yes");
@@ -68,7 +85,8 @@ class CommissioningTest {
         seat.until("its climate is asked", () -> seat.focused("airTemperatureC"));
         assertThat(seat.desk.machines().get()).singleElement().satisfies(machine -> {
             assertThat(machine.plate().name()).isEqualTo("Wren");
-            assertThat(machine.plate().climate().orElseThrow().minTemperatureC()).isEqualTo(14);
+            assertThat(machine.plate().climate().orElseThrow().minTemperatureC())
+                    .isEqualTo(14);
         });
     }
 
@@ -88,20 +106,28 @@ class CommissioningTest {
 
     private static void gate(Seat seat) {
         seat.jump("wren ramp");
-        seat.until("the ramp is shut and says what opens it", () -> seat.focused("opens") && seat.says("First light comes first."));
+        seat.until(
+                "the ramp is shut and says what opens it",
+                () -> seat.focused("opens") && seat.says("First light comes first."));
         seat.enter();
-        int bars = Seat.onScreen(() -> seat.desk.machines().get().get(0).gate().bars().size());
+        int bars = Seat.onScreen(
+                () -> seat.desk.machines().get().get(0).gate().bars().size());
         for (int bar = 0; bar < bars; bar++) {
             int lifted = bar;
-            seat.until("bar " + (bar + 1) + " is in hand", () -> seat.desk.machines().get().get(0).gate().lifted() == lifted
-                    && seat.desk.isIdle() && (seat.focused("yes") || seat.focused("remark")));
+            seat.until(
+                    "bar " + (bar + 1) + " is in hand",
+                    () -> seat.desk.machines().get().get(0).gate().lifted() == lifted
+                            && seat.desk.isIdle()
+                            && (seat.focused("yes") || seat.focused("remark")));
             if (Seat.onScreen(() -> seat.focused("remark"))) {
                 seat.type("0.06 ohm, TN").enter();
                 seat.until("then the answer", () -> seat.focused("yes"));
             }
             seat.enter();
         }
-        seat.until("the gate is open", () -> seat.desk.machines().get().get(0).gate().isOpen() && seat.says("First light is cleared."));
+        seat.until(
+                "the gate is open",
+                () -> seat.desk.machines().get().get(0).gate().isOpen() && seat.says("First light is cleared."));
         assertThat(bars).isEqualTo(10);
     }
 
@@ -113,8 +139,12 @@ class CommissioningTest {
             return null;
         });
         seat.press(KeyCode.CONTROL, KeyCode.V);
-        seat.until("it is read by meaning", () -> seat.says("Soft limits") && seat.words("ticket-change").equals("$20=1"));
-        assertThat(Seat.<Boolean>onScreen(() -> seat.has("copy-change"))).as("no copy before it is recorded").isFalse();
+        seat.until(
+                "it is read by meaning",
+                () -> seat.says("Soft limits") && seat.words("ticket-change").equals("$20=1"));
+        assertThat(Seat.<Boolean>onScreen(() -> seat.has("copy-change")))
+                .as("no copy before it is recorded")
+                .isFalse();
         seat.press(KeyCode.CONTROL, KeyCode.ENTER);
         seat.until("the ticket can be copied", () -> seat.has("copy-change"));
         Seat.onScreen(() -> {
@@ -122,7 +152,9 @@ class CommissioningTest {
             return null;
         });
         seat.enter();
-        seat.until("the ticket is on the clipboard", () -> "$20=1\n".equals(Clipboard.getSystemClipboard().getString()));
+        seat.until(
+                "the ticket is on the clipboard",
+                () -> "$20=1\n".equals(Clipboard.getSystemClipboard().getString()));
     }
 
     private static void ramp(Seat seat) {
@@ -146,13 +178,17 @@ class CommissioningTest {
     private static void correctTheRamp(Seat seat) {
         Entry ramp = recordedRamp(seat);
         seat.jump("wren " + ramp.number());
-        seat.until("the entry is open", () -> seat.has("entry-paper") && seat.has("entry-correct") && seat.says("Ramp line  ·  Wren"));
+        seat.until(
+                "the entry is open",
+                () -> seat.has("entry-paper") && seat.has("entry-correct") && seat.says("Ramp line  ·  Wren"));
         Seat.onScreen(() -> {
             seat.find("entry-correct").requestFocus();
             return null;
         });
         seat.enter();
-        seat.until("it can be typed anew", () -> seat.has("why") && seat.words("gapAtStartMm").equals("11.6"));
+        seat.until(
+                "it can be typed anew",
+                () -> seat.has("why") && seat.words("gapAtStartMm").equals("11.6"));
         Seat.onScreen(() -> {
             seat.find("gapAtStartMm").requestFocus();
             return null;
@@ -165,11 +201,15 @@ class CommissioningTest {
         Entry corrected = recordedRamp(seat);
         assertThat(corrected.corrects()).map(Entry.Correction::why).contains("wrong block");
         assertThat(gap(corrected) - gap(ramp)).isBetween(0.999, 1.001);
-        assertThat(((Body.Measured) corrected.body()).asTyped()).containsEntry("gapAtStartMm", "12.6").containsEntry("marks[3].widthMm", "0,22");
+        assertThat(((Body.Measured) corrected.body()).asTyped())
+                .containsEntry("gapAtStartMm", "12.6")
+                .containsEntry("marks[3].widthMm", "0,22");
     }
 
     private static double gap(Entry entry) {
-        return ((RampFinding) ((Body.Measured) entry.body()).finding()).bestGapMm().getAsDouble();
+        return ((RampFinding) ((Body.Measured) entry.body()).finding())
+                .bestGapMm()
+                .getAsDouble();
     }
 
     private static Entry recordedRamp(Seat seat) {
@@ -183,18 +223,35 @@ class CommissioningTest {
     private static void certificate(Seat seat) throws Exception {
         String id = seat.desk.logbook().findMachine("Wren").orElseThrow().id();
         ByteArrayOutputStream pdf = new ByteArrayOutputStream();
-        Certificate.write(Certificate.Subject.of("Fernhollow Instrument Works", seat.desk.logbook(), id,
-                new Certificate.Making(seat.desk.now(), seat.desk.zone(), UnitChoice.METRIC, Paper.A4)), pdf);
+        Certificate.write(
+                Certificate.Subject.of(
+                        "Fernhollow Instrument Works",
+                        seat.desk.logbook(),
+                        id,
+                        new Certificate.Making(seat.desk.now(), seat.desk.zone(), UnitChoice.METRIC, Paper.A4)),
+                pdf);
         try (PDDocument document = Loader.loadPDF(pdf.toByteArray())) {
             String text = new PDFTextStripper().getText(document);
-            String hash = seat.desk.logbook().entry(id, (int) seat.desk.logbook().count(Optional.of(id))).place().hash();
-            assertThat(text).contains("In order but for 3 points", "Circuit not measured yet", "0,22", "0.06 ohm, TN", hash.substring(0, 8));
+            String hash = seat.desk
+                    .logbook()
+                    .entry(id, (int) seat.desk.logbook().count(Optional.of(id)))
+                    .place()
+                    .hash();
+            assertThat(text)
+                    .contains(
+                            "In order but for 3 points",
+                            "Circuit not measured yet",
+                            "0,22",
+                            "0.06 ohm, TN",
+                            hash.substring(0, 8));
         }
         assertThat(seat.desk.logbook().verify(List.of()).flaws()).isEmpty();
     }
 
     private static void otherWays(Seat seat) {
-        seat.until("the machine needs adjusting", () -> seat.desk.machines().get().get(0).state() == MachineState.NEEDS_ADJUSTING);
+        seat.until(
+                "the machine needs adjusting",
+                () -> seat.desk.machines().get().get(0).state() == MachineState.NEEDS_ADJUSTING);
         seat.press(KeyCode.CONTROL, KeyCode.DIGIT1);
         seat.until("the shop says what comes next", () -> seat.focused("next-wren-controller-settings"));
         seat.enter();
@@ -202,12 +259,18 @@ class CommissioningTest {
         seat.press(KeyCode.F1);
         seat.until("the stop is explained", () -> seat.says("Back to work"));
         seat.press(KeyCode.ESCAPE).press(KeyCode.F9);
-        seat.until("it is in Eyewear view", () -> seat.desk.ground().get() == Ground.EYEWEAR && !seat.says("Back to work"));
+        seat.until(
+                "it is in Eyewear view",
+                () -> seat.desk.ground().get() == Ground.EYEWEAR && !seat.says("Back to work"));
         seat.press(KeyCode.CONTROL, KeyCode.E);
         seat.until("one can say what happened", () -> seat.focused("event-moved"));
         seat.press(KeyCode.DIGIT1);
-        seat.until("what follows is said before", () -> seat.focused("event-remark") && seat.says("The first light gate shuts"));
+        seat.until(
+                "what follows is said before",
+                () -> seat.focused("event-remark") && seat.says("The first light gate shuts"));
         seat.type("to the loft").enter().enter();
-        seat.until("the gate is shut again", () -> !seat.desk.machines().get().get(0).gate().isOpen());
+        seat.until(
+                "the gate is shut again",
+                () -> !seat.desk.machines().get().get(0).gate().isOpen());
     }
 }

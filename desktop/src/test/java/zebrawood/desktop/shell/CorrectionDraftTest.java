@@ -11,7 +11,9 @@ import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Entry;
 import zebrawood.desktop.demo.DemoShop;
 
-/** A correction that is half typed is kept apart from what is half measured, and comes back where it is opened again. */
+/**
+ * A correction that is half typed is kept apart from what is half measured, and comes back where it is opened again.
+ */
 class CorrectionDraftTest {
 
     @TempDir
@@ -33,20 +35,26 @@ class CorrectionDraftTest {
             seat.press(KeyCode.CONTROL, KeyCode.A).type("12.34");
             assertThat(before).isNotEqualTo("12.34");
             seat.jump("wren ramp");
-            seat.until("the stop itself shows what was recorded", () -> seat.has("again") && seat.words("gapAtStartMm").equals(before));
+            seat.until(
+                    "the stop itself shows what was recorded",
+                    () -> seat.has("again") && seat.words("gapAtStartMm").equals(before));
         }
         try (Seat seat = new Seat(folder)) {
             correct(seat, old);
-            seat.until("what was typed is there again", () -> seat.words("gapAtStartMm").equals("12.34"));
+            seat.until(
+                    "what was typed is there again",
+                    () -> seat.words("gapAtStartMm").equals("12.34"));
             Seat.onScreen(() -> {
                 seat.find("put-away").requestFocus();
                 return null;
             });
             seat.enter();
             seat.until("it is left", () -> seat.has("again"));
-            assertThat(seat.desk.logbook().entry(old.place().machineId(), old.number())).isEqualTo(old);
+            assertThat(seat.desk.logbook().entry(old.place().machineId(), old.number()))
+                    .isEqualTo(old);
             correct(seat, old);
-            seat.until("and does not come back", () -> !seat.words("gapAtStartMm").equals("12.34"));
+            seat.until(
+                    "and does not come back", () -> !seat.words("gapAtStartMm").equals("12.34"));
         }
     }
 
@@ -58,6 +66,8 @@ class CorrectionDraftTest {
             return null;
         });
         seat.enter();
-        seat.until("it can be typed anew", () -> seat.has("why") && !seat.words("gapAtStartMm").isEmpty());
+        seat.until(
+                "it can be typed anew",
+                () -> seat.has("why") && !seat.words("gapAtStartMm").isEmpty());
     }
 }

@@ -40,12 +40,19 @@ class EntriesShownTest {
     }
 
     private static Entry record(Seat seat, String machine, Body body) {
-        return seat.desk.logbook().append(machine, body, new Entry.Stamp(Instant.parse("2031-03-14T09:00:00Z"), ZoneOffset.ofHours(1), "GA", "test"));
+        return seat.desk
+                .logbook()
+                .append(
+                        machine,
+                        body,
+                        new Entry.Stamp(Instant.parse("2031-03-14T09:00:00Z"), ZoneOffset.ofHours(1), "GA", "test"));
     }
 
     private static void show(Seat seat, Entry entry) {
         seat.entry(entry);
-        seat.until("no. " + entry.number() + " is shown", () -> seat.desk.isIdle() && seat.has("entry-paper") && seat.says("no. " + entry.number()));
+        seat.until(
+                "no. " + entry.number() + " is shown",
+                () -> seat.desk.isIdle() && seat.has("entry-paper") && seat.says("no. " + entry.number()));
     }
 
     private static String clipboard() {
@@ -61,25 +68,49 @@ class EntriesShownTest {
         Entry entry = seat.desk.logbook().readings(machine, "site-climate", 1).get(0);
         show(seat, entry);
         seat.fire("entry-copy");
-        assertThat(clipboard()).contains("Climate\tWren\tno. " + entry.number(), "PASS", "dew point\t9.3", "reading\tas typed\tunderstood", entry.place().hash());
+        assertThat(clipboard())
+                .contains(
+                        "Climate\tWren\tno. " + entry.number(),
+                        "PASS",
+                        "dew point\t9.3",
+                        "reading\tas typed\tunderstood",
+                        entry.place().hash());
     }
 
     private static void cleaned(Seat seat, String machine) {
-        Entry entry = record(seat, machine, new Body.Happened(Change.CLEANED, "soot", Optional.of(new Body.Cleaning("focus lens", "soot", "", true))));
+        Entry entry = record(
+                seat,
+                machine,
+                new Body.Happened(
+                        Change.CLEANED, "soot", Optional.of(new Body.Cleaning("focus lens", "soot", "", true))));
         show(seat, entry);
-        seat.until("surface, residue and damage are told", () -> seat.says("focus lens") && seat.says("damage that stays") && seat.says("none") && seat.says("yes"));
+        seat.until(
+                "surface, residue and damage are told",
+                () -> seat.says("focus lens")
+                        && seat.says("damage that stays")
+                        && seat.says("none")
+                        && seat.says("yes"));
         seat.fire("entry-copy");
         assertThat(clipboard()).contains("soot", entry.place().hash());
         seat.fire("entry-correct");
-        seat.until("it comes back filled", () -> seat.has("event-cleaned") && Seat.<Boolean>onScreen(() -> ((ToggleButton) seat.find("event-cleaned")).isSelected()) && seat.words("event-surface").equals("focus lens"));
+        seat.until(
+                "it comes back filled",
+                () -> seat.has("event-cleaned")
+                        && Seat.<Boolean>onScreen(() -> ((ToggleButton) seat.find("event-cleaned")).isSelected())
+                        && seat.words("event-surface").equals("focus lens"));
         seat.put("event-surface", "").fire("event-record");
         seat.until("a surface is asked for", () -> seat.says("Say which surface was cleaned."));
         seat.put("event-surface", "mirror 3").fire("event-record");
-        seat.until("and why", () -> seat.says("Say in a few words why no. " + entry.number() + " is replaced.") && seat.focused("event-why"));
+        seat.until(
+                "and why",
+                () -> seat.says("Say in a few words why no. " + entry.number() + " is replaced.")
+                        && seat.focused("event-why"));
         seat.type("it was the mirror").enter().enter();
-        seat.until("the correction is shown", () -> seat.says("Corrects no. " + entry.number() + ": it was the mirror"));
+        seat.until(
+                "the correction is shown", () -> seat.says("Corrects no. " + entry.number() + ": it was the mirror"));
         Entry corrected = seat.desk.logbook().findNewest(machine, "event").orElseThrow();
-        assertThat(((Body.Happened) corrected.body()).cleaning().orElseThrow().surface()).isEqualTo("mirror 3");
+        assertThat(((Body.Happened) corrected.body()).cleaning().orElseThrow().surface())
+                .isEqualTo("mirror 3");
     }
 
     private static void gateBar(Seat seat, String machine) {
@@ -95,7 +126,8 @@ class EntriesShownTest {
         seat.fire("entry-correct");
         seat.until("it comes back filled", () -> seat.words("point-what").equals("replace the lid gasket"));
         seat.put("point-due", "2 Apr 2031").fire("point-record");
-        seat.until("it is asked why", () -> seat.says("Say in a few words why no. " + entry.number() + " is replaced."));
+        seat.until(
+                "it is asked why", () -> seat.says("Say in a few words why no. " + entry.number() + " is replaced."));
         seat.put("point-what", "").put("point-why", "a day is known").fire("point-record");
         seat.until("and what", () -> seat.says("Say what is to be done."));
         seat.put("point-what", "replace the lid gasket").fire("point-record");
@@ -105,7 +137,12 @@ class EntriesShownTest {
         seat.fire("point-close");
         seat.until("nothing closes without a word", () -> seat.says("Say how it was done."));
         seat.press(KeyCode.ESCAPE);
-        seat.until("it stays open", () -> !seat.has("point-how") && seat.desk.machine(machine).orElseThrow().points().stream().anyMatch(open -> ((Body.PointOpened) open.body()).what().equals("replace the lid gasket")));
+        seat.until(
+                "it stays open",
+                () -> !seat.has("point-how")
+                        && seat.desk.machine(machine).orElseThrow().points().stream()
+                                .anyMatch(open ->
+                                        ((Body.PointOpened) open.body()).what().equals("replace the lid gasket")));
     }
 
     /** Every stop that is on record anywhere has a drawing and a table in the Logbook. */
@@ -114,14 +151,18 @@ class EntriesShownTest {
         for (var machine : Seat.onScreen(() -> seat.desk.machines().get())) {
             for (var stop : machine.stops()) {
                 String id = stop.card().id();
-                Optional<Entry> newest = seat.desk.logbook().readings(machine.machineId(), id, 1).stream().findFirst();
+                Optional<Entry> newest = seat.desk.logbook().readings(machine.machineId(), id, 1).stream()
+                        .findFirst();
                 if (newest.isPresent() && !shown.contains(id)) {
                     show(seat, newest.get());
                     Body.Measured measured = (Body.Measured) newest.get().body();
                     String first = measured.shown().evidence().get(0).figure().replace('\u00a0', ' ');
                     seat.until(id + " tells " + first, () -> seat.says(first));
                     seat.fire("entry-copy");
-                    assertThat(clipboard()).as(id).contains(stop.card().title(), measured.verdict().toString()).matches("(?s).*\\n[^\\n]+\\t[^\\n]+\\n.*");
+                    assertThat(clipboard())
+                            .as(id)
+                            .contains(stop.card().title(), measured.verdict().toString())
+                            .matches("(?s).*\\n[^\\n]+\\t[^\\n]+\\n.*");
                     shown.add(id);
                 }
             }

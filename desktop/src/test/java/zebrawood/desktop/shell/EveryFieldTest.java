@@ -25,11 +25,27 @@ import zebrawood.kit.form.Filled;
 import zebrawood.kit.form.ReadingField;
 import zebrawood.kit.form.Worksheet;
 
-/** Every field of every bench, on what the demo has on record: units as typed, and whatever else a hand may type into it. */
+/**
+ * Every field of every bench, on what the demo has on record: units as typed, and whatever else a hand may type into
+ * it.
+ */
 class EveryFieldTest {
 
     private static final UnitChoice IMPERIAL = new UnitChoice(true, true);
-    private static final List<String> NONSENSE = List.of("12 parsecs", "--", "1e999", "NaN", "0x10", "1,2,3", "\u00bd", "five", "3 mm 4", "\u202e12", "9".repeat(400), "{\"a\":1}", "'; drop table entry");
+    private static final List<String> NONSENSE = List.of(
+            "12 parsecs",
+            "--",
+            "1e999",
+            "NaN",
+            "0x10",
+            "1,2,3",
+            "\u00bd",
+            "five",
+            "3 mm 4",
+            "\u202e12",
+            "9".repeat(400),
+            "{\"a\":1}",
+            "'; drop table entry");
 
     @TempDir
     private Path folder;
@@ -41,16 +57,24 @@ class EveryFieldTest {
 
     private void eachBench(Trial trial) {
         try (Seat seat = Seat.atDemo(folder)) {
-            for (MachineStatus machine : Seat.onScreen(() -> seat.desk.machines().get())) {
+            for (MachineStatus machine :
+                    Seat.onScreen(() -> seat.desk.machines().get())) {
                 for (Stop<?, ?> stop : Catalogue.stops()) {
-                    seat.desk.logbook().readings(machine.machineId(), stop.procedure().card().id(), 1).stream().findFirst()
+                    seat
+                            .desk
+                            .logbook()
+                            .readings(
+                                    machine.machineId(), stop.procedure().card().id(), 1)
+                            .stream()
+                            .findFirst()
                             .ifPresent(entry -> Seat.onScreen(() -> tried(seat, machine, stop, entry, trial)));
                 }
             }
         }
     }
 
-    private static <R extends Record, F extends Record> Object tried(Seat seat, MachineStatus machine, Stop<R, F> stop, Entry entry, Trial trial) {
+    private static <R extends Record, F extends Record> Object tried(
+            Seat seat, MachineStatus machine, Stop<R, F> stop, Entry entry, Trial trial) {
         Body.Measured measured = (Body.Measured) entry.body();
         BenchPlace place = seat.place(machine.plate(), List.of());
         Draft draft = place.draft();
@@ -89,10 +113,15 @@ class EveryFieldTest {
                     continue;
                 }
                 Amount amount = new Amount(field.quantity(), base.get(), 6);
-                for (Draft.Text text : List.of(new Draft.Text(amount.number(IMPERIAL), IMPERIAL), new Draft.Text(amount.text(IMPERIAL), UnitChoice.METRIC),
-                        new Draft.Text(amount.text(UnitChoice.METRIC), IMPERIAL), new Draft.Text(amount.number(UnitChoice.METRIC), UnitChoice.METRIC))) {
-                    Optional<Double> again = with(bench, draft, field.name(), text).understood(field.name());
-                    if (again.isEmpty() || Math.abs(again.get() - base.get()) > 1e-4 * Math.max(1, Math.abs(base.get()))) {
+                for (Draft.Text text : List.of(
+                        new Draft.Text(amount.number(IMPERIAL), IMPERIAL),
+                        new Draft.Text(amount.text(IMPERIAL), UnitChoice.METRIC),
+                        new Draft.Text(amount.text(UnitChoice.METRIC), IMPERIAL),
+                        new Draft.Text(amount.number(UnitChoice.METRIC), UnitChoice.METRIC))) {
+                    Optional<Double> again =
+                            with(bench, draft, field.name(), text).understood(field.name());
+                    if (again.isEmpty()
+                            || Math.abs(again.get() - base.get()) > 1e-4 * Math.max(1, Math.abs(base.get()))) {
                         wrong.add(where + ", " + field.name() + ": " + text + " is " + again + ", not " + base.get());
                     }
                     tried[0]++;
@@ -120,8 +149,10 @@ class EveryFieldTest {
                         }
                     }
                     for (ReadingField other : bench.fields()) {
-                        if (!other.name().equals(field.name()) && !now.understood(other.name()).equals(sheet.understood(other.name()))) {
-                            wrong.add(where + ": " + text + " in " + field.name() + " changed what " + other.name() + " is");
+                        if (!other.name().equals(field.name())
+                                && !now.understood(other.name()).equals(sheet.understood(other.name()))) {
+                            wrong.add(where + ": " + text + " in " + field.name() + " changed what " + other.name()
+                                    + " is");
                         }
                     }
                 }

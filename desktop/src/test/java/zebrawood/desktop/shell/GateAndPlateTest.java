@@ -31,11 +31,28 @@ class GateAndPlateTest {
 
     @BeforeEach
     void heronStandsInTheShop() {
-        Plate heron = new Plate("Heron", Family.GALVO_FIBRE, Optional.of("FH-07"), Optional.of("bench room"), Optional.empty(), Optional.empty(),
-                Optional.of(new Plate.Source(Optional.of("pulsed fibre"), OptionalDouble.of(30), OptionalDouble.empty(), List.of(1064.0), OptionalDouble.empty())),
-                Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+        Plate heron = new Plate(
+                "Heron",
+                Family.GALVO_FIBRE,
+                Optional.of("FH-07"),
+                Optional.of("bench room"),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(new Plate.Source(
+                        Optional.of("pulsed fibre"),
+                        OptionalDouble.of(30),
+                        OptionalDouble.empty(),
+                        List.of(1064.0),
+                        OptionalDouble.empty())),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
         try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
-            logbook.append("heron", new Body.PlateSet(heron, Map.of("name", "Heron")),
+            logbook.append(
+                    "heron",
+                    new Body.PlateSet(heron, Map.of("name", "Heron")),
                     new Entry.Stamp(Instant.parse("2031-03-13T09:00:00Z"), ZoneOffset.ofHours(1), "GA", "test"));
         }
     }
@@ -56,24 +73,36 @@ class GateAndPlateTest {
     void aBarThatIsNotSoStaysInHandSaysWhatToDoAndIsOnRecord() {
         try (Seat seat = new Seat(folder)) {
             open(seat, "first-light");
-            seat.until("the first bar is in hand", () -> seat.focused("yes") && seat.says("1  Take off protective films"));
+            seat.until(
+                    "the first bar is in hand", () -> seat.focused("yes") && seat.says("1  Take off protective films"));
             seat.enter();
-            seat.until("the second bar is in hand", () -> gate(seat).lifted() == 1 && seat.desk.isIdle() && seat.focused("yes"));
+            seat.until(
+                    "the second bar is in hand",
+                    () -> gate(seat).lifted() == 1 && seat.desk.isIdle() && seat.focused("yes"));
             seat.press(KeyCode.TAB);
             seat.until("the other answer has the focus", () -> seat.focused("no"));
             seat.enter();
-            seat.until("it stays in hand and says what to do", () -> gate(seat).inHand().orElseThrow().failed() && seat.says("Leave the mains off and have it put right by a licensed person"));
+            seat.until(
+                    "it stays in hand and says what to do",
+                    () -> gate(seat).inHand().orElseThrow().failed()
+                            && seat.says("Leave the mains off and have it put right by a licensed person"));
             assertThat(gate(seat).lifted()).isEqualTo(1);
             seat.until("its answers can be given again", () -> seat.desk.isIdle() && seat.focused("yes"));
             seat.enter();
-            seat.until("the earth is next", () -> gate(seat).lifted() == 2 && seat.desk.isIdle() && seat.focused("remark"));
+            seat.until(
+                    "the earth is next",
+                    () -> gate(seat).lifted() == 2 && seat.desk.isIdle() && seat.focused("remark"));
             seat.enter();
             seat.until("the answer has the focus", () -> seat.focused("yes"));
             seat.enter();
-            seat.until("it is not lifted without a name beside it", () -> seat.says("Write who tested it, and the figure beside it first."));
+            seat.until(
+                    "it is not lifted without a name beside it",
+                    () -> seat.says("Write who tested it, and the figure beside it first."));
             assertThat(gate(seat).lifted()).isEqualTo(2);
 
-            List<Boolean> answers = seat.desk.logbook().history("heron").gateAndEvents().stream().map(entry -> ((Body.GateLine) entry.body()).lifted()).toList();
+            List<Boolean> answers = seat.desk.logbook().history("heron").gateAndEvents().stream()
+                    .map(entry -> ((Body.GateLine) entry.body()).lifted())
+                    .toList();
             assertThat(answers).as("failures are on record too").containsExactly(true, false, true);
             assertThat(seat.desk.machine("heron").orElseThrow().state()).isEqualTo(MachineState.HALF_COMMISSIONED);
         }
@@ -99,24 +128,44 @@ class GateAndPlateTest {
             });
             seat.until("its plate is open", () -> seat.focused("name") && seat.desk.isIdle());
             seat.goTo("climate.minTemperatureC").type("32").enter().type("10");
-            seat.until("what is still missing is named", () -> seat.words("act").equals("Still missing: Room climate the maker allows: humidity to."));
+            seat.until(
+                    "what is still missing is named",
+                    () -> seat.words("act").equals("Still missing: Room climate the maker allows: humidity to."));
             seat.enter().enter().type("66");
-            seat.until("limits the wrong way round are told", () -> seat.says("ust not be under the lowest temperature"));
-            seat.until("it is kept", () -> seat.desk.logbook().findDraft("heron", "plate").filter(draft -> draft.content().contains("\"10\"")).isPresent());
+            seat.until(
+                    "limits the wrong way round are told", () -> seat.says("ust not be under the lowest temperature"));
+            seat.until(
+                    "it is kept",
+                    () -> seat.desk
+                            .logbook()
+                            .findDraft("heron", "plate")
+                            .filter(draft -> draft.content().contains("\"10\""))
+                            .isPresent());
         }
         try (Seat again = new Seat(folder)) {
             Seat.onScreen(() -> {
                 again.shell().plate("heron");
                 return null;
             });
-            again.until("what was typed is back", () -> again.words("climate.minTemperatureC").equals("32") && again.words("climate.maxTemperatureC").equals("10"));
-            assertThat(again.desk.logbook().count(Optional.empty())).as("nothing was recorded by it").isEqualTo(1);
+            again.until(
+                    "what was typed is back",
+                    () -> again.words("climate.minTemperatureC").equals("32")
+                            && again.words("climate.maxTemperatureC").equals("10"));
+            assertThat(again.desk.logbook().count(Optional.empty()))
+                    .as("nothing was recorded by it")
+                    .isEqualTo(1);
             Seat.onScreen(() -> {
                 ((Hyperlink) again.find("put-away")).fire();
                 return null;
             });
-            again.until("and it can be put away", () -> again.words("climate.minTemperatureC").isEmpty() && again.words("name").equals("Heron"));
-            again.until("for good", () -> again.desk.isIdle() && again.desk.logbook().findDraft("heron", "plate").isEmpty());
+            again.until(
+                    "and it can be put away",
+                    () -> again.words("climate.minTemperatureC").isEmpty()
+                            && again.words("name").equals("Heron"));
+            again.until(
+                    "for good",
+                    () -> again.desk.isIdle()
+                            && again.desk.logbook().findDraft("heron", "plate").isEmpty());
         }
     }
 }

@@ -26,7 +26,8 @@ class KilledTest {
         DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
         Process typing = OtherProgram.window(TypesAndWaits.class, folder);
         StringBuilder said = new StringBuilder();
-        try (BufferedReader lines = new BufferedReader(new InputStreamReader(typing.getInputStream(), StandardCharsets.UTF_8))) {
+        try (BufferedReader lines =
+                new BufferedReader(new InputStreamReader(typing.getInputStream(), StandardCharsets.UTF_8))) {
             for (String line = lines.readLine(); line != null && !line.equals("KEPT"); line = lines.readLine()) {
                 said.append(line).append('\n');
             }
@@ -49,13 +50,23 @@ class KilledTest {
             seat.until("the time went on", () -> seat.words("leak.watch").equals("9:00 left"));
             seat.later(Duration.ofMinutes(8));
             seat.focus("leak").choose("leak", "no drop");
-            seat.until("that was too short", () -> seat.words("act").replaceAll("\\p{Zs}", " ").equals("Watch on for drops: 14 min are too short."));
+            seat.until(
+                    "that was too short",
+                    () -> seat.words("act")
+                            .replaceAll("\\p{Zs}", " ")
+                            .equals("Watch on for drops: 14 min are too short."));
             seat.later(Duration.ofMinutes(2));
-            seat.until("the time is over, the answer is asked for again", () -> seat.words("leak.watch").equals("Over: still so?"));
+            seat.until(
+                    "the time is over, the answer is asked for again",
+                    () -> seat.words("leak.watch").equals("Over: still so?"));
             seat.click("leak.watch");
-            seat.until("looked again, it stands", () -> seat.words("leak.watch").equals("15 min are over") && !seat.says("Watch on for drops"));
+            seat.until(
+                    "looked again, it stands",
+                    () -> seat.words("leak.watch").equals("15 min are over") && !seat.says("Watch on for drops"));
             seat.focus("leak.watch").press(KeyCode.SPACE);
-            seat.until("begun anew, the old answer counts no more", () -> seat.words("leak.watch").equals("15:00 left") && !seat.says("Watch on for drops"));
+            seat.until(
+                    "begun anew, the old answer counts no more",
+                    () -> seat.words("leak.watch").equals("15:00 left") && !seat.says("Watch on for drops"));
             assertThat(seat.desk.logbook().verify(List.of()).flaws()).isEmpty();
         }
     }

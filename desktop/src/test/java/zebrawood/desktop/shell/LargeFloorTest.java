@@ -45,13 +45,21 @@ class LargeFloorTest {
         }
         try (Seat seat = new Seat(folder)) {
             seat.until("all are in the list", () -> listed(seat) == MACHINES && seat.says("all 40 machines"));
-            List<Integer> standing = Seat.onScreen(() -> IntStream.rangeClosed(1, MACHINES).filter(i -> seat.has("machine-unit " + i)).boxed().toList());
-            assertThat(standing).as("the floor shows so many as it can, the most urgent ones").hasSize(24).contains(7);
+            List<Integer> standing = Seat.onScreen(() -> IntStream.rangeClosed(1, MACHINES)
+                    .filter(i -> seat.has("machine-unit " + i))
+                    .boxed()
+                    .toList());
+            assertThat(standing)
+                    .as("the floor shows so many as it can, the most urgent ones")
+                    .hasSize(24)
+                    .contains(7);
 
             seat.press(KeyCode.CONTROL, KeyCode.F);
             seat.until("the search has the focus", () -> seat.focused("shop-search"));
             seat.type("unit 33 loft");
-            seat.until("one is left, on the floor too", () -> listed(seat) == 1 && seat.says("1 of 40 machines") && seat.has("machine-unit 33"));
+            seat.until(
+                    "one is left, on the floor too",
+                    () -> listed(seat) == 1 && seat.says("1 of 40 machines") && seat.has("machine-unit 33"));
             seat.press(KeyCode.CONTROL, KeyCode.A).type("nothing like it");
             seat.until("none is like that", () -> listed(seat) == 0 && seat.says("No machine is like that"));
             seat.press(KeyCode.CONTROL, KeyCode.A).press(KeyCode.DELETE);
@@ -65,8 +73,11 @@ class LargeFloorTest {
             seat.press(KeyCode.CONTROL, KeyCode.F).enter();
             seat.until("the list has the focus", () -> seat.focused("machine-list"));
             seat.press(KeyCode.DOWN).enter();
-            seat.until("the chosen one opens", () -> seat.shell().page() instanceof RoutePage route && route.machine().plate().family() == Family.GALVO_UV
-                    && route.machine().plate().place().equals(Optional.of("loft")));
+            seat.until(
+                    "the chosen one opens",
+                    () -> seat.shell().page() instanceof RoutePage route
+                            && route.machine().plate().family() == Family.GALVO_UV
+                            && route.machine().plate().place().equals(Optional.of("loft")));
         }
     }
 
@@ -81,16 +92,24 @@ class LargeFloorTest {
         }
         try (Seat seat = new Seat(folder)) {
             seat.until("all are in the list", () -> listed(seat) == MACHINES && seat.has("next-scroll"));
-            int unit = Seat.onScreen(() -> IntStream.rangeClosed(1, MACHINES).filter(i -> seat.has("machine-unit " + i) && at(seat, i) > 700 && at(seat, i) < 900).findFirst().orElseThrow());
+            int unit = Seat.onScreen(() -> IntStream.rangeClosed(1, MACHINES)
+                    .filter(i -> seat.has("machine-unit " + i) && at(seat, i) > 700 && at(seat, i) < 900)
+                    .findFirst()
+                    .orElseThrow());
             double before = Seat.onScreen(() -> at(seat, unit));
             seat.drag("machine-unit " + unit, -120);
             seat.until("the floor has moved", () -> at(seat, unit) < before - 60);
             assertThat(seat.shell().page()).as("nothing was opened by that").isInstanceOf(ShopPage.class);
 
             seat.drag("machine-unit " + unit, 9);
-            seat.until("a hand that slips a little still opens it", () -> seat.shell().page() instanceof RoutePage route && route.machine().plate().name().equals("Unit " + unit));
+            seat.until(
+                    "a hand that slips a little still opens it",
+                    () -> seat.shell().page() instanceof RoutePage route
+                            && route.machine().plate().name().equals("Unit " + unit));
             seat.click("place-shop");
-            seat.until("the place at the left is pressed by mouse", () -> seat.shell().page() instanceof ShopPage);
+            seat.until(
+                    "the place at the left is pressed by mouse",
+                    () -> seat.shell().page() instanceof ShopPage);
         }
     }
 
@@ -101,7 +120,9 @@ class LargeFloorTest {
     }
 
     private static int listed(Seat seat) {
-        return seat.find("machine-list") instanceof ListView<?> list ? list.getItems().size() : -1;
+        return seat.find("machine-list") instanceof ListView<?> list
+                ? list.getItems().size()
+                : -1;
     }
 
     private static void choose(Seat seat, String box, String words) {
@@ -118,8 +139,19 @@ class LargeFloorTest {
 
     private static Plate plate(int i) {
         Family[] families = Family.values();
-        return new Plate("Unit " + i, families[i % families.length], Optional.empty(), Optional.of(i % 3 == 0 ? "loft" : "hall"), Optional.empty(), Optional.empty(), Optional.empty(),
-                Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+        return new Plate(
+                "Unit " + i,
+                families[i % families.length],
+                Optional.empty(),
+                Optional.of(i % 3 == 0 ? "loft" : "hall"),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
     }
 
     private static Entry.Stamp stamp() {

@@ -25,7 +25,10 @@ import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.StopStatus;
 import zebrawood.kit.theme.Ground;
 
-/** Every stop of the demo in the real window: nothing to press or to type in stands on another or outside, and no word is cut off. */
+/**
+ * Every stop of the demo in the real window: nothing to press or to type in stands on another or outside, and no word
+ * is cut off.
+ */
 class LayoutTest {
 
     private static final double TOUCH = 2;
@@ -43,16 +46,20 @@ class LayoutTest {
                 seat.shell().scene().getWindow().setHeight(height);
                 return null;
             });
-            seat.until("the window is so large", () -> seat.shell().scene().getWindow().getWidth() == width);
+            seat.until(
+                    "the window is so large",
+                    () -> seat.shell().scene().getWindow().getWidth() == width);
             seat.stop("Wren", "site-climate").stop("Wren", "site-access");
             List<String> wrong = new ArrayList<>();
             int seen = 0;
-            for (MachineStatus machine : Seat.onScreen(() -> seat.desk.machines().get())) {
+            for (MachineStatus machine :
+                    Seat.onScreen(() -> seat.desk.machines().get())) {
                 for (StopStatus stop : machine.stops()) {
                     String where = machine.plate().name() + ", " + stop.card().title();
                     seat.stop(machine.plate().name(), stop.card().id());
                     wrong.addAll(look(seat, where));
-                    if (height >= 800 && bounds(seat.find("stop-" + last(machine))).getHeight() < 30) {
+                    if (height >= 800
+                            && bounds(seat.find("stop-" + last(machine))).getHeight() < 30) {
                         wrong.add(where + ": the Route has to be scrolled");
                     }
                     if (seat.has("again")) {
@@ -91,8 +98,10 @@ class LayoutTest {
                 }
                 for (Node other : controls.subList(i + 1, controls.size())) {
                     Bounds two = bounds(other);
-                    boolean apart = one.getMaxX() <= two.getMinX() + TOUCH || two.getMaxX() <= one.getMinX() + TOUCH
-                            || one.getMaxY() <= two.getMinY() + TOUCH || two.getMaxY() <= one.getMinY() + TOUCH;
+                    boolean apart = one.getMaxX() <= two.getMinX() + TOUCH
+                            || two.getMaxX() <= one.getMinX() + TOUCH
+                            || one.getMaxY() <= two.getMinY() + TOUCH
+                            || two.getMaxY() <= one.getMinY() + TOUCH;
                     if (!apart) {
                         wrong.add(where + ": on each other: " + name(controls.get(i)) + " / " + name(other));
                     }
@@ -106,13 +115,22 @@ class LayoutTest {
         if (!node.isVisible()) {
             return;
         }
-        if ((node instanceof Label || node instanceof ButtonBase) && node instanceof Labeled label && (label instanceof Label || label.getGraphic() == null) && node.lookup(".text") instanceof Text text && label.getText() != null && !label.getText().isBlank() && !text.getText().replace("\n", "").equals(label.getText().replace("\n", ""))) {
+        if ((node instanceof Label || node instanceof ButtonBase)
+                && node instanceof Labeled label
+                && (label instanceof Label || label.getGraphic() == null)
+                && node.lookup(".text") instanceof Text text
+                && label.getText() != null
+                && !label.getText().isBlank()
+                && !text.getText().replace("\n", "").equals(label.getText().replace("\n", ""))) {
             wrong.add(where + ": cut off: " + label.getText());
         }
         if (node instanceof TextField || node instanceof ButtonBase || node instanceof ComboBox<?>) {
             controls.add(node);
         }
-        if (node instanceof Parent parent && !(node instanceof ListView<?>) && !(node instanceof ScrollBar) && !(node instanceof ComboBox<?>)) {
+        if (node instanceof Parent parent
+                && !(node instanceof ListView<?>)
+                && !(node instanceof ScrollBar)
+                && !(node instanceof ComboBox<?>)) {
             parent.getChildrenUnmodifiable().forEach(child -> gather(child, controls, wrong, where));
         }
     }
@@ -124,7 +142,11 @@ class LayoutTest {
             if (above instanceof ScrollPane scroll) {
                 Bounds window = scroll.localToScene(scroll.getLayoutBounds());
                 double top = Math.max(seen.getMinY(), window.getMinY());
-                seen = new BoundingBox(seen.getMinX(), top, seen.getWidth(), Math.max(0, Math.min(seen.getMaxY(), window.getMaxY()) - top));
+                seen = new BoundingBox(
+                        seen.getMinX(),
+                        top,
+                        seen.getWidth(),
+                        Math.max(0, Math.min(seen.getMaxY(), window.getMaxY()) - top));
             }
         }
         return seen;

@@ -8,7 +8,10 @@ import org.testfx.api.FxRobot;
 import zebrawood.desktop.command.FirstFrame;
 import zebrawood.kit.view.Nodes;
 
-/** A program of its own: starts on a damaged logbook as the command does, restores it by keyboard, and says what the Shop shows. */
+/**
+ * A program of its own: starts on a damaged logbook as the command does, restores it by keyboard, and says what the
+ * Shop shows.
+ */
 public final class OpensDamaged {
 
     private OpensDamaged() {}
@@ -18,7 +21,9 @@ public final class OpensDamaged {
         hands.setDaemon(true);
         hands.start();
         FirstFrame.of(Path.of(arguments[0]), window -> {
-            System.out.println("SHOP " + Nodes.find(window.shell().scene().getRoot(), "machine-wren").isPresent());
+            System.out.println("SHOP "
+                    + Nodes.find(window.shell().scene().getRoot(), "machine-wren")
+                            .isPresent());
             System.out.flush();
             window.close();
             window.hide();

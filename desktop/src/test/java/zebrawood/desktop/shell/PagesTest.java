@@ -37,9 +37,23 @@ class PagesTest {
     private void bare(String... names) {
         try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
             for (String name : names) {
-                Plate plate = new Plate(name, Family.GANTRY_DIODE, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(),
-                        Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
-                logbook.append(name.toLowerCase(Locale.ROOT), new Body.PlateSet(plate, Map.of()), new Entry.Stamp(Instant.parse("2031-03-14T08:00:00Z"), ZoneOffset.UTC, "LO", "test"));
+                Plate plate = new Plate(
+                        name,
+                        Family.GANTRY_DIODE,
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty());
+                logbook.append(
+                        name.toLowerCase(Locale.ROOT),
+                        new Body.PlateSet(plate, Map.of()),
+                        new Entry.Stamp(Instant.parse("2031-03-14T08:00:00Z"), ZoneOffset.UTC, "LO", "test"));
             }
         }
     }
@@ -85,17 +99,28 @@ class PagesTest {
         try (Seat seat = new Seat(folder)) {
             seat.stop("Wren", "focus-ramp");
             seat.press(KeyCode.CONTROL, KeyCode.R);
-            seat.until("the word is asked for", () -> seat.focused("outcome.word") && seat.words("act").equals("Type how it came out, in a word."));
+            seat.until(
+                    "the word is asked for",
+                    () -> seat.focused("outcome.word") && seat.words("act").equals("Type how it came out, in a word."));
             seat.press(KeyCode.CONTROL, KeyCode.ENTER);
-            seat.until("nothing was recorded", () -> seat.words("told").equals("Nothing is recorded yet: Type how it came out, in a word."));
+            seat.until(
+                    "nothing was recorded",
+                    () -> seat.words("told").equals("Nothing is recorded yet: Type how it came out, in a word."));
             seat.type("good").put("recipe.powerPct", "a lot");
             seat.until("what is wrong is marked", () -> seat.words("act").equals("Put right what is marked."));
             seat.fire("put-away");
-            seat.until("all is as the last one again", () -> seat.words("outcome.word").isEmpty() && seat.words("recipe.powerPct").equals("62"));
+            seat.until(
+                    "all is as the last one again",
+                    () -> seat.words("outcome.word").isEmpty()
+                            && seat.words("recipe.powerPct").equals("62"));
             seat.type("good").press(KeyCode.CONTROL, KeyCode.ENTER);
-            seat.until("it is asked who records", () -> seat.focused("initials") && seat.words("told").startsWith("Your initials"));
+            seat.until(
+                    "it is asked who records",
+                    () -> seat.focused("initials") && seat.words("told").startsWith("Your initials"));
             seat.type("rv").enter();
-            seat.until("it is recorded by them", () -> seat.has("entry-paper") && seat.desk.initials().get().equals("RV"));
+            seat.until(
+                    "it is recorded by them",
+                    () -> seat.has("entry-paper") && seat.desk.initials().get().equals("RV"));
         }
     }
 
@@ -107,23 +132,31 @@ class PagesTest {
             seat.press(KeyCode.CONTROL, KeyCode.ENTER);
             seat.until("its buttons record", () -> seat.says("Answer the bar in hand with one of its two buttons."));
             seat.press(KeyCode.CONTROL, KeyCode.Z);
-            seat.until("nothing is undone", () -> seat.says("An answer is recorded at once; an entry can be corrected in the Logbook."));
+            seat.until(
+                    "nothing is undone",
+                    () -> seat.says("An answer is recorded at once; an entry can be corrected in the Logbook."));
             Seat.onScreen(() -> {
                 seat.shell().page().take(folder.toFile());
                 return null;
             });
             seat.until("no file is taken", () -> seat.says("The gate takes no files."));
             seat.press(KeyCode.F1);
-            seat.until("its help is there", () -> seat.says("The last bar is the first pulse: lowest power, everyone in eyewear."));
+            seat.until(
+                    "its help is there",
+                    () -> seat.says("The last bar is the first pulse: lowest power, everyone in eyewear."));
             seat.press(KeyCode.ESCAPE);
             seat.fire("yes");
             seat.until("it is asked who saw it", () -> seat.focused("initials"));
             seat.type("ga").enter();
-            seat.until("the bar is lifted by them", () -> seat.desk.machine("kestrel").orElseThrow().gate().lifted() == 1);
+            seat.until(
+                    "the bar is lifted by them",
+                    () -> seat.desk.machine("kestrel").orElseThrow().gate().lifted() == 1);
             seat.until("the next one is in hand", () -> seat.desk.isIdle() && seat.focused("yes"));
             seat.press(KeyCode.CONTROL, KeyCode.C);
             seat.until("the bars are copied", () -> seat.says("The bars are on the clipboard."));
-            assertThat(Seat.onScreen(() -> Clipboard.getSystemClipboard().getString())).startsWith("bar\tanswer\tremark\n").contains("lifted GA, 14 Mar");
+            assertThat(Seat.onScreen(() -> Clipboard.getSystemClipboard().getString()))
+                    .startsWith("bar\tanswer\tremark\n")
+                    .contains("lifted GA, 14 Mar");
         }
     }
 
@@ -135,10 +168,19 @@ class PagesTest {
                 seat.shell().stop("kestrel", "site-climate");
                 return null;
             });
-            seat.until("the plate comes first", () -> seat.says("The plate comes first.") && seat.says("which the plate does not say yet") && seat.focused("opens"));
+            seat.until(
+                    "the plate comes first",
+                    () -> seat.says("The plate comes first.")
+                            && seat.says("which the plate does not say yet")
+                            && seat.focused("opens"));
             seat.enter();
-            seat.until("the plate is open", () -> seat.focused("name") && seat.words("name").equals("Kestrel"));
-            seat.put("climate.minTemperatureC", "14").put("climate.maxTemperatureC", "29").put("climate.maxHumidityPct", "66").press(KeyCode.CONTROL, KeyCode.ENTER);
+            seat.until(
+                    "the plate is open",
+                    () -> seat.focused("name") && seat.words("name").equals("Kestrel"));
+            seat.put("climate.minTemperatureC", "14")
+                    .put("climate.maxTemperatureC", "29")
+                    .put("climate.maxHumidityPct", "66")
+                    .press(KeyCode.CONTROL, KeyCode.ENTER);
             seat.until("initials are asked", () -> seat.focused("initials"));
             seat.type("ga").enter();
             seat.until("now it can be measured", () -> seat.focused("airTemperatureC"));
@@ -162,11 +204,20 @@ class PagesTest {
         bare("Heron");
         try (Seat seat = new Seat(folder)) {
             seat.press(KeyCode.CONTROL, KeyCode.E);
-            seat.until("it is asked on which", () -> seat.focused("jump-text") && ((TextField) seat.find("jump-text")).getPromptText().equals("On which machine did something happen?"));
+            seat.until(
+                    "it is asked on which",
+                    () -> seat.focused("jump-text")
+                            && ((TextField) seat.find("jump-text"))
+                                    .getPromptText()
+                                    .equals("On which machine did something happen?"));
             seat.type("heron").enter();
             seat.until("Heron is meant", () -> seat.focused("event-moved") && seat.says("Heron"));
             seat.press(KeyCode.ESCAPE).press(KeyCode.CONTROL, KeyCode.DIGIT2);
-            seat.until("the Route opens at what is next", () -> seat.shell().page() instanceof RoutePage route && route.isOf("kestrel") && route.stop().equals("site-access"));
+            seat.until(
+                    "the Route opens at what is next",
+                    () -> seat.shell().page() instanceof RoutePage route
+                            && route.isOf("kestrel")
+                            && route.stop().equals("site-access"));
         }
     }
 
@@ -175,12 +226,21 @@ class PagesTest {
         demo();
         try (Seat seat = new Seat(folder)) {
             seat.as("RV");
-            seat.stop("Wren", "coolant-setpoint").again().put("airTemperatureC", "22").put("relativeHumidityPct", "51.5");
-            seat.until("it could be recorded", () -> seat.has("record") && !seat.find("record").isDisabled());
+            seat.stop("Wren", "coolant-setpoint")
+                    .again()
+                    .put("airTemperatureC", "22")
+                    .put("relativeHumidityPct", "51.5");
+            seat.until(
+                    "it could be recorded",
+                    () -> seat.has("record") && !seat.find("record").isDisabled());
             seat.desk.logbook().close();
             seat.press(KeyCode.CONTROL, KeyCode.ENTER);
-            seat.until("it is told", () -> seat.words("told").startsWith("Nothing was recorded") || seat.words("told").startsWith("The logbook"));
-            assertThat(List.of(seat.words("airTemperatureC"), seat.words("relativeHumidityPct"))).containsExactly("22", "51.5");
+            seat.until(
+                    "it is told",
+                    () -> seat.words("told").startsWith("Nothing was recorded")
+                            || seat.words("told").startsWith("The logbook"));
+            assertThat(List.of(seat.words("airTemperatureC"), seat.words("relativeHumidityPct")))
+                    .containsExactly("22", "51.5");
             seat.until("it can be tried again", () -> !seat.find("record").isDisabled());
         }
     }

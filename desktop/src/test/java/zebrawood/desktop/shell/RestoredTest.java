@@ -49,25 +49,38 @@ class RestoredTest {
         long entries;
         try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
             entries = logbook.head().entries();
-            logbook.append(logbook.findMachine("Wren").orElseThrow().id(), new Body.Happened(Change.KNOCKED, "after the backup"),
+            logbook.append(
+                    logbook.findMachine("Wren").orElseThrow().id(),
+                    new Body.Happened(Change.KNOCKED, "after the backup"),
                     new Entry.Stamp(NOW, ZoneOffset.UTC, "LO", "test"));
         }
         cut();
-        DamagedLogbookException damaged = catchThrowableOfType(DamagedLogbookException.class, () -> Logbook.open(folder, Catalogue.procedures()).close());
+        DamagedLogbookException damaged = catchThrowableOfType(
+                DamagedLogbookException.class,
+                () -> Logbook.open(folder, Catalogue.procedures()).close());
         Seat.toolkit();
         CompletableFuture<Boolean> answered = new CompletableFuture<>();
         Stage stage = Seat.onScreen(() -> {
             Stage made = new Stage();
-            made.setScene(new RestoreView(new Restore(folder, Catalogue.procedures()), damaged.getMessage(),
-                    new Desk.Sitting(() -> NOW, ZoneId.of("UTC+1"), "test"), answered::complete).scene());
+            made.setScene(new RestoreView(
+                            new Restore(folder, Catalogue.procedures()),
+                            damaged.getMessage(),
+                            new Desk.Sitting(() -> NOW, ZoneId.of("UTC+1"), "test"),
+                            answered::complete)
+                    .scene());
             made.show();
             return made;
         });
-        while (Seat.<Boolean>onScreen(() -> Nodes.find(stage.getScene().getRoot(), "restore").orElseThrow().isDisabled())) {
+        while (Seat.<Boolean>onScreen(() ->
+                Nodes.find(stage.getScene().getRoot(), "restore").orElseThrow().isDisabled())) {
             LockSupport.parkNanos(20_000_000);
         }
-        String offer = Seat.onScreen(() -> ((Label) Nodes.find(stage.getScene().getRoot(), "offer").orElseThrow()).getText());
-        assertThat(offer).contains("14 Mar 2031, 10:30").contains(entries + " entries").contains("lost");
+        String offer = Seat.onScreen(
+                () -> ((Label) Nodes.find(stage.getScene().getRoot(), "offer").orElseThrow()).getText());
+        assertThat(offer)
+                .contains("14 Mar 2031, 10:30")
+                .contains(entries + " entries")
+                .contains("lost");
         Seat.onScreen(() -> {
             ((Button) Nodes.find(stage.getScene().getRoot(), "restore").orElseThrow()).fire();
             return null;
@@ -78,7 +91,10 @@ class RestoredTest {
             return null;
         });
         try (Seat seat = new Seat(folder)) {
-            seat.until("the shop stands as it did", () -> seat.says("machines are waiting for you") && seat.desk.head().get().entries() >= entries);
+            seat.until(
+                    "the shop stands as it did",
+                    () -> seat.says("machines are waiting for you")
+                            && seat.desk.head().get().entries() >= entries);
             assertThat(seat.desk.logbook().verify(List.of()).holds()).isTrue();
         }
     }
@@ -101,7 +117,8 @@ class RestoredTest {
     }
 
     private void cut() throws IOException {
-        try (RandomAccessFile file = new RandomAccessFile(folder.resolve("logbook.db").toFile(), "rw")) {
+        try (RandomAccessFile file =
+                new RandomAccessFile(folder.resolve("logbook.db").toFile(), "rw")) {
             file.setLength(file.length() / 2);
         }
     }
@@ -110,7 +127,8 @@ class RestoredTest {
     void withoutABackupItSaysSo() throws IOException {
         DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
         cut();
-        assertThatThrownBy(() -> Logbook.open(folder, Catalogue.procedures())).isInstanceOf(DamagedLogbookException.class);
+        assertThatThrownBy(() -> Logbook.open(folder, Catalogue.procedures()))
+                .isInstanceOf(DamagedLogbookException.class);
         assertThat(new Restore(folder, Catalogue.procedures()).offer()).isEmpty();
     }
 }

@@ -43,11 +43,12 @@ final class Seat extends Hands<Seat> implements AutoCloseable {
     /** The window on a logbook that may still be being opened. */
     Seat(Path folder, CompletableFuture<Logbook> opening) {
         toolkit();
-        desk = new Desk(folder, opening, Catalogue.procedures(), new Desk.Sitting(() -> now, ZoneId.of("UTC+1"), "test"));
+        desk = new Desk(
+                folder, opening, Catalogue.procedures(), new Desk.Sitting(() -> now, ZoneId.of("UTC+1"), "test"));
         onScreen(() -> {
             stage = new Stage();
             window = new Window(desk, "Fernhollow Instrument Works", stage);
-            window.open(() -> { });
+            window.open(() -> {});
             stage.requestFocus();
             return null;
         });
@@ -87,7 +88,9 @@ final class Seat extends Hands<Seat> implements AutoCloseable {
             shell().stop(id, stop);
             return null;
         });
-        until(stop + " is open", () -> shell().page() instanceof RoutePage route && route.stop().equals(stop) && desk.isIdle());
+        until(
+                stop + " is open",
+                () -> shell().page() instanceof RoutePage route && route.stop().equals(stop) && desk.isIdle());
         return this;
     }
 
@@ -116,12 +119,17 @@ final class Seat extends Hands<Seat> implements AutoCloseable {
 
     /** Where a bench of a machine stands, with what this shop has on record of the machine beside it. */
     BenchPlace place(Plate plate, List<Entry> earlier) {
-        return new BenchPlace(desk, plate, earlier, other -> desk.machines().get().stream()
-                .filter(machine -> machine.plate().name().equals(plate.name()))
-                .flatMap(machine -> machine.stops().stream())
-                .filter(status -> status.card().id().equals(other))
-                .flatMap(status -> status.last().stream())
-                .findFirst(), new Draft());
+        return new BenchPlace(
+                desk,
+                plate,
+                earlier,
+                other -> desk.machines().get().stream()
+                        .filter(machine -> machine.plate().name().equals(plate.name()))
+                        .flatMap(machine -> machine.stops().stream())
+                        .filter(status -> status.card().id().equals(other))
+                        .flatMap(status -> status.last().stream())
+                        .findFirst(),
+                new Draft());
     }
 
     @Override

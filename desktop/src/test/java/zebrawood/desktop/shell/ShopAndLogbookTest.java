@@ -18,7 +18,9 @@ import zebrawood.core.units.UnitChoice;
 import zebrawood.logbook.store.TapeFilter;
 import zebrawood.logbook.store.TapeLine;
 
-/** The demo shop in the real window: what stands on the Shop page, the tape and its filters, units, a gate taken back. */
+/**
+ * The demo shop in the real window: what stands on the Shop page, the tape and its filters, units, a gate taken back.
+ */
 class ShopAndLogbookTest {
 
     @TempDir
@@ -40,25 +42,45 @@ class ShopAndLogbookTest {
 
     private static void shop(Seat seat) {
         seat.until("six machines stand on the floor", () -> seat.says("4 machines are waiting for you"));
-        for (String words : new String[] {"needs adjusting", "half commissioned", "in order", "unclear", "due", "Climate, 4 days late", "Ramp line due on Monday",
-            "In the job software set full power to S 1200.", "Press the emergency stop during a dry run, pilot light on."}) {
+        for (String words : new String[] {
+            "needs adjusting",
+            "half commissioned",
+            "in order",
+            "unclear",
+            "due",
+            "Climate, 4 days late",
+            "Ramp line due on Monday",
+            "In the job software set full power to S 1200.",
+            "Press the emergency stop during a dry run, pilot light on."
+        }) {
             seat.until("the shop says " + words, () -> seat.says(words));
         }
         seat.until("the most urgent line has the focus", () -> seat.focused("next-wren-controller-settings"));
-        seat.until("what is below can be scrolled to, and it still has the focus", () -> seat.has("next-scroll") && seat.focused("next-wren-controller-settings"));
+        seat.until(
+                "what is below can be scrolled to, and it still has the focus",
+                () -> seat.has("next-scroll") && seat.focused("next-wren-controller-settings"));
         seat.enter();
         seat.until("it opens its stop with the ticket of its entry", () -> seat.has("copy-change"));
         seat.press(KeyCode.CONTROL, KeyCode.C);
-        seat.until("readings are copied as a table", () -> String.valueOf(Clipboard.getSystemClipboard().getString()).contains("Soft limits\toff\ton"));
+        seat.until(
+                "readings are copied as a table",
+                () -> String.valueOf(Clipboard.getSystemClipboard().getString()).contains("Soft limits\toff\ton"));
     }
 
     private static void unitsWithoutLoss(Seat seat) {
         seat.jump("wren ramp");
-        seat.until("the last ramp is shown", () -> seat.has("again") && seat.words("gapAtStartMm").equals("11.6"));
+        seat.until(
+                "the last ramp is shown",
+                () -> seat.has("again") && seat.words("gapAtStartMm").equals("11.6"));
         String before = seat.words("act");
         seat.jump("millimetres or inches");
-        seat.until("it is told in inches, the field as it was typed", () -> seat.words("act").endsWith(" in.") && seat.words("gapAtStartMm").equals("11.6"));
-        seat.until("and understood as before", () -> seat.says("= 0.457 in") || seat.says("= 0.4567 in") || seat.says("0.45669 in"));
+        seat.until(
+                "it is told in inches, the field as it was typed",
+                () -> seat.words("act").endsWith(" in.")
+                        && seat.words("gapAtStartMm").equals("11.6"));
+        seat.until(
+                "and understood as before",
+                () -> seat.says("= 0.457 in") || seat.says("= 0.4567 in") || seat.says("0.45669 in"));
         seat.jump("millimetres or inches");
         seat.until("and back, nothing lost", () -> seat.words("act").equals(before));
         seat.jump("millimetres or inches");
@@ -84,13 +106,20 @@ class ShopAndLogbookTest {
 
     private static void gateTakenBack(Seat seat) {
         String heron = seat.desk.logbook().findMachine("Heron").orElseThrow().id();
-        int earth = (int) Seat.<Long>onScreen(() -> seat.desk.logbook().tape(
-                        new TapeFilter(Optional.of(heron), Optional.of("first-light"), Optional.empty()), Long.MAX_VALUE, 50).stream()
-                .map(TapeLine::entry)
-                .filter(entry -> ((Body.GateLine) entry.body()).bar().equals("earth"))
-                .mapToLong(Entry::number)
-                .max()
-                .orElseThrow()).intValue();
+        int earth = (int) Seat.<Long>onScreen(() -> seat
+                        .desk
+                        .logbook()
+                        .tape(
+                                new TapeFilter(Optional.of(heron), Optional.of("first-light"), Optional.empty()),
+                                Long.MAX_VALUE,
+                                50)
+                        .stream()
+                        .map(TapeLine::entry)
+                        .filter(entry -> ((Body.GateLine) entry.body()).bar().equals("earth"))
+                        .mapToLong(Entry::number)
+                        .max()
+                        .orElseThrow())
+                .intValue();
         seat.jump("heron " + earth);
         seat.until("the bar's entry is open", () -> seat.has("entry-correct") && seat.says("Seen to be so."));
         Seat.onScreen(() -> {
@@ -98,7 +127,9 @@ class ShopAndLogbookTest {
             return null;
         });
         seat.enter();
-        seat.until("what follows is said", () -> seat.focused("gate-why") && seat.says("the gate shuts until it is lifted anew"));
+        seat.until(
+                "what follows is said",
+                () -> seat.focused("gate-why") && seat.says("the gate shuts until it is lifted anew"));
         seat.type("label was of another machine");
         Seat.onScreen(() -> {
             ((TextField) seat.find("over-initials")).setText("RV");
@@ -106,21 +137,37 @@ class ShopAndLogbookTest {
             return null;
         });
         seat.enter();
-        seat.until("its gate is shut", () -> !seat.desk.machine(heron).orElseThrow().gate().isOpen());
-        assertThat(seat.desk.machine(heron).orElseThrow().stop("focus-ramp").state()).isEqualTo(StopState.SHUT);
+        seat.until(
+                "its gate is shut",
+                () -> !seat.desk.machine(heron).orElseThrow().gate().isOpen());
+        assertThat(seat.desk.machine(heron).orElseThrow().stop("focus-ramp").state())
+                .isEqualTo(StopState.SHUT);
     }
 
     private static void lensChanged(Seat seat) {
-        String kestrel = seat.desk.logbook().findMachine("Kestrel").orElseThrow().id();
+        String kestrel =
+                seat.desk.logbook().findMachine("Kestrel").orElseThrow().id();
         seat.jump("kestrel climate");
         seat.until("it is open", () -> seat.has("again"));
         seat.press(KeyCode.CONTROL, KeyCode.E);
         seat.until("one can say what happened", () -> seat.focused("event-moved"));
         seat.press(KeyCode.DIGIT3);
-        seat.until("what follows is said", () -> seat.focused("event-remark") && seat.says("Ramp line is to be done again."));
-        assertThat(Seat.<Boolean>onScreen(() -> seat.says("gate shuts"))).as("a lens shuts no gate").isFalse();
+        seat.until(
+                "what follows is said",
+                () -> seat.focused("event-remark") && seat.says("Ramp line is to be done again."));
+        assertThat(Seat.<Boolean>onScreen(() -> seat.says("gate shuts")))
+                .as("a lens shuts no gate")
+                .isFalse();
         seat.type("cleaned").enter().enter();
-        seat.until("the refocus flag is up and the gate open", () -> seat.desk.machine(kestrel).orElseThrow().stop("focus-ramp").state() == StopState.DUE
-                && seat.desk.machine(kestrel).orElseThrow().gate().isOpen() && seat.says("lens out and back 14 Mar"));
+        seat.until(
+                "the refocus flag is up and the gate open",
+                () -> seat.desk
+                                        .machine(kestrel)
+                                        .orElseThrow()
+                                        .stop("focus-ramp")
+                                        .state()
+                                == StopState.DUE
+                        && seat.desk.machine(kestrel).orElseThrow().gate().isOpen()
+                        && seat.says("lens out and back 14 Mar"));
     }
 }

@@ -23,7 +23,9 @@ class StillReadingTest {
     private Path folder;
 
     @ParameterizedTest
-    @EnumSource(value = KeyCode.class, names = {"DIGIT2", "DIGIT3", "E", "R", "D", "F"})
+    @EnumSource(
+            value = KeyCode.class,
+            names = {"DIGIT2", "DIGIT3", "E", "R", "D", "F"})
     void aKeyThatNeedsTheLogbookSaysSoAndDoesNotWait(KeyCode key) {
         try (Seat seat = new Seat(folder, new CompletableFuture<>())) {
             seat.until("it says that it reads", () -> seat.says("Reading the logbook"));
@@ -43,7 +45,9 @@ class StillReadingTest {
             seat.until("one can look for what there is without it", () -> seat.focused("jump-text"));
             seat.press(KeyCode.ESCAPE);
             opening.complete(Logbook.open(folder, Catalogue.procedures()));
-            seat.until("the machines stand there", () -> seat.has("machine-wren") && seat.says("machines are waiting for you"));
+            seat.until(
+                    "the machines stand there",
+                    () -> seat.has("machine-wren") && seat.says("machines are waiting for you"));
             seat.until("and the most urgent line has the focus", () -> seat.focused("next-wren-controller-settings"));
         }
     }

@@ -22,8 +22,8 @@ import zebrawood.benches.Catalogue;
 import zebrawood.core.route.MachineStatus;
 
 /**
- * Without a mouse: Tab reaches everything that can be typed in or pressed on a page, and comes back to where it began. A
- * score has its digits.
+ * Without a mouse: Tab reaches everything that can be typed in or pressed on a page, and comes back to where it began.
+ * A score has its digits.
  */
 class TabOrderTest {
 
@@ -37,7 +37,8 @@ class TabOrderTest {
         try (Seat seat = Seat.atDemo(folder)) {
             List<String> wrong = new ArrayList<>();
             Set<String> seen = new LinkedHashSet<>();
-            for (MachineStatus machine : Seat.onScreen(() -> seat.desk.machines().get())) {
+            for (MachineStatus machine :
+                    Seat.onScreen(() -> seat.desk.machines().get())) {
                 for (var stop : machine.stops()) {
                     boolean open = !stop.card().fires() || machine.gate().isOpen();
                     if (open && seen.add(stop.card().id())) {
@@ -61,7 +62,9 @@ class TabOrderTest {
         Node began = Seat.onScreen(() -> seat.shell().scene().getFocusOwner());
         for (int i = 0; i < MOST; i++) {
             Node now = Seat.onScreen(() -> {
-                Event.fireEvent(seat.shell().scene().getFocusOwner(), new KeyEvent(KeyEvent.KEY_PRESSED, "", "", KeyCode.TAB, false, false, false, false));
+                Event.fireEvent(
+                        seat.shell().scene().getFocusOwner(),
+                        new KeyEvent(KeyEvent.KEY_PRESSED, "", "", KeyCode.TAB, false, false, false, false));
                 return seat.shell().scene().getFocusOwner();
             });
             reached.add(now);
@@ -87,11 +90,17 @@ class TabOrderTest {
         boolean used = node instanceof TextField || node instanceof ComboBox<?> || node instanceof ButtonBase;
         if (used && !node.isDisabled() && node.isFocusTraversable() && !reached.contains(node)) {
             missed.add("not reached: " + node.getClass().getSimpleName() + " " + node.getId());
-        } else if (used && !node.isDisabled() && !node.isFocusTraversable() && !node.getStyleClass().contains("here") && !node.getStyleClass().contains("score")) {
+        } else if (used
+                && !node.isDisabled()
+                && !node.isFocusTraversable()
+                && !node.getStyleClass().contains("here")
+                && !node.getStyleClass().contains("score")) {
             missed.add("no key reaches " + node.getClass().getSimpleName() + " " + node.getId());
         }
         if (node instanceof Parent parent && !(node instanceof ComboBox<?>)) {
-            (node instanceof ScrollPane scroll && scroll.getContent() instanceof Parent inside ? inside : parent).getChildrenUnmodifiable().forEach(child -> look(child, reached, missed));
+            (node instanceof ScrollPane scroll && scroll.getContent() instanceof Parent inside ? inside : parent)
+                    .getChildrenUnmodifiable()
+                    .forEach(child -> look(child, reached, missed));
         }
     }
 }

@@ -4,7 +4,10 @@ import java.nio.file.Path;
 import javafx.scene.control.Button;
 import zebrawood.kit.view.Nodes;
 
-/** A program of its own, to be killed: opens the window on a folder, begins to watch for drops, types half a ramp, says so, and waits. */
+/**
+ * A program of its own, to be killed: opens the window on a folder, begins to watch for drops, types half a ramp, says
+ * so, and waits.
+ */
 public final class TypesAndWaits {
 
     private TypesAndWaits() {}

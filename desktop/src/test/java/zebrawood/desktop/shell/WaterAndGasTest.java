@@ -35,7 +35,10 @@ class WaterAndGasTest {
     @Test
     void waterAndGasAreRecordedFromEmptyFields() {
         try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
-            logbook.append("bittern", new Body.PlateSet(plate(), Map.of()), new Entry.Stamp(Instant.parse("2031-03-14T08:00:00Z"), ZoneOffset.UTC, "LO", "test"));
+            logbook.append(
+                    "bittern",
+                    new Body.PlateSet(plate(), Map.of()),
+                    new Entry.Stamp(Instant.parse("2031-03-14T08:00:00Z"), ZoneOffset.UTC, "LO", "test"));
         }
         try (Seat seat = new Seat(folder)) {
             open(seat, "bittern climate", "airTemperatureC");
@@ -43,12 +46,24 @@ class WaterAndGasTest {
             record(seat, "The room suits this machine.", 2);
 
             open(seat, "bittern set-point", "airTemperatureC");
-            seat.until("the coldest water is asked, the air is known", () -> seat.words("act").equals("Read: coldest water allowed."));
+            seat.until(
+                    "the coldest water is asked, the air is known",
+                    () -> seat.words("act").equals("Read: coldest water allowed."));
             seat.goTo("minCoolantC").type("15").enter().type("25");
             record(seat, "Set the chiller to 21.7 °C.", 3);
 
             open(seat, "bittern heat", "electricalInputW");
-            seat.type("0.78kW").goTo("opticalOutputW").type("88").goTo("flowLMin").type("8.5").enter().type("66.2F").enter().type("27").goTo("reservoirL").type("20");
+            seat.type("0.78kW")
+                    .goTo("opticalOutputW")
+                    .type("88")
+                    .goTo("flowLMin")
+                    .type("8.5")
+                    .enter()
+                    .type("66.2F")
+                    .enter()
+                    .type("27")
+                    .goTo("reservoirL")
+                    .type("20");
             record(seat, "Stop after 13 min and let the water cool.", 4);
 
             open(seat, "bittern filling", "circuitVolumeMl");
@@ -58,47 +73,97 @@ class WaterAndGasTest {
             record(seat, "Mix 4650 ml of water with 1550 ml of ethylene glycol.", 5);
 
             seat.click("part.coolant-heat");
-            seat.until("a press leads to the other part of the bench", () -> seat.focused("again") && seat.words("reservoirL").equals("20"));
+            seat.until(
+                    "a press leads to the other part of the bench",
+                    () -> seat.focused("again") && seat.words("reservoirL").equals("20"));
             seat.enter();
-            seat.until("flow is read anew, the start is known from what was set", () -> seat.focused("flowLMin") && seat.words("act").equals("Read: flow."));
-            seat.until("the share is that of what was filled in", () -> ((TextField) seat.find("glycolPct")).getPromptText().equals("25"));
-            seat.fire("temperatures").until("what counts where nothing is typed is said in the units that are shown", () -> ((TextField) seat.find("startC")).getPromptText().equals("71.1"));
-            seat.fire("temperatures").until("and back", () -> ((TextField) seat.find("startC")).getPromptText().equals("21.7"));
+            seat.until(
+                    "flow is read anew, the start is known from what was set",
+                    () -> seat.focused("flowLMin") && seat.words("act").equals("Read: flow."));
+            seat.until(
+                    "the share is that of what was filled in",
+                    () -> ((TextField) seat.find("glycolPct")).getPromptText().equals("25"));
+            seat.fire("temperatures")
+                    .until(
+                            "what counts where nothing is typed is said in the units that are shown",
+                            () -> ((TextField) seat.find("startC"))
+                                    .getPromptText()
+                                    .equals("71.1"));
+            seat.fire("temperatures")
+                    .until(
+                            "and back",
+                            () -> ((TextField) seat.find("startC"))
+                                    .getPromptText()
+                                    .equals("21.7"));
             seat.focus("glycol").choose("glycol", "propylene glycol");
-            seat.until("of another one nothing is known", () -> ((TextField) seat.find("glycolPct")).getPromptText().equals("0"));
+            seat.until(
+                    "of another one nothing is known",
+                    () -> ((TextField) seat.find("glycolPct")).getPromptText().equals("0"));
             seat.choose("glycol", "ethylene glycol").focus("flowLMin").type("8.5");
             seat.until("the draft is kept", () -> seat.says("draft kept"));
             seat.click("part.coolant-mix");
             seat.until("the filling is shown", () -> seat.focused("again"));
             seat.click("part.coolant-heat");
-            seat.until("what was typed is there, and the row says which part is half done", () -> seat.words("flowLMin").equals("8.5") && seat.says("Water heat: draft kept"));
-            seat.until("what was filled in carries the heat", () -> seat.words("act").startsWith("Stop after "));
+            seat.until(
+                    "what was typed is there, and the row says which part is half done",
+                    () -> seat.words("flowLMin").equals("8.5") && seat.says("Water heat: draft kept"));
+            seat.until(
+                    "what was filled in carries the heat",
+                    () -> seat.words("act").startsWith("Stop after "));
             seat.press(KeyCode.CONTROL, KeyCode.ENTER);
             seat.until("it is recorded", () -> seat.words("told").equals("Recorded as no. 6."));
-            HeatReadings water = (HeatReadings) ((Body.Measured) seat.desk.logbook().readings("bittern", "coolant-heat", 1).get(0).body()).readings();
+            HeatReadings water = (HeatReadings) ((Body.Measured) seat.desk
+                            .logbook()
+                            .readings("bittern", "coolant-heat", 1)
+                            .get(0)
+                            .body())
+                    .readings();
             assertThat(water.startC()).isCloseTo(21.7, within(1e-9));
             assertThat(water.glycol()).contains(Glycol.ETHYLENE);
             assertThat(water.glycolPct()).hasValue(25);
-            seat.until("three stops are one row, which tells what most needs doing", () -> seat.says("Water, needs adjusting, ") && seat.says("Water heat: needs adjusting"));
+            seat.until(
+                    "three stops are one row, which tells what most needs doing",
+                    () -> seat.says("Water, needs adjusting, ") && seat.says("Water heat: needs adjusting"));
             assertThat(seat.has("stop-coolant-heat")).isFalse();
 
             open(seat, "bittern gas", "nozzleMm");
-            seat.type("2").enter().type("14").enter().type("60").enter().type("50").enter().type("180");
+            seat.type("2")
+                    .enter()
+                    .type("14")
+                    .enter()
+                    .type("60")
+                    .enter()
+                    .type("50")
+                    .enter()
+                    .type("180");
             seat.press(KeyCode.CONTROL, KeyCode.Z);
-            seat.until("a half typed bottle asks for its gauge", () -> seat.words("act").equals("Read: bottle gauge."));
+            seat.until(
+                    "a half typed bottle asks for its gauge",
+                    () -> seat.words("act").equals("Read: bottle gauge."));
             seat.type("200");
             record(seat, "Change the bottle after 31 min.", 7);
             assertThat(seat.desk.logbook().verify(List.of()).holds()).isTrue();
 
             open(seat, "bittern gas", "again");
             seat.enter();
-            seat.until("what stays is kept, what is read anew is empty", () -> seat.focused("pressureBar") && seat.words("nozzleMm").equals("2") && seat.words("bottle.pressureBar").isEmpty());
-            seat.press(KeyCode.SHIFT, KeyCode.TAB).press(KeyCode.SHIFT, KeyCode.TAB).choose("gas", "argon");
+            seat.until(
+                    "what stays is kept, what is read anew is empty",
+                    () -> seat.focused("pressureBar")
+                            && seat.words("nozzleMm").equals("2")
+                            && seat.words("bottle.pressureBar").isEmpty());
+            seat.press(KeyCode.SHIFT, KeyCode.TAB)
+                    .press(KeyCode.SHIFT, KeyCode.TAB)
+                    .choose("gas", "argon");
             seat.goTo("pressureBar").type("6").goTo("bottle.pressureBar").type("12bar");
             seat.until("another gas, another bottle", () -> seat.words("act").startsWith("Change the bottle after "));
             seat.press(KeyCode.CONTROL, KeyCode.ENTER);
             seat.until("it is recorded", () -> seat.words("told").equals("Recorded as no. 8."));
-            GasReadings read = (GasReadings) ((Body.Measured) seat.desk.logbook().readings("bittern", "assist-gas", 1).get(0).body()).readings();
+            GasReadings read = (GasReadings) ((Body.Measured) seat.desk
+                            .logbook()
+                            .readings("bittern", "assist-gas", 1)
+                            .get(0)
+                            .body())
+                    .readings();
             assertThat(read.gas()).isEqualTo(Gas.ARGON);
             assertThat(read.bottle().orElseThrow().pressureBar()).isEqualTo(12);
         }
@@ -120,8 +185,25 @@ class WaterAndGasTest {
     }
 
     private static Plate plate() {
-        return new Plate("Bittern", Family.SHEET_FIBRE, Optional.of("FH-11"), Optional.of("hall"), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(),
-                Optional.of(new Plate.Services(Optional.of(Plate.Cooling.WATER), Optional.empty(), Optional.of(Plate.Enclosure.INTERLOCK), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty())),
-                Optional.of(new ClimateLimits(8, 36, OptionalDouble.of(10), 80)), Optional.empty(), Optional.empty());
+        return new Plate(
+                "Bittern",
+                Family.SHEET_FIBRE,
+                Optional.of("FH-11"),
+                Optional.of("hall"),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(new Plate.Services(
+                        Optional.of(Plate.Cooling.WATER),
+                        Optional.empty(),
+                        Optional.of(Plate.Enclosure.INTERLOCK),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty())),
+                Optional.of(new ClimateLimits(8, 36, OptionalDouble.of(10), 80)),
+                Optional.empty(),
+                Optional.empty());
     }
 }

@@ -30,18 +30,24 @@ class WholeLogbookTest {
         try (Seat seat = Seat.atDemo(folder)) {
             long entries = seat.desk.head().get().entries();
             seat.jump("check that the logbook");
-            seat.until("every entry was checked", () -> seat.says("The logbook is whole: " + entries + " entries checked.") && !seat.has("end-work"));
+            seat.until(
+                    "every entry was checked",
+                    () -> seat.says("The logbook is whole: " + entries + " entries checked.") && !seat.has("end-work"));
 
             seat.jump("back up now");
             seat.until("a backup was made", () -> seat.says("A whole backup stands in "));
             try (Stream<Path> made = Files.walk(folder)) {
-                assertThat(made.filter(file -> file.getFileName().toString().endsWith(".db") && file.toString().contains("backup"))).isNotEmpty();
+                assertThat(made.filter(file -> file.getFileName().toString().endsWith(".db")
+                                && file.toString().contains("backup")))
+                        .isNotEmpty();
             }
             assertThat(new Backups(folder).list()).isNotEmpty();
 
             Paper before = seat.desk.preferences().paper();
             seat.jump("paper");
-            seat.until("the other paper is told", () -> seat.desk.preferences().paper() != before && seat.says("from now on."));
+            seat.until(
+                    "the other paper is told",
+                    () -> seat.desk.preferences().paper() != before && seat.says("from now on."));
             who(seat);
             grounds(seat);
         }
@@ -54,8 +60,13 @@ class WholeLogbookTest {
         seat.fire("initials");
         seat.until("it is asked who works", () -> seat.focused("who"));
         seat.type("rosalind vance of the bench room").enter();
-        seat.until("no more than fits beside an entry is taken", () -> seat.desk.initials().get().equals("ROSALIND VANCE O") && !seat.has("who"));
-        seat.fire("initials").until("it can be asked again", () -> seat.focused("who") && seat.words("who").equals("ROSALIND VANCE O"));
+        seat.until(
+                "no more than fits beside an entry is taken",
+                () -> seat.desk.initials().get().equals("ROSALIND VANCE O") && !seat.has("who"));
+        seat.fire("initials")
+                .until(
+                        "it can be asked again",
+                        () -> seat.focused("who") && seat.words("who").equals("ROSALIND VANCE O"));
         seat.press(KeyCode.ESCAPE);
         seat.until("and left as it is", () -> !seat.has("who"));
     }
@@ -76,7 +87,10 @@ class WholeLogbookTest {
         AtomicInteger closed = new AtomicInteger();
         LongWork work = Seat.onScreen(() -> new LongWork("Checking every entry", 400, closed::incrementAndGet));
         work.reached(100);
-        ProgressBar bar = (ProgressBar) work.getChildrenUnmodifiable().stream().filter(ProgressBar.class::isInstance).findFirst().orElseThrow();
+        ProgressBar bar = (ProgressBar) work.getChildrenUnmodifiable().stream()
+                .filter(ProgressBar.class::isInstance)
+                .findFirst()
+                .orElseThrow();
         assertThat(Seat.onScreen(bar::getProgress)).isEqualTo(0.25);
         Seat.onScreen(() -> {
             ((Button) Nodes.find(work, "end-work").orElseThrow()).fire();

@@ -38,15 +38,22 @@ class ShopFiguresTest {
                     .of(logbook.histories(), Instant.parse("2031-03-14T09:30:00Z"), ZoneOffset.UTC);
             for (MachineStatus machine : machines) {
                 Drawn stand = Drawn.of(MachineOnFloor.figure(machine, 0.1), 172, MachineOnFloor.HEIGHT);
-                assertThat(stand.crowded(172, MachineOnFloor.HEIGHT)).as(machine.plate().name()).isEmpty();
-                assertThat(stand.words()).contains(machine.plate().name(), machine.state().word());
+                assertThat(stand.crowded(172, MachineOnFloor.HEIGHT))
+                        .as(machine.plate().name())
+                        .isEmpty();
+                assertThat(stand.words())
+                        .contains(machine.plate().name(), machine.state().word());
             }
             for (Todo todo : Route.next(machines)) {
                 for (double width : new double[] {1140, 900, 640}) {
                     Drawn row = Drawn.of(NextRow.figure(todo, METRIC, false), width, 40);
-                    assertThat(row.crowded(width, 40)).as(todo.machine() + " at " + width).isEmpty();
+                    assertThat(row.crowded(width, 40))
+                            .as(todo.machine() + " at " + width)
+                            .isEmpty();
                 }
-                assertThat(Drawn.of(NextRow.figure(todo, METRIC, false), 1140, 40).words().replace('\u00a0', ' '))
+                assertThat(Drawn.of(NextRow.figure(todo, METRIC, false), 1140, 40)
+                                .words()
+                                .replace('\u00a0', ' '))
                         .contains(todo.machine(), todo.action().in(METRIC), todo.stopTitle(), todo.when());
             }
         }
@@ -54,17 +61,34 @@ class ShopFiguresTest {
 
     @Test
     void aLongSentenceGoesOnInASecondLineWhereItIsTheFirstAndIsShortenedElsewhere() {
-        String sentence = "Turn the second mirror's lower screw clockwise by a quarter of a turn, wait until the mount has settled, and fire the far corner again";
-        Todo todo = new Todo(Todo.Urgency.ADJUST, "id", "The engraver in the far corner of the old paint shop", "focus-ramp", OptionalInt.empty(), "Ramp line",
-                StopState.ADJUST, Said.of(sentence), 12, Instant.EPOCH, "13 Mar, LO");
+        String sentence =
+                "Turn the second mirror's lower screw clockwise by a quarter of a turn, wait until the mount has "
+                        + "settled, and fire the far corner again";
+        Todo todo = new Todo(
+                Todo.Urgency.ADJUST,
+                "id",
+                "The engraver in the far corner of the old paint shop",
+                "focus-ramp",
+                OptionalInt.empty(),
+                "Ramp line",
+                StopState.ADJUST,
+                Said.of(sentence),
+                12,
+                Instant.EPOCH,
+                "13 Mar, LO");
         for (double width : new double[] {1140, 700}) {
             Drawn first = Drawn.of(NextRow.figure(todo, METRIC, true), width, 64);
             Drawn later = Drawn.of(NextRow.figure(todo, METRIC, false), width, 40);
             assertThat(first.crowded(width, 64)).as("the first, %s wide", width).isEmpty();
-            assertThat(later.crowded(width, 40)).as("a later one, %s wide", width).isEmpty();
-            assertThat(first.texts()).filteredOn(text -> text.text().startsWith("Turn the second")).hasSize(1);
+            assertThat(later.crowded(width, 40))
+                    .as("a later one, %s wide", width)
+                    .isEmpty();
+            assertThat(first.texts())
+                    .filteredOn(text -> text.text().startsWith("Turn the second"))
+                    .hasSize(1);
             assertThat(later.words()).contains("...");
         }
-        assertThat(Drawn.of(NextRow.figure(todo, METRIC, true), 1400, 64).words()).contains("wait until");
+        assertThat(Drawn.of(NextRow.figure(todo, METRIC, true), 1400, 64).words())
+                .contains("wait until");
     }
 }

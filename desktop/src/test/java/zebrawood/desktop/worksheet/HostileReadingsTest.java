@@ -18,11 +18,15 @@ import org.junit.jupiter.params.provider.MethodSource;
 import zebrawood.benches.Catalogue;
 import zebrawood.logbook.worksheet.Solver;
 
-/** Worked cases with one thing in them made impossible, one after the other: each is answered or refused in words, none breaks anything. */
+/**
+ * Worked cases with one thing in them made impossible, one after the other: each is answered or refused in words, none
+ * breaks anything.
+ */
 class HostileReadingsTest {
 
     private static final ObjectMapper JSON = new ObjectMapper();
-    private static final List<String> HOSTILE = List.of("-1", "0", "1e-300", "1e300", "9007199254740993", "\"six\"", "\"\"", "null", "true", "[]", "{}", "[[1]]");
+    private static final List<String> HOSTILE = List.of(
+            "-1", "0", "1e-300", "1e300", "9007199254740993", "\"six\"", "\"\"", "null", "true", "[]", "{}", "[[1]]");
     private static final int MOST_CASES = 4;
     private static final Set<String> VERDICTS = Set.of("PASS", "ADJUST", "FAIL", "UNCLEAR", "NOTE");
 
@@ -53,7 +57,9 @@ class HostileReadingsTest {
                 }
             }
         }
-        assertThat(faults).as("extreme numbers are refused, they bring no procedure down").isEmpty();
+        assertThat(faults)
+                .as("extreme numbers are refused, they bring no procedure down")
+                .isEmpty();
         assertThat(refused).as("most of that cannot be").isGreaterThan(120);
         assertThat(answered).as("some of it can, as where a value is left out").isGreaterThan(20);
     }
@@ -91,11 +97,15 @@ class HostileReadingsTest {
     }
 
     private void answer(String procedure, JsonNode readings) throws IOException {
-        String worksheet = JSON.writeValueAsString(JSON.createObjectNode().put("procedure", procedure).set("readings", readings));
+        String worksheet = JSON.writeValueAsString(
+                JSON.createObjectNode().put("procedure", procedure).set("readings", readings));
         JsonNode answer = JSON.readTree(solver.answer(worksheet).json());
         if (answer.has("error")) {
             refused++;
-            assertThat(answer.at("/error/message").asText()).as(worksheet).isNotBlank().doesNotContain("Exception", "java.", "Infinity", "NaN");
+            assertThat(answer.at("/error/message").asText())
+                    .as(worksheet)
+                    .isNotBlank()
+                    .doesNotContain("Exception", "java.", "Infinity", "NaN");
         } else {
             answered++;
             assertThat(VERDICTS).as(worksheet).contains(answer.get("verdict").asText());

@@ -36,7 +36,8 @@ class WorkedCasesTest {
         }
         assertThat(cases).hasSizeGreaterThan(6);
         for (JsonNode worked : cases) {
-            String worksheet = JSON.writeValueAsString(JSON.createObjectNode().put("procedure", procedure).set("readings", worked.get("readings")));
+            String worksheet = JSON.writeValueAsString(
+                    JSON.createObjectNode().put("procedure", procedure).set("readings", worked.get("readings")));
             JsonNode answer = JSON.readTree(solver.answer(worksheet).json());
             String name = procedure + ", " + worked.get("name").asText();
             JsonNode expect = worked.get("expect");
@@ -54,9 +55,13 @@ class WorkedCasesTest {
         assertThat(found).as(where).isNotNull();
         if (expected.isNumber()) {
             double wanted = expected.doubleValue();
-            assertThat(found.doubleValue()).as(where).isCloseTo(wanted, within(1e-6 * (wanted == 0 ? 1 : Math.abs(wanted))));
+            assertThat(found.doubleValue())
+                    .as(where)
+                    .isCloseTo(wanted, within(1e-6 * (wanted == 0 ? 1 : Math.abs(wanted))));
         } else if (expected.isObject()) {
-            expected.properties().forEach(field -> compare(where + "." + field.getKey(), field.getValue(), found.get(field.getKey())));
+            expected.properties()
+                    .forEach(field ->
+                            compare(where + "." + field.getKey(), field.getValue(), found.get(field.getKey())));
         } else if (expected.isArray()) {
             assertThat(found).as(where).hasSameSizeAs(expected);
             for (int i = 0; i < expected.size(); i++) {

@@ -19,8 +19,9 @@ import java.util.List;
 import java.util.stream.Stream;
 
 /**
- * A text of rows and columns, whatever its encoding (UTF-8, UTF-16, Windows-1252) and separator (comma, semicolon, tab).
- * Each line stands for itself: one that is damaged spoils no other. It is read line by line and never held as a whole.
+ * A text of rows and columns, whatever its encoding (UTF-8, UTF-16, Windows-1252) and separator (comma, semicolon,
+ * tab). Each line stands for itself: one that is damaged spoils no other. It is read line by line and never held as a
+ * whole.
  */
 public final class DataFile {
 
@@ -30,7 +31,9 @@ public final class DataFile {
     private static final int LINES_LOOKED_AT = 40;
     /** characters; a longer line is no row of a table */
     private static final int LONGEST_LINE = 1 << 16;
-    private static final ObjectReader QUOTED = new CsvMapper().readerFor(String[].class).with(CsvParser.Feature.WRAP_AS_ARRAY);
+
+    private static final ObjectReader QUOTED =
+            new CsvMapper().readerFor(String[].class).with(CsvParser.Feature.WRAP_AS_ARRAY);
 
     private DataFile() {}
 
@@ -58,7 +61,8 @@ public final class DataFile {
             Charset charset = Encoding.guess(begin);
             char separator = separator(new String(begin, charset));
             ObjectReader quoted = QUOTED.with(CsvSchema.emptySchema().withColumnSeparator(separator));
-            LineReader reader = new LineReader(new InputStreamReader(new SequenceInputStream(new ByteArrayInputStream(begin), in), charset));
+            LineReader reader = new LineReader(
+                    new InputStreamReader(new SequenceInputStream(new ByteArrayInputStream(begin), in), charset));
             long number = 0;
             for (String line = reader.next(); line != null; line = reader.next()) {
                 number++;
@@ -71,7 +75,10 @@ public final class DataFile {
         }
     }
 
-    /** Lines of a text, whatever ends them; one that is longer than any table's is cut, so that no file is read into memory as one line. */
+    /**
+     * Lines of a text, whatever ends them; one that is longer than any table's is cut, so that no file is read into
+     * memory as one line.
+     */
     private static final class LineReader {
         private final Reader reader;
         private final char[] buffer = new char[LOOKED_AT];
@@ -150,9 +157,13 @@ public final class DataFile {
 
     /** The one that stands in most lines: a semicolon or a tab before a comma, which may be a decimal one. */
     private static char separator(String begin) {
-        List<String> lines = begin.lines().filter(line -> !line.isBlank()).limit(LINES_LOOKED_AT).toList();
+        List<String> lines = begin.lines()
+                .filter(line -> !line.isBlank())
+                .limit(LINES_LOOKED_AT)
+                .toList();
         for (char candidate : new char[] {';', '\t'}) {
-            long with = lines.stream().filter(line -> line.indexOf(candidate) >= 0).count();
+            long with =
+                    lines.stream().filter(line -> line.indexOf(candidate) >= 0).count();
             if (with * 2 > lines.size()) {
                 return candidate;
             }

@@ -21,7 +21,9 @@ class DataFileTest {
 
     private List<String> read(byte[] bytes) throws IOException {
         List<String> lines = new ArrayList<>();
-        shape = DataFile.read(Files.write(folder.resolve("table.csv"), bytes), (number, cells) -> lines.add(number + ":" + String.join("|", cells)));
+        shape = DataFile.read(
+                Files.write(folder.resolve("table.csv"), bytes),
+                (number, cells) -> lines.add(number + ":" + String.join("|", cells)));
         return lines;
     }
 
@@ -32,7 +34,9 @@ class DataFileTest {
     @Test
     void linesEndInAnyWayAndKeepTheirNumbers() throws IOException {
         for (String end : List.of("\n", "\r\n", "\r")) {
-            assertThat(read("a,b" + end + end + "1, 2" + end + "3,4", StandardCharsets.UTF_8)).as(end.replace("\r", "CR").replace("\n", "LF")).containsExactly("1:a|b", "3:1|2", "4:3|4");
+            assertThat(read("a,b" + end + end + "1, 2" + end + "3,4", StandardCharsets.UTF_8))
+                    .as(end.replace("\r", "CR").replace("\n", "LF"))
+                    .containsExactly("1:a|b", "3:1|2", "4:3|4");
         }
     }
 
@@ -43,13 +47,18 @@ class DataFileTest {
         assertThat(read("\uFEFFä\t1,5\n", StandardCharsets.UTF_16BE)).containsExactly("1:ä|1,5");
         assertThat(shape.separator()).isEqualTo('\t');
         // a character of two bytes lies across the end of what is looked at
-        assertThat(read("x".repeat((1 << 16) - 1) + "ä\nb,c\n", StandardCharsets.UTF_8)).last().isEqualTo("2:b|c");
+        assertThat(read("x".repeat((1 << 16) - 1) + "ä\nb,c\n", StandardCharsets.UTF_8))
+                .last()
+                .isEqualTo("2:b|c");
         assertThat(shape.charset()).isEqualTo(StandardCharsets.UTF_8);
     }
 
     @Test
     void quotesHoldSeparatorsAndALoneOneSpoilsOnlyItsLine() throws IOException {
-        assertThat(read("\"a, b\",\"say \"\"c\"\"\"\n\"1,2\n3,4\n", StandardCharsets.UTF_8)).startsWith("1:a, b|say \"c\"").endsWith("3:3|4").hasSize(3);
+        assertThat(read("\"a, b\",\"say \"\"c\"\"\"\n\"1,2\n3,4\n", StandardCharsets.UTF_8))
+                .startsWith("1:a, b|say \"c\"")
+                .endsWith("3:3|4")
+                .hasSize(3);
     }
 
     @Test

@@ -20,7 +20,11 @@ import zebrawood.kit.view.Workplace;
  * @param draft where typed text goes
  */
 public record BenchPlace(
-        Workplace workplace, Plate plate, List<Entry> earlier, Function<String, Optional<Entry>> newestOf, Draft draft) {
+        Workplace workplace,
+        Plate plate,
+        List<Entry> earlier,
+        Function<String, Optional<Entry>> newestOf,
+        Draft draft) {
 
     public BenchPlace {
         earlier = List.copyOf(earlier);
@@ -36,8 +40,14 @@ public record BenchPlace(
         return newestOf.apply(stop);
     }
 
-    /** What the newest reading that counts of another stop of this machine found; empty where that is of another type. */
+    /**
+     * What the newest reading that counts of another stop of this machine found; empty where that is of another type.
+     */
     public <F extends Record> Optional<F> found(String stop, Class<F> type) {
-        return newest(stop).map(Stop::measured).map(Body.Measured::finding).filter(type::isInstance).map(type::cast);
+        return newest(stop)
+                .map(Stop::measured)
+                .map(Body.Measured::finding)
+                .filter(type::isInstance)
+                .map(type::cast);
     }
 }

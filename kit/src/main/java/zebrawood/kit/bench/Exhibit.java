@@ -9,8 +9,8 @@ import zebrawood.core.units.UnitChoice;
 import zebrawood.kit.figure.Figure;
 
 /**
- * How a finding is shown away from its bench: in an opened entry, on a certificate, in the strip of last times.
- * It draws from what the entry holds and computes nothing.
+ * How a finding is shown away from its bench: in an opened entry, on a certificate, in the strip of last times. It
+ * draws from what the entry holds and computes nothing.
  *
  * @param <R> readings
  * @param <F> finding
@@ -42,7 +42,9 @@ public interface Exhibit<R extends Record, F extends Record> {
 
         /** As lines with tabs between the cells, for the clipboard. */
         public String text() {
-            return Stream.concat(Stream.of(heads), rows.stream()).map(cells -> String.join("\t", cells) + "\n").collect(Collectors.joining());
+            return Stream.concat(Stream.of(heads), rows.stream())
+                    .map(cells -> String.join("\t", cells) + "\n")
+                    .collect(Collectors.joining());
         }
     }
 

@@ -13,8 +13,8 @@ import zebrawood.kit.form.ReadingField;
 import zebrawood.kit.form.Worksheet;
 
 /**
- * A bench that is a drawing over the fields of a list: what such a bench brings is its list, a sentence over the drawing,
- * and the drawing.
+ * A bench that is a drawing over the fields of a list: what such a bench brings is its list, a sentence over the
+ * drawing, and the drawing.
  *
  * @param <R> readings
  * @param <F> finding
@@ -82,7 +82,9 @@ public abstract class FormBench<R extends Record, F extends Record> implements B
 
     @Override
     public String next() {
-        return form.firstMissing().map(field -> "Read: " + field.label() + ".").orElse("Look at the fields that are marked.");
+        return form.firstMissing()
+                .map(field -> "Read: " + field.label() + ".")
+                .orElse("Look at the fields that are marked.");
     }
 
     @Override

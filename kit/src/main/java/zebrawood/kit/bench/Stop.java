@@ -20,10 +20,18 @@ import zebrawood.kit.form.FieldList;
  * @param whole what it is a part of, where several stops share one bench: {@code Water}
  */
 public record Stop<R extends Record, F extends Record>(
-        Procedure<R, F> procedure, FieldList fields, Function<BenchPlace, Bench<R, F>> bench, Exhibit<R, F> exhibit, Optional<String> whole) {
+        Procedure<R, F> procedure,
+        FieldList fields,
+        Function<BenchPlace, Bench<R, F>> bench,
+        Exhibit<R, F> exhibit,
+        Optional<String> whole) {
 
     /** A stop that has a bench of its own. */
-    public Stop(Procedure<R, F> procedure, FieldList fields, Function<BenchPlace, Bench<R, F>> bench, Exhibit<R, F> exhibit) {
+    public Stop(
+            Procedure<R, F> procedure,
+            FieldList fields,
+            Function<BenchPlace, Bench<R, F>> bench,
+            Exhibit<R, F> exhibit) {
         this(procedure, fields, bench, exhibit, Optional.empty());
     }
 
@@ -46,6 +54,19 @@ public record Stop<R extends Record, F extends Record>(
     public Exhibit.Table table(R readings, F finding, Map<String, String> asTyped, UnitChoice units) {
         return exhibit.table(readings, finding, asTyped, units)
                 .orElseGet(() -> new Exhibit.Table(Exhibit.Table.READINGS, fields.table(readings, asTyped, units), 1));
+    }
+
+    /** Readings and figures as lines of text, cells parted by tabs, for the clipboard. */
+    public String text(R readings, F finding, Map<String, String> asTyped, UnitChoice units) {
+        StringBuilder text =
+                new StringBuilder(table(readings, finding, asTyped, units).text());
+        procedure
+                .evidence(finding)
+                .forEach(e -> text.append(e.label())
+                        .append('\t')
+                        .append(e.figure().in(units))
+                        .append('\n'));
+        return text.toString();
     }
 
     /** The readings of an entry of this stop. */

@@ -78,7 +78,12 @@ public record Axis(double least, double most, double from, double to) {
     public void beside(Pen pen, double x, int wanted, double across) {
         for (double tick : ticks(wanted)) {
             boolean through = across > x;
-            pen.line(through ? x : x - 5, at(tick), across, at(tick), through ? Stroke.of(Tone.HAIRLINE, 0.8) : Stroke.of(Tone.INK, 1));
+            pen.line(
+                    through ? x : x - 5,
+                    at(tick),
+                    across,
+                    at(tick),
+                    through ? Stroke.of(Tone.HAIRLINE, 0.8) : Stroke.of(Tone.INK, 1));
             pen.text(x - 8, at(tick) + 4, label(tick, wanted), Lettering.SMALL, Tone.INK, Anchor.END);
         }
     }

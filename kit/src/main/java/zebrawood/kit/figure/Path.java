@@ -54,7 +54,12 @@ public final class Path {
 
     /** A rectangle from its left top corner; width and height not negative. */
     public static Path rectangle(double x, double y, double width, double height) {
-        return new Path().move(x, y).line(x + width, y).line(x + width, y + height).line(x, y + height).close();
+        return new Path()
+                .move(x, y)
+                .line(x + width, y)
+                .line(x + width, y + height)
+                .line(x, y + height)
+                .close();
     }
 
     /**
@@ -78,8 +83,11 @@ public final class Path {
         List<Box> frame(double edge) {
             double left = x - edge / 2;
             double top = y - edge / 2;
-            return List.of(new Box(left, top, width + edge, edge), new Box(left, top + height, width + edge, edge),
-                    new Box(left, top + edge, edge, height - edge), new Box(left + width, top + edge, edge, height - edge));
+            return List.of(
+                    new Box(left, top, width + edge, edge),
+                    new Box(left, top + height, width + edge, edge),
+                    new Box(left, top + edge, edge, height - edge),
+                    new Box(left + width, top + edge, edge, height - edge));
         }
     }
 
@@ -92,11 +100,18 @@ public final class Path {
         }
         double[] from = pieces.get(0).points();
         double[] to = pieces.get(line ? 1 : 2).points();
-        boolean upright = line ? from[0] == to[0] ^ from[1] == to[1]
-                : pieces.get(1).points()[1] == from[1] && pieces.get(1).points()[0] == to[0]
-                && pieces.get(3).points()[0] == from[0] && pieces.get(3).points()[1] == to[1];
+        boolean upright = line
+                ? from[0] == to[0] ^ from[1] == to[1]
+                : pieces.get(1).points()[1] == from[1]
+                        && pieces.get(1).points()[0] == to[0]
+                        && pieces.get(3).points()[0] == from[0]
+                        && pieces.get(3).points()[1] == to[1];
         return upright
-                ? Optional.of(new Box(Math.min(from[0], to[0]), Math.min(from[1], to[1]), Math.abs(to[0] - from[0]), Math.abs(to[1] - from[1])))
+                ? Optional.of(new Box(
+                        Math.min(from[0], to[0]),
+                        Math.min(from[1], to[1]),
+                        Math.abs(to[0] - from[0]),
+                        Math.abs(to[1] - from[1])))
                 : Optional.empty();
     }
 

@@ -74,7 +74,9 @@ public abstract class Pen {
         return fit;
     }
 
-    /** A text as lines that fit into a width; nothing of it is lost: a word wider than that goes on in the next line. */
+    /**
+     * A text as lines that fit into a width; nothing of it is lost: a word wider than that goes on in the next line.
+     */
     public final List<String> wrapped(String text, double width, Lettering lettering) {
         List<String> lines = new ArrayList<>();
         String line = "";
@@ -102,7 +104,8 @@ public abstract class Pen {
     /** How many characters of a word fit into a width, at least one. */
     private int fits(String word, double width, Lettering lettering) {
         int fits = word.offsetByCodePoints(0, 1);
-        while (fits < word.length() && textWidth(word.substring(0, word.offsetByCodePoints(fits, 1)), lettering) <= width) {
+        while (fits < word.length()
+                && textWidth(word.substring(0, word.offsetByCodePoints(fits, 1)), lettering) <= width) {
             fits = word.offsetByCodePoints(fits, 1);
         }
         return fits;
@@ -111,7 +114,9 @@ public abstract class Pen {
     /** A text as at most so many lines that fit into a width without breaking a word; empty where it does not fit. */
     public final Optional<List<String>> lines(String text, double width, Lettering lettering, int most) {
         List<String> lines = wrapped(text, width, lettering);
-        boolean whole = Stream.of(text.split(" ")).flatMap(HYPHEN::splitAsStream).allMatch(word -> textWidth(word, lettering) <= width);
+        boolean whole = Stream.of(text.split(" "))
+                .flatMap(HYPHEN::splitAsStream)
+                .allMatch(word -> textWidth(word, lettering) <= width);
         return whole && lines.size() <= most ? Optional.of(lines) : Optional.empty();
     }
 
@@ -145,7 +150,8 @@ public abstract class Pen {
             int n = 0;
             for (double at = x + pitch / 2; at < x + width; at += pitch, n++) {
                 double bend = Math.min(2, pitch / 3);
-                stroke(new Path()
+                stroke(
+                        new Path()
                                 .move(at, y)
                                 .curve(at + bend, y + height * 0.2, at + bend, y + height * 0.35, at, y + height / 2)
                                 .curve(at - bend, y + height * 0.65, at - bend, y + height * 0.8, at, y + height),

@@ -36,17 +36,32 @@ public final class Shapes {
                 pen.stroke(Path.circle(x, y, 6 * scale), line);
                 double r = 6 * scale;
                 double k = 0.5523 * r;
-                pen.fill(new Path().move(x, y - r).curve(x - k, y - r, x - r, y - k, x - r, y)
-                        .curve(x - r, y + k, x - k, y + r, x, y + r).close(), tone);
+                pen.fill(
+                        new Path()
+                                .move(x, y - r)
+                                .curve(x - k, y - r, x - r, y - k, x - r, y)
+                                .curve(x - r, y + k, x - k, y + r, x, y + r)
+                                .close(),
+                        tone);
             }
             case PASSED -> {
                 pen.circle(x, y, 7 * scale, tone);
-                pen.stroke(new Path().move(x - 3.2 * scale, y + 0.2 * scale).line(x - 0.9 * scale, y + 2.7 * scale)
-                        .line(x + 3.3 * scale, y - 2.5 * scale), Stroke.of(Tone.RAISED, 1.9 * scale));
+                pen.stroke(
+                        new Path()
+                                .move(x - 3.2 * scale, y + 0.2 * scale)
+                                .line(x - 0.9 * scale, y + 2.7 * scale)
+                                .line(x + 3.3 * scale, y - 2.5 * scale),
+                        Stroke.of(Tone.RAISED, 1.9 * scale));
             }
             case ADJUST -> {
                 pen.stroke(triangle(x, y, scale), line);
-                pen.fill(new Path().move(x, y - 7 * scale).line(x, y + 6 * scale).line(x - 7 * scale, y + 6 * scale).close(), tone);
+                pen.fill(
+                        new Path()
+                                .move(x, y - 7 * scale)
+                                .line(x, y + 6 * scale)
+                                .line(x - 7 * scale, y + 6 * scale)
+                                .close(),
+                        tone);
             }
             case FAILED -> {
                 double r = 5.2 * scale;
@@ -58,7 +73,8 @@ public final class Shapes {
             case SHUT -> {
                 pen.fill(Path.rectangle(x - 8 * scale, y - 3 * scale, 16 * scale, 6 * scale), tone);
                 for (double at = -4.5; at < 8; at += 4.5) {
-                    pen.line(x + at * scale, y - 3 * scale, x + at * scale, y + 3 * scale, Stroke.of(Tone.STRAW, scale));
+                    pen.line(
+                            x + at * scale, y - 3 * scale, x + at * scale, y + 3 * scale, Stroke.of(Tone.STRAW, scale));
                 }
             }
             case DUE -> {
@@ -87,6 +103,10 @@ public final class Shapes {
     }
 
     private static Path triangle(double x, double y, double scale) {
-        return new Path().move(x, y - 7 * scale).line(x + 7 * scale, y + 6 * scale).line(x - 7 * scale, y + 6 * scale).close();
+        return new Path()
+                .move(x, y - 7 * scale)
+                .line(x + 7 * scale, y + 6 * scale)
+                .line(x - 7 * scale, y + 6 * scale)
+                .close();
     }
 }

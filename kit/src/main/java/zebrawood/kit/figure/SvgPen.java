@@ -20,10 +20,16 @@ public final class SvgPen extends Pen {
     public static String document(Figure figure, double width, double height, Look look) {
         SvgPen pen = new SvgPen(look);
         figure.draw(pen, width, height);
-        return String.format(Locale.ROOT,
+        return String.format(
+                Locale.ROOT,
                 "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%.0f\" height=\"%.0f\" viewBox=\"0 0 %.0f %.0f\">"
                         + "<rect width=\"100%%\" height=\"100%%\" fill=\"%s\"/>%n%s</svg>%n",
-                width, height, width, height, look.web(Tone.RAISED), pen.svg);
+                width,
+                height,
+                width,
+                height,
+                look.web(Tone.RAISED),
+                pen.svg);
     }
 
     @Override
@@ -34,8 +40,13 @@ public final class SvgPen extends Pen {
     @Override
     public void stroke(Path path, Stroke stroke) {
         String dash = stroke.dash() > 0 ? String.format(Locale.ROOT, " stroke-dasharray=\"%.2f\"", stroke.dash()) : "";
-        svg.append(String.format(Locale.ROOT, "<path d=\"%s\" fill=\"none\" stroke=\"%s\" stroke-width=\"%.2f\"%s/>%n",
-                data(path), look.web(stroke.tone()), look.strokeWidth(stroke.width()), dash));
+        svg.append(String.format(
+                Locale.ROOT,
+                "<path d=\"%s\" fill=\"none\" stroke=\"%s\" stroke-width=\"%.2f\"%s/>%n",
+                data(path),
+                look.web(stroke.tone()),
+                look.strokeWidth(stroke.width()),
+                dash));
     }
 
     @Override
@@ -50,9 +61,17 @@ public final class SvgPen extends Pen {
             case MIDDLE -> "middle";
             case END -> "end";
         };
-        svg.append(String.format(Locale.ROOT,
-                "<text x=\"%.2f\" y=\"%.2f\" font-family=\"B612, sans-serif\" font-size=\"%.1f\"%s text-anchor=\"%s\" fill=\"%s\">%s</text>%n",
-                x, y, look.size(lettering), lettering.isBold() ? " font-weight=\"700\"" : "", where, look.web(tone), escaped(text)));
+        svg.append(String.format(
+                Locale.ROOT,
+                "<text x=\"%.2f\" y=\"%.2f\" font-family=\"B612, sans-serif\" font-size=\"%.1f\"%s "
+                        + "text-anchor=\"%s\" fill=\"%s\">%s</text>%n",
+                x,
+                y,
+                look.size(lettering),
+                lettering.isBold() ? " font-weight=\"700\"" : "",
+                where,
+                look.web(tone),
+                escaped(text)));
     }
 
     @Override
@@ -70,9 +89,16 @@ public final class SvgPen extends Pen {
     @Override
     public void clipped(double x, double y, double width, double height, Runnable drawing) {
         clips++;
-        svg.append(String.format(Locale.ROOT,
-                "<clipPath id=\"c%d\"><rect x=\"%.2f\" y=\"%.2f\" width=\"%.2f\" height=\"%.2f\"/></clipPath><g clip-path=\"url(#c%d)\">%n",
-                clips, x, y, width, height, clips));
+        svg.append(String.format(
+                Locale.ROOT,
+                "<clipPath id=\"c%d\"><rect x=\"%.2f\" y=\"%.2f\" width=\"%.2f\" height=\"%.2f\"/></clipPath><g "
+                        + "clip-path=\"url(#c%d)\">%n",
+                clips,
+                x,
+                y,
+                width,
+                height,
+                clips));
         drawing.run();
         svg.append("</g>\n");
     }

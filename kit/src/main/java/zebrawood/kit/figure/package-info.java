@@ -3,4 +3,3 @@
  * {@link zebrawood.kit.figure.Pen}, and there is a pen for the window, for PDF and for SVG.
  */
 package zebrawood.kit.figure;
-

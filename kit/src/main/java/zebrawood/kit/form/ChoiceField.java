@@ -37,7 +37,9 @@ public final class ChoiceField extends ComboBox<Choice> {
 
     private void follow(Draft draft) {
         following = true;
-        getItems().stream().filter(choice -> choice.id().equals(draft.text(name))).findFirst()
+        getItems().stream()
+                .filter(choice -> choice.id().equals(draft.text(name)))
+                .findFirst()
                 .ifPresentOrElse(getSelectionModel()::select, getSelectionModel()::selectFirst);
         following = false;
     }

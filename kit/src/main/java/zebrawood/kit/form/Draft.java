@@ -19,8 +19,8 @@ import zebrawood.json.RecordWriter;
 import zebrawood.json.StrictJson;
 
 /**
- * Half-done readings: the text in each field as typed, with the units in force when it was typed, so that
- * switching units never changes what a bare number meant. Remembers how to undo. Has no nodes.
+ * Half-done readings: the text in each field as typed, with the units in force when it was typed, so that switching
+ * units never changes what a bare number meant. Remembers how to undo. Has no nodes.
  */
 public final class Draft {
 
@@ -106,9 +106,12 @@ public final class Draft {
         return true;
     }
 
-    /** The text that gives this amount again: as it was typed, where that still reads so in some units, else the number. */
+    /**
+     * The text that gives this amount again: as it was typed, where that still reads so in some units, else the number.
+     */
     public static Text retyped(String asTyped, double base, Quantity quantity) {
-        for (UnitChoice units : asTyped == null ? List.<UnitChoice>of() : List.of(UnitChoice.METRIC, new UnitChoice(true, true))) {
+        for (UnitChoice units :
+                asTyped == null ? List.<UnitChoice>of() : List.of(UnitChoice.METRIC, new UnitChoice(true, true))) {
             try {
                 if (Math.abs(Typed.read(asTyped, quantity, units).base() - base) < 1e-9) {
                     return new Text(asTyped, units);
@@ -126,7 +129,12 @@ public final class Draft {
     }
 
     /** Puts the text of an amount into texts, under the name of its field, where there is such an amount. */
-    public static void retype(Map<String, Text> texts, String field, Map<String, String> asTyped, OptionalDouble base, Quantity quantity) {
+    public static void retype(
+            Map<String, Text> texts,
+            String field,
+            Map<String, String> asTyped,
+            OptionalDouble base,
+            Quantity quantity) {
         base.ifPresent(amount -> texts.put(field, retyped(asTyped.get(field), amount, quantity)));
     }
 
@@ -160,14 +168,16 @@ public final class Draft {
 
     /** As JSON: field to text and units. */
     public String toJson() {
-        return new String(RecordWriter.write((json, records) -> {
-            json.writeStartObject();
-            for (Map.Entry<String, Text> entry : texts.entrySet()) {
-                json.writeFieldName(entry.getKey());
-                records.value(entry.getValue());
-            }
-            json.writeEndObject();
-        }), StandardCharsets.UTF_8);
+        return new String(
+                RecordWriter.write((json, records) -> {
+                    json.writeStartObject();
+                    for (Map.Entry<String, Text> entry : texts.entrySet()) {
+                        json.writeFieldName(entry.getKey());
+                        records.value(entry.getValue());
+                    }
+                    json.writeEndObject();
+                }),
+                StandardCharsets.UTF_8);
     }
 
     /** Back from JSON; what cannot be read is left out. */
@@ -176,9 +186,13 @@ public final class Draft {
         try {
             StrictJson.read(content).root().properties().forEach(field -> {
                 JsonNode units = field.getValue().path("units");
-                texts.put(field.getKey(), new Text(
-                        field.getValue().path("text").asText(),
-                        new UnitChoice(units.path("inches").asBoolean(), units.path("fahrenheit").asBoolean())));
+                texts.put(
+                        field.getKey(),
+                        new Text(
+                                field.getValue().path("text").asText(),
+                                new UnitChoice(
+                                        units.path("inches").asBoolean(),
+                                        units.path("fahrenheit").asBoolean())));
             });
         } catch (ReadingException damaged) {
             return Map.of();

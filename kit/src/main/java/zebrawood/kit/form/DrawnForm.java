@@ -22,8 +22,8 @@ import zebrawood.kit.view.Words;
 import zebrawood.kit.view.Workplace;
 
 /**
- * What most benches look like: what it is about, the thing drawn large, and the fields of a list under it or in it, in the
- * order in which one measures.
+ * What most benches look like: what it is about, the thing drawn large, and the fields of a list under it or in it, in
+ * the order in which one measures.
  */
 public final class DrawnForm extends Pane {
 
@@ -92,7 +92,10 @@ public final class DrawnForm extends Pane {
         } else if (field.kind().choices().isEmpty()) {
             addCell(field.label(), typed(field.name(), field.label(), field.kind()), wide);
         } else {
-            addCell(field.label(), choice(field.name(), field.label(), field.kind().choices()), false);
+            addCell(
+                    field.label(),
+                    choice(field.name(), field.label(), field.kind().choices()),
+                    false);
         }
     }
 
@@ -123,7 +126,10 @@ public final class DrawnForm extends Pane {
         choice.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
             if (event.getCode() == KeyCode.ENTER && !event.isShortcutDown() && !choice.isShowing()) {
                 Stream.concat(cells.stream().map(Cell::field), rows.stream().flatMap(List::stream))
-                        .dropWhile(field -> field != choice).skip(1).filter(Node::isVisible).findFirst()
+                        .dropWhile(field -> field != choice)
+                        .skip(1)
+                        .filter(Node::isVisible)
+                        .findFirst()
                         .ifPresent(next -> {
                             event.consume();
                             (next instanceof ReadingField amount ? amount.field() : next).requestFocus();
@@ -133,14 +139,19 @@ public final class DrawnForm extends Pane {
     }
 
     private void addRows(FieldList.Rows of) {
-        heads = of.columns().stream().map(column -> Words.wrapped(column.columnHead(), "small")).toList();
+        heads = of.columns().stream()
+                .map(column -> Words.wrapped(column.columnHead(), "small"))
+                .toList();
         getChildren().addAll(heads);
         for (int i = 0; i < of.most(); i++) {
             List<Node> row = new ArrayList<>();
             for (Field column : of.columns()) {
                 String name = of.field(i, column.name());
                 String title = column.label() + ", row " + (i + 1);
-                row.add(column.kind().choices().isEmpty() ? typed(name, title, column.kind()).bare() : choice(name, title, column.kind().choices()));
+                row.add(
+                        column.kind().choices().isEmpty()
+                                ? typed(name, title, column.kind()).bare()
+                                : choice(name, title, column.kind().choices()));
             }
             rows.add(row);
             getChildren().addAll(row);
@@ -198,7 +209,11 @@ public final class DrawnForm extends Pane {
 
     /** What is chosen in a field, as it stands in the readings. */
     public String chosen(String name) {
-        return choices.stream().filter(choice -> name.equals(choice.getId())).findFirst().orElseThrow().chosen();
+        return choices.stream()
+                .filter(choice -> name.equals(choice.getId()))
+                .findFirst()
+                .orElseThrow()
+                .chosen();
     }
 
     /** The fields in which something is typed, in the order in which one measures. */
@@ -214,7 +229,9 @@ public final class DrawnForm extends Pane {
     /** The first field that is needed and in which nothing stands; empty where there is none. */
     public Optional<Field> firstMissing() {
         return list.fields().stream()
-                .filter(field -> field.kind().choices().isEmpty() && isEmpty(field) && (field.is(Field.Asked.NEEDED) || isHalf(field)))
+                .filter(field -> field.kind().choices().isEmpty()
+                        && isEmpty(field)
+                        && (field.is(Field.Asked.NEEDED) || isHalf(field)))
                 .findFirst();
     }
 
@@ -223,8 +240,10 @@ public final class DrawnForm extends Pane {
     }
 
     private boolean isHalf(Field field) {
-        return field.is(Field.Asked.TOGETHER) && list.fields().stream()
-                .anyMatch(other -> other.part().equals(field.part()) && !draft.text(other.name()).isBlank());
+        return field.is(Field.Asked.TOGETHER)
+                && list.fields().stream()
+                        .anyMatch(other -> other.part().equals(field.part())
+                                && !draft.text(other.name()).isBlank());
     }
 
     /**
@@ -241,15 +260,21 @@ public final class DrawnForm extends Pane {
         UnitChoice units = workplace.units().getValue();
         for (Field field : list.fields()) {
             if (typed.containsKey(field.name())) {
-                typed.get(field.name()).field().setPromptText(
-                        Optional.ofNullable(known.get(field.name())).map(amount -> amount.number(units)).orElse(field.usual().in(units)));
+                typed.get(field.name())
+                        .field()
+                        .setPromptText(Optional.ofNullable(known.get(field.name()))
+                                .map(amount -> amount.number(units))
+                                .orElse(field.usual().in(units)));
             }
         }
         choices.forEach(choice -> choice.setDisable(!measuring));
         steps.forEach(step -> step.setDisable(!measuring));
         if (!rows.isEmpty()) {
-            message.setText(typed.values().stream().filter(field -> !field.isCaptioned() && problems.containsKey(field.name())).findFirst()
-                    .map(field -> Words.sentence(field.title() + ": " + problems.get(field.name()))).orElse(""));
+            message.setText(typed.values().stream()
+                    .filter(field -> !field.isCaptioned() && problems.containsKey(field.name()))
+                    .findFirst()
+                    .map(field -> Words.sentence(field.title() + ": " + problems.get(field.name())))
+                    .orElse(""));
             showRows(measuring);
         }
     }
@@ -257,7 +282,8 @@ public final class DrawnForm extends Pane {
     /** One row more than is filled. */
     private void showRows(boolean measuring) {
         List<Integer> filled = filledRows();
-        int shown = Math.min(rows.size(), (filled.isEmpty() ? 0 : filled.get(filled.size() - 1) + 1) + (measuring ? 1 : 0));
+        int shown =
+                Math.min(rows.size(), (filled.isEmpty() ? 0 : filled.get(filled.size() - 1) + 1) + (measuring ? 1 : 0));
         for (int i = 0; i < rows.size(); i++) {
             for (Node field : rows.get(i)) {
                 field.setVisible(i < shown);
@@ -284,7 +310,9 @@ public final class DrawnForm extends Pane {
         plan().layOut(getWidth(), getHeight(), begin, drawing, message);
         for (Pin pin : pins) {
             Path.Box box = pin.placing().in(drawing.getWidth(), drawing.getHeight());
-            pin.node().resizeRelocate(drawing.getLayoutX() + box.x(), drawing.getLayoutY() + box.y(), box.width(), box.height());
+            pin.node()
+                    .resizeRelocate(
+                            drawing.getLayoutX() + box.x(), drawing.getLayoutY() + box.y(), box.width(), box.height());
         }
     }
 }

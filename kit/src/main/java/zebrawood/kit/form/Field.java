@@ -10,8 +10,8 @@ import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
 
 /**
- * One thing that is read at a stop. Its name and its label stand here and nowhere else: forms, tables, messages and tests
- * take them from here.
+ * One thing that is read at a stop. Its name and its label stand here and nowhere else: forms, tables, messages and
+ * tests take them from here.
  *
  * @param name of its component in the readings, path and all: {@code bottle.volumeL}
  * @param label over the field, and beside the value in tables

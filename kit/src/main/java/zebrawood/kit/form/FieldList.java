@@ -85,13 +85,22 @@ public record FieldList(List<Field> fields, Optional<Rows> rows, List<Listed> li
 
     /** With a list of the readings that tables tell of. */
     public FieldList listed(String prefix, String list, String called, Field... parts) {
-        return new FieldList(fields, rows, Stream.concat(listed.stream(), Stream.of(new Listed(prefix, list, called, List.of(parts)))).toList());
+        return new FieldList(
+                fields,
+                rows,
+                Stream.concat(listed.stream(), Stream.of(new Listed(prefix, list, called, List.of(parts))))
+                        .toList());
     }
 
     /** The same list with other fields of the same names. */
     public FieldList replacing(Field... others) {
         Map<String, Field> by = Stream.of(others).collect(Collectors.toMap(Field::name, Function.identity()));
-        return new FieldList(fields.stream().map(field -> by.getOrDefault(field.name(), field)).toList(), rows, listed);
+        return new FieldList(
+                fields.stream()
+                        .map(field -> by.getOrDefault(field.name(), field))
+                        .toList(),
+                rows,
+                listed);
     }
 
     /**
@@ -100,7 +109,9 @@ public record FieldList(List<Field> fields, Optional<Rows> rows, List<Listed> li
      * @throws IllegalArgumentException where there is none
      */
     public Field field(String name) {
-        return fields.stream().filter(field -> field.name().equals(name)).findFirst()
+        return fields.stream()
+                .filter(field -> field.name().equals(name))
+                .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("no field " + name));
     }
 
@@ -116,7 +127,8 @@ public record FieldList(List<Field> fields, Optional<Rows> rows, List<Listed> li
             }
             field.kind().put(field.name(), field.name(), sheet);
             if (sheet.draft().text(field.name()).isBlank()) {
-                Optional.ofNullable(known.get(field.name())).ifPresent(amount -> sheet.number(field.name(), amount.base()));
+                Optional.ofNullable(known.get(field.name()))
+                        .ifPresent(amount -> sheet.number(field.name(), amount.base()));
             }
         }
         rows.filter(list -> !list.own()).ifPresent(list -> assembleRows(list, sheet));
@@ -136,7 +148,8 @@ public record FieldList(List<Field> fields, Optional<Rows> rows, List<Listed> li
     static List<Integer> filled(Rows list, Draft draft) {
         return IntStream.range(0, list.most())
                 .filter(row -> list.columns().stream()
-                        .anyMatch(column -> column.kind().choices().isEmpty() && !draft.text(list.field(row, column.name())).isBlank()))
+                        .anyMatch(column -> column.kind().choices().isEmpty()
+                                && !draft.text(list.field(row, column.name())).isBlank()))
                 .boxed()
                 .toList();
     }
@@ -147,17 +160,22 @@ public record FieldList(List<Field> fields, Optional<Rows> rows, List<Listed> li
      * @param whole also what is read anew each time
      * @param known what counts where nothing is typed: such an amount comes by itself again
      */
-    Map<String, Draft.Text> texts(Record readings, Map<String, String> asTyped, boolean whole, Map<String, Amount> known) {
+    Map<String, Draft.Text> texts(
+            Record readings, Map<String, String> asTyped, boolean whole, Map<String, Amount> known) {
         Map<String, Draft.Text> texts = new HashMap<>();
         JsonNode root = root(readings);
         for (Field field : fields) {
             JsonNode value = at(root, field.name());
-            boolean comes = !asTyped.containsKey(field.name()) && known.containsKey(field.name())
+            boolean comes = !asTyped.containsKey(field.name())
+                    && known.containsKey(field.name())
                     && known.get(field.name()).base() == value.doubleValue();
             if (!field.is(Field.Asked.OWN) && isThere(value) && !comes && (whole || !field.is(Field.Asked.ANEW))) {
                 texts.put(field.name(), field.kind().text(value, asTyped.get(field.name())));
                 if (field.kind() instanceof Kind.Timed) {
-                    Draft.put(texts, field.name() + ".minutes", Amount.exact(value.path("minutes").doubleValue()));
+                    Draft.put(
+                            texts,
+                            field.name() + ".minutes",
+                            Amount.exact(value.path("minutes").doubleValue()));
                 }
             }
         }
@@ -165,7 +183,8 @@ public record FieldList(List<Field> fields, Optional<Rows> rows, List<Listed> li
         return texts;
     }
 
-    private static void rowTexts(Rows list, JsonNode items, Map<String, String> asTyped, Map<String, Draft.Text> texts) {
+    private static void rowTexts(
+            Rows list, JsonNode items, Map<String, String> asTyped, Map<String, Draft.Text> texts) {
         for (int row = 0; row < Math.min(list.most(), items.size()); row++) {
             for (Field column : list.columns()) {
                 JsonNode value = items.get(row).path(column.name());
@@ -185,27 +204,39 @@ public record FieldList(List<Field> fields, Optional<Rows> rows, List<Listed> li
             JsonNode value = at(root, field.name());
             if (isThere(value)) {
                 String said = field.kind().said(value, units);
-                table.add(List.of(field.label(), asTyped.getOrDefault(field.name(), typed(field.kind(), value, units)), said));
+                table.add(List.of(
+                        field.label(), asTyped.getOrDefault(field.name(), typed(field.kind(), value, units)), said));
             }
         }
-        Stream.concat(rows.filter(list -> !list.own()).map(list -> new Listed("", list.list(), CALLED, list.columns())).stream(), listed.stream())
+        Stream.concat(
+                        rows
+                                .filter(list -> !list.own())
+                                .map(list -> new Listed("", list.list(), CALLED, list.columns()))
+                                .stream(),
+                        listed.stream())
                 .forEach(list -> listed(list, at(root, list.list()), asTyped, units, table));
         return table;
     }
 
     /** One row for each of a list. */
-    private static void listed(Listed list, JsonNode items, Map<String, String> asTyped, UnitChoice units, List<List<String>> table) {
+    private static void listed(
+            Listed list, JsonNode items, Map<String, String> asTyped, UnitChoice units, List<List<String>> table) {
         for (int i = 0; i < items.size(); i++) {
             String path = list.list() + "[" + i + "].";
             JsonNode item = items.get(i);
-            List<Field> there = list.parts().stream().filter(part -> !part.name().equals(list.called()) && isThere(item.path(part.name()))).toList();
+            List<Field> there = list.parts().stream()
+                    .filter(part -> !part.name().equals(list.called()) && isThere(item.path(part.name())))
+                    .toList();
             table.add(List.of(
                     list.prefix() + item.path(list.called()).asText(),
                     there.stream()
                             .filter(part -> part.kind().choices().isEmpty())
-                            .map(part -> asTyped.getOrDefault(path + part.name(), typed(part.kind(), item.path(part.name()), units)))
+                            .map(part -> asTyped.getOrDefault(
+                                    path + part.name(), typed(part.kind(), item.path(part.name()), units)))
                             .collect(Collectors.joining("; ")),
-                    there.stream().map(part -> told(part, item.path(part.name()), units)).collect(Collectors.joining("; "))));
+                    there.stream()
+                            .map(part -> told(part, item.path(part.name()), units))
+                            .collect(Collectors.joining("; "))));
         }
     }
 

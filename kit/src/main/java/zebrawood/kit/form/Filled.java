@@ -12,7 +12,8 @@ import zebrawood.core.reading.Refusal;
 import zebrawood.json.Binder;
 
 /**
- * A worksheet as it was filled at one moment; nothing in it changes any more, so that it may be judged on another thread.
+ * A worksheet as it was filled at one moment; nothing in it changes any more, so that it may be judged on another
+ * thread.
  *
  * @param readings as JSON, for the binder; not to be changed
  * @param asTyped path in the readings to the text as typed

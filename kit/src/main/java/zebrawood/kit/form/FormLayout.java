@@ -13,12 +13,14 @@ final class FormLayout {
     private static final double GAP = 12;
     /** a cell with its label, its field and the line under it */
     private static final double CELL = 74;
+
     private static final double FIELD = 34;
     private static final double LABEL = 18;
     private static final double ROW = 38;
     private static final double MESSAGE = 18;
     /** wider cells would only part a field from its label */
     private static final double WIDEST = 210;
+
     private static final double NARROWEST = 138;
     private static final double NARROWEST_OF_MANY = 112;
     private static final double NARROW = 76;
@@ -26,6 +28,7 @@ final class FormLayout {
     private static final int MANY = 12;
     /** heading and caption */
     private static final double TOP = 60;
+
     private static final double LOWEST = 420;
     private static final double LOWEST_DRAWING = 170;
     private static final double LEAST_DRAWN = 120;
@@ -36,7 +39,8 @@ final class FormLayout {
     private final double narrowest;
     private final double leastDrawing;
 
-    FormLayout(List<DrawnForm.Cell> cells, List<Label> heads, List<List<Node>> rows, boolean narrow, double leastDrawing) {
+    FormLayout(
+            List<DrawnForm.Cell> cells, List<Label> heads, List<List<Node>> rows, boolean narrow, double leastDrawing) {
         this.cells = cells;
         this.heads = heads;
         this.rows = rows;
@@ -50,12 +54,20 @@ final class FormLayout {
 
     /** Never so low that rows cover the drawing: then the page scrolls. */
     double lowest() {
-        return rows.isEmpty() ? LOWEST : Math.max(LOWEST, TOP + Math.max(LOWEST_DRAWING, leastDrawing) + 2 * CELL + 20 + MESSAGE + ROW * shownRows() + 14);
+        return rows.isEmpty()
+                ? LOWEST
+                : Math.max(
+                        LOWEST,
+                        TOP
+                                + Math.max(LOWEST_DRAWING, leastDrawing)
+                                + 2 * CELL
+                                + 20
+                                + MESSAGE
+                                + ROW * shownRows()
+                                + 14);
     }
 
-    /**
-     * @param begin where the drawing begins, under the heading
-     */
+    /** @param begin where the drawing begins, under the heading */
     void layOut(double width, double height, double begin, Region drawing, Label message) {
         double wide = width - 2 * EDGE;
         int most = (int) Math.max(2, Math.floor((wide + GAP) / (narrowest + GAP)));
@@ -83,14 +95,19 @@ final class FormLayout {
             double wide = cells.get(i).wide() ? (columns - i % columns) * each - GAP : each - GAP;
             cells.get(i).label().resizeRelocate(x, y, wide, LABEL);
             Node field = cells.get(i).field();
-            field.resizeRelocate(x, y + LABEL + 1, wide, field instanceof ReadingField ? field.prefHeight(each - GAP) : FIELD);
+            field.resizeRelocate(
+                    x, y + LABEL + 1, wide, field instanceof ReadingField ? field.prefHeight(each - GAP) : FIELD);
         }
     }
 
     /** How high the heads over the rows are: over more lines where columns are narrow. */
     private double headHeight(double wide) {
         double each = columnWidth(wide);
-        return heads.stream().mapToDouble(head -> Words.tall(head, each - GAP)).max().orElse(0) + 3;
+        return heads.stream()
+                        .mapToDouble(head -> Words.tall(head, each - GAP))
+                        .max()
+                        .orElse(0)
+                + 3;
     }
 
     private double columnWidth(double wide) {
@@ -102,7 +119,9 @@ final class FormLayout {
         for (int column = 0; column < heads.size(); column++) {
             heads.get(column).resizeRelocate(EDGE + column * each, top, each - GAP, headHeight - 3);
             for (int row = 0; row < rows.size(); row++) {
-                rows.get(row).get(column).resizeRelocate(EDGE + column * each, top + headHeight + row * ROW, each - GAP, FIELD);
+                rows.get(row)
+                        .get(column)
+                        .resizeRelocate(EDGE + column * each, top + headHeight + row * ROW, each - GAP, FIELD);
             }
         }
     }

@@ -43,7 +43,10 @@ public sealed interface Kind {
     }
 
     private static Choice chosen(List<Choice> choices, String id) {
-        return choices.stream().filter(choice -> choice.id().equals(id)).findFirst().orElse(choices.get(0));
+        return choices.stream()
+                .filter(choice -> choice.id().equals(id))
+                .findFirst()
+                .orElse(choices.get(0));
     }
 
     /**
@@ -115,7 +118,9 @@ public sealed interface Kind {
         }
     }
 
-    /** One of a few whole numbers, by words; the first one, which the readings need not say, where nothing was chosen. */
+    /**
+     * One of a few whole numbers, by words; the first one, which the readings need not say, where nothing was chosen.
+     */
     record Count(List<Choice> choices) implements Kind {
         public Count {
             choices = List.copyOf(choices);
@@ -191,8 +196,8 @@ public sealed interface Kind {
     }
 
     /**
-     * Something to be watched for some minutes, and what was seen then; in the readings an object with
-     * {@code minutes} and {@code clear}.
+     * Something to be watched for some minutes, and what was seen then; in the readings an object with {@code minutes}
+     * and {@code clear}.
      *
      * @param choices nothing yet, then what is good, then what is not
      */
@@ -229,7 +234,8 @@ public sealed interface Kind {
      * @param second likewise
      * @param usage what is said where it reads otherwise
      */
-    record Pairs(String first, Quantity firstQuantity, String second, Quantity secondQuantity, String usage) implements Kind {
+    record Pairs(String first, Quantity firstQuantity, String second, Quantity secondQuantity, String usage)
+            implements Kind {
         @Override
         public void put(String field, String path, Worksheet sheet) {
             sheet.pairs(field, path, this);
@@ -237,16 +243,22 @@ public sealed interface Kind {
 
         @Override
         public Draft.Text text(JsonNode value, String asTyped) {
-            return words(asTyped != null ? asTyped : StreamSupport.stream(value.spliterator(), false)
-                    .map(pair -> Amount.exact(pair.path(first).doubleValue()) + " " + Amount.exact(pair.path(second).doubleValue()))
-                    .collect(Collectors.joining("; ")));
+            return words(
+                    asTyped != null
+                            ? asTyped
+                            : StreamSupport.stream(value.spliterator(), false)
+                                    .map(pair -> Amount.exact(pair.path(first).doubleValue()) + " "
+                                            + Amount.exact(pair.path(second).doubleValue()))
+                                    .collect(Collectors.joining("; ")));
         }
 
         @Override
         public String said(JsonNode value, UnitChoice units) {
             return StreamSupport.stream(value.spliterator(), false)
-                    .map(pair -> Amount.told(firstQuantity, pair.path(first).doubleValue()).text(units) + " at "
-                            + Amount.told(secondQuantity, pair.path(second).doubleValue()).text(units))
+                    .map(pair -> Amount.told(firstQuantity, pair.path(first).doubleValue())
+                                    .text(units) + " at "
+                            + Amount.told(secondQuantity, pair.path(second).doubleValue())
+                                    .text(units))
                     .collect(Collectors.joining("; "));
         }
     }

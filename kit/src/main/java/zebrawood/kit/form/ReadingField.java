@@ -3,6 +3,7 @@ package zebrawood.kit.form;
 import java.util.List;
 import java.util.Optional;
 import javafx.beans.value.ObservableValue;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -96,7 +97,9 @@ public final class ReadingField extends VBox {
         for (ReadingField each : fields) {
             each.field.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
                 if (event.getCode() == KeyCode.ENTER && !event.isControlDown()) {
-                    fields.stream().dropWhile(other -> other != each).skip(1)
+                    fields.stream()
+                            .dropWhile(other -> other != each)
+                            .skip(1)
                             .filter(other -> other.field.isVisible() && !other.field.isDisabled())
                             .findFirst()
                             .ifPresent(next -> {
@@ -133,6 +136,16 @@ public final class ReadingField extends VBox {
 
     /** Whether the text is just the number that is shown: then its unit says enough. */
     private boolean isPlain(Draft.Text typed, UnitChoice units) {
-        return typed.text().strip().matches("[-+]?[0-9.]+") && quantity.unit(typed.units()).equals(quantity.unit(units));
+        return typed.text().strip().matches("[-+]?[0-9.]+")
+                && quantity.unit(typed.units()).equals(quantity.unit(units));
+    }
+
+    /** Where to type first: the first empty one that shows, else the first; none of no fields. */
+    public static Optional<Node> firstEmpty(List<ReadingField> fields) {
+        return fields.stream()
+                .filter(field -> field.field.getText().isBlank() && field.field.isVisible())
+                .findFirst()
+                .or(() -> fields.stream().findFirst())
+                .map(ReadingField::field);
     }
 }

@@ -15,8 +15,8 @@ import zebrawood.core.units.UnitChoice;
 import zebrawood.kit.view.Workplace;
 
 /**
- * Something to be watched for some minutes. When it began stands in the draft: it goes on while another stop is done, and
- * after the program was closed or killed.
+ * Something to be watched for some minutes. When it began stands in the draft: it goes on while another stop is done,
+ * and after the program was closed or killed.
  */
 public final class TimedStep extends Button {
 
@@ -76,10 +76,16 @@ public final class TimedStep extends Button {
     }
 
     private void noteMinutes() {
-        draft.type(name + ".minutes", Amount.exact(watched().map(Duration::toMinutes).orElse(0L)), UnitChoice.METRIC);
+        draft.type(
+                name + ".minutes",
+                Amount.exact(watched().map(Duration::toMinutes).orElse(0L)),
+                UnitChoice.METRIC);
     }
 
-    /** Whether a good answer was given before the time was over, and it is over now: one looks again and says so by a press. */
+    /**
+     * Whether a good answer was given before the time was over, and it is over now: one looks again and says so by a
+     * press.
+     */
     private boolean asksAgain() {
         return good.filter(draft.text(name)::equals).isPresent() && isOver() && noted() < minutes;
     }
@@ -110,7 +116,9 @@ public final class TimedStep extends Button {
     private Optional<Duration> watched() {
         try {
             String from = draft.text(name + ".from");
-            return from.isEmpty() ? Optional.empty() : Optional.of(Duration.between(Instant.parse(from), workplace.now()));
+            return from.isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(Duration.between(Instant.parse(from), workplace.now()));
         } catch (DateTimeParseException damaged) {
             return Optional.empty();
         }
@@ -121,9 +129,16 @@ public final class TimedStep extends Button {
     }
 
     private void tell() {
-        setText(asksAgain() ? "Over: still so?" : watched().map(since -> {
-            long left = minutes * 60L - since.toSeconds();
-            return left <= 0 ? minutes + " min are over" : String.format(Locale.ROOT, "%d:%02d left", left / 60, left % 60);
-        }).orElse("Start " + minutes + " min"));
+        setText(
+                asksAgain()
+                        ? "Over: still so?"
+                        : watched()
+                                .map(since -> {
+                                    long left = minutes * 60L - since.toSeconds();
+                                    return left <= 0
+                                            ? minutes + " min are over"
+                                            : String.format(Locale.ROOT, "%d:%02d left", left / 60, left % 60);
+                                })
+                                .orElse("Start " + minutes + " min"));
     }
 }

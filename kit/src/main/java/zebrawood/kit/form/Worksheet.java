@@ -15,7 +15,10 @@ import zebrawood.core.units.UnreadableException;
 import zebrawood.json.RecordWriter;
 import zebrawood.json.StrictJson;
 
-/** Readings being put together from a draft: JSON for the binder, texts as typed, and what cannot be read in which field. */
+/**
+ * Readings being put together from a draft: JSON for the binder, texts as typed, and what cannot be read in which
+ * field.
+ */
 public final class Worksheet {
 
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
@@ -83,8 +86,16 @@ public final class Worksheet {
             }
             String at = path + "[" + index + "].";
             try {
-                number(field, at + of.first(), Typed.read(numbers[0], of.firstQuantity(), typed.units()).base());
-                number(field, at + of.second(), Typed.read(numbers[1], of.secondQuantity(), typed.units()).base());
+                number(
+                        field,
+                        at + of.first(),
+                        Typed.read(numbers[0], of.firstQuantity(), typed.units())
+                                .base());
+                number(
+                        field,
+                        at + of.second(),
+                        Typed.read(numbers[1], of.secondQuantity(), typed.units())
+                                .base());
             } catch (UnreadableException e) {
                 problems.put(field, numbers[0] + " " + numbers[1] + ": " + e.getMessage() + "; " + of.usage());
                 return;
@@ -191,7 +202,10 @@ public final class Worksheet {
 
     /** All of it as it is filled now; what is put in later does not reach it. */
     public Filled filled() {
-        List<String> typed = draft.texts().entrySet().stream().filter(text -> !text.getValue().text().isBlank()).map(Map.Entry::getKey).toList();
+        List<String> typed = draft.texts().entrySet().stream()
+                .filter(text -> !text.getValue().text().isBlank())
+                .map(Map.Entry::getKey)
+                .toList();
         return new Filled(readings.deepCopy(), asTyped, fieldOfPath, typed, understood, problems, List.of(), List.of());
     }
 }

@@ -8,7 +8,9 @@ import java.util.List;
 import java.util.stream.Stream;
 import javafx.css.Stylesheet;
 
-/** At build: beside each stylesheet a compiled one, which the toolkit takes instead and need not parse at each start. */
+/**
+ * At build: beside each stylesheet a compiled one, which the toolkit takes instead and need not parse at each start.
+ */
 public final class CompiledStyles {
 
     private CompiledStyles() {}

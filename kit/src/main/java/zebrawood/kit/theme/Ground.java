@@ -11,6 +11,8 @@ public enum Ground {
 
     /** Its file of tokens. */
     public String stylesheet() {
-        return Ground.class.getResource(name().toLowerCase(Locale.ROOT) + ".css").toExternalForm();
+        return Ground.class
+                .getResource(name().toLowerCase(Locale.ROOT) + ".css")
+                .toExternalForm();
     }
 }

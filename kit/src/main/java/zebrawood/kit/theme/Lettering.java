@@ -31,6 +31,12 @@ public enum Lettering {
 
     /** Whether it is bold. */
     public boolean isBold() {
-        return this == TEXT_BOLD || this == ROW_BOLD || this == NAME || this == LEAD || this == HEAD || this == ACT || this == TITLE;
+        return this == TEXT_BOLD
+                || this == ROW_BOLD
+                || this == NAME
+                || this == LEAD
+                || this == HEAD
+                || this == ACT
+                || this == TITLE;
     }
 }

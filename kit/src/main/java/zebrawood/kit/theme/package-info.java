@@ -3,4 +3,3 @@
  * {@link zebrawood.kit.theme.Look}, which reads them for drawings.
  */
 package zebrawood.kit.theme;
-

@@ -23,7 +23,9 @@ public interface FileDialogs {
         @Override
         public List<Path> toOpen(Window over) {
             List<File> chosen = new FileChooser().showOpenMultipleDialog(over);
-            return chosen == null ? List.of() : chosen.stream().map(File::toPath).toList();
+            return chosen == null
+                    ? List.of()
+                    : chosen.stream().map(File::toPath).toList();
         }
     };
 

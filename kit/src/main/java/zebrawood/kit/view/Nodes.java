@@ -40,6 +40,7 @@ public final class Nodes {
 
     /** Types into a field as a whole. */
     public static void type(Node from, String id, String text) {
-        ((TextInputControl) find(from, id).orElseThrow(() -> new IllegalStateException("no field " + id))).setText(text);
+        ((TextInputControl) find(from, id).orElseThrow(() -> new IllegalStateException("no field " + id)))
+                .setText(text);
     }
 }

@@ -6,7 +6,10 @@ import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 
-/** What is pressed as a button is, by mouse, Enter or Space, but has no button's skin: the Shop, shown first, is made of these. */
+/**
+ * What is pressed as a button is, by mouse, Enter or Space, but has no button's skin: the Shop, shown first, is made of
+ * these.
+ */
 public interface Pressable {
 
     /** as far as a gloved hand may slip, px; farther is moving the floor */

@@ -16,12 +16,17 @@ public final class Printing {
     public static void print(Node node) {
         PrinterJob job = Printer.getDefaultPrinter() == null ? null : PrinterJob.createPrinterJob();
         if (job == null) {
-            Notice.show(node, "There is no printer here. The certificate makes a PDF, and a drawing can be saved as SVG.");
+            Notice.show(
+                    node, "There is no printer here. The certificate makes a PDF, and a drawing can be saved as SVG.");
             return;
         }
         if (Paper.LETTER == node.getScene().getRoot().getProperties().get(Paper.class)) {
-            job.getJobSettings().setPageLayout(job.getPrinter().createPageLayout(
-                    javafx.print.Paper.NA_LETTER, PageOrientation.PORTRAIT, Printer.MarginType.DEFAULT));
+            job.getJobSettings()
+                    .setPageLayout(job.getPrinter()
+                            .createPageLayout(
+                                    javafx.print.Paper.NA_LETTER,
+                                    PageOrientation.PORTRAIT,
+                                    Printer.MarginType.DEFAULT));
         }
         if (job.showPrintDialog(node.getScene().getWindow())) {
             PageLayout page = job.getJobSettings().getPageLayout();

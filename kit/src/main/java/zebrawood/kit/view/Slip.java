@@ -46,17 +46,19 @@ public final class Slip extends StackPane {
     public Slip(ObservableValue<Look> look) {
         this.look = look;
         DrawingSurface tear = new DrawingSurface(look);
-        tear.show((pen, width, height) -> {
-            Path edge = new Path().move(0, TEAR);
-            int teeth = (int) Math.round(width / TEAR);
-            for (int i = 0; i <= teeth; i++) {
-                edge.line(i * width / teeth, i % 2 == 0 ? TEAR - 1 : 1);
-            }
-            pen.fill(edge.line(width, TEAR).close(), Tone.RAISED);
-            if (look.getValue().ground() == Ground.EYEWEAR) {
-                pen.line(0, TEAR - 1, width, TEAR - 1, Stroke.of(Tone.INK, 2));
-            }
-        }, "");
+        tear.show(
+                (pen, width, height) -> {
+                    Path edge = new Path().move(0, TEAR);
+                    int teeth = (int) Math.round(width / TEAR);
+                    for (int i = 0; i <= teeth; i++) {
+                        edge.line(i * width / teeth, i % 2 == 0 ? TEAR - 1 : 1);
+                    }
+                    pen.fill(edge.line(width, TEAR).close(), Tone.RAISED);
+                    if (look.getValue().ground() == Ground.EYEWEAR) {
+                        pen.line(0, TEAR - 1, width, TEAR - 1, Stroke.of(Tone.INK, 2));
+                    }
+                },
+                "");
         tear.setMinHeight(TEAR);
         tear.setMaxHeight(TEAR);
         paper.getStyleClass().add("slip");
@@ -133,7 +135,8 @@ public final class Slip extends StackPane {
         grid.setHgap(8);
         grid.setVgap(4);
         int row = 0;
-        int longest = pairs.stream().mapToInt(pair -> pair.figure().length()).max().orElse(0);
+        int longest =
+                pairs.stream().mapToInt(pair -> pair.figure().length()).max().orElse(0);
         for (Body.Pair pair : pairs) {
             boolean fits = pair.label().length() + longest <= ONE_LINE;
             Label label = fits ? Words.label(pair.label(), "caption") : Words.wrapped(pair.label(), "caption");

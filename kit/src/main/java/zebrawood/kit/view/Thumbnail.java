@@ -40,13 +40,18 @@ public record Thumbnail(Optional<Image> picture, Optional<String> warning) {
             return new Thumbnail(Optional.empty(), Optional.empty());
         }
         Optional<Image> picture = decode(content);
-        return new Thumbnail(picture, picture.isPresent() ? Optional.empty()
-                : Optional.of(name + " is named like a picture, but is none that can be shown; it is kept as it is."));
+        return new Thumbnail(
+                picture,
+                picture.isPresent()
+                        ? Optional.empty()
+                        : Optional.of(name
+                                + " is named like a picture, but is none that can be shown; it is kept as it is."));
     }
 
     private static Optional<Image> decode(NewAttachment.Content content) {
         ImageIO.setUseCache(false);
-        try (InputStream in = content.open(); ImageInputStream image = ImageIO.createImageInputStream(in)) {
+        try (InputStream in = content.open();
+                ImageInputStream image = ImageIO.createImageInputStream(in)) {
             Iterator<ImageReader> readers = ImageIO.getImageReaders(image);
             if (!readers.hasNext()) {
                 return Optional.empty();

@@ -11,7 +11,8 @@ import zebrawood.kit.theme.Scripts;
 public final class Words {
 
     private static final String WIDER = "wider";
-    private static final Pattern UNIT = Pattern.compile("(\\d|\\bS) (mm|in|\u00b0C|\u00b0F|%|W|kg|min|nm|\u00b5m|\\d+)(?=$|[^\\p{L}\\d])");
+    private static final Pattern UNIT =
+            Pattern.compile("(\\d|\\bS) (mm|in|\u00b0C|\u00b0F|%|W|kg|min|nm|\u00b5m|\\d+)(?=$|[^\\p{L}\\d])");
 
     private Words() {}
 
@@ -48,7 +49,9 @@ public final class Words {
 
     /** Begun with a capital and ended with a full stop. */
     public static String sentence(String words) {
-        return words.isEmpty() ? "" : Character.toUpperCase(words.charAt(0)) + words.substring(1) + (words.endsWith(".") ? "" : ".");
+        return words.isEmpty()
+                ? ""
+                : Character.toUpperCase(words.charAt(0)) + words.substring(1) + (words.endsWith(".") ? "" : ".");
     }
 
     /** As it stands within a sentence: begun with a small letter. */

@@ -20,9 +20,12 @@ class ShapesTest {
     @Test
     void everyStateHasAShapeOfItsOwn() {
         Look look = Look.of(Ground.EYEWEAR);
-        var drawings = Arrays.stream(StopState.values()).collect(Collectors.toMap(
-                state -> state,
-                state -> SvgPen.document((pen, width, height) -> Shapes.state(pen, state, 10, 10, 1), 20, 20, look).replaceAll("#[0-9A-F]{6}", "")));
+        var drawings = Arrays.stream(StopState.values())
+                .collect(Collectors.toMap(
+                        state -> state,
+                        state -> SvgPen.document(
+                                        (pen, width, height) -> Shapes.state(pen, state, 10, 10, 1), 20, 20, look)
+                                .replaceAll("#[0-9A-F]{6}", "")));
 
         assertThat(drawings.values()).doesNotHaveDuplicates();
         assertThat(StopState.values()).extracting(StopState::word).doesNotHaveDuplicates();
@@ -30,20 +33,35 @@ class ShapesTest {
 
     @Test
     void aDrawingSavedAsSvgHoldsItsWordsAndNothingThatCouldBreakIt() {
-        String svg = SvgPen.document((pen, width, height) -> pen.text(5, 5, "a < b & \"c\"", Lettering.TEXT, Tone.INK),
-                100, 40, Look.of(Ground.LIGHT));
+        String svg = SvgPen.document(
+                (pen, width, height) -> pen.text(5, 5, "a < b & \"c\"", Lettering.TEXT, Tone.INK),
+                100,
+                40,
+                Look.of(Ground.LIGHT));
 
-        assertThat(svg).startsWith("<svg xmlns=").contains("a &lt; b &amp; \"c\"").endsWith("</svg>\n");
+        assertThat(svg)
+                .startsWith("<svg xmlns=")
+                .contains("a &lt; b &amp; \"c\"")
+                .endsWith("</svg>\n");
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "Wren ± 0.3 µm | COCKPIT", "Крапивник | WIDER", "Τρυποφράχτης | WIDER", "Střízlík | COCKPIT WIDER COCKPIT", "鷦鷯 | SYSTEM", "Wren 鷦鷯 Wren | COCKPIT SYSTEM COCKPIT"
-    })
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Wren ± 0.3 µm | COCKPIT",
+                "Крапивник | WIDER",
+                "Τρυποφράχτης | WIDER",
+                "Střízlík | COCKPIT WIDER COCKPIT",
+                "鷦鷯 | SYSTEM",
+                "Wren 鷦鷯 Wren | COCKPIT SYSTEM COCKPIT"
+            })
     void runsOfOtherScriptsAreSplitOffAndNothingIsLost(String text, String scripts) {
         var runs = Scripts.runs(text);
 
-        assertThat(runs.stream().map(run -> run.script().name()).collect(Collectors.joining(" "))).isEqualTo(scripts);
-        assertThat(runs.stream().map(Scripts.Run::text).collect(Collectors.joining())).isEqualTo(text);
+        assertThat(runs.stream().map(run -> run.script().name()).collect(Collectors.joining(" ")))
+                .isEqualTo(scripts);
+        assertThat(runs.stream().map(Scripts.Run::text).collect(Collectors.joining()))
+                .isEqualTo(text);
     }
 }

@@ -64,11 +64,16 @@ class DraftTest {
         assertThat(bound.filled().others()).isEmpty();
         assertThat(bound.filled().missing()).contains("relativeHumidityPct");
 
-        draft.fill(Map.of("airTemperatureC", new Draft.Text("120", UnitChoice.METRIC), "relativeHumidityPct", new Draft.Text("-4", UnitChoice.METRIC)));
+        draft.fill(Map.of(
+                "airTemperatureC",
+                new Draft.Text("120", UnitChoice.METRIC),
+                "relativeHumidityPct",
+                new Draft.Text("-4", UnitChoice.METRIC)));
         Worksheet outOfRange = Worksheet.of(draft);
         outOfRange.amount("airTemperatureC", Quantity.TEMPERATURE);
         outOfRange.amount("relativeHumidityPct", Quantity.SHARE);
-        assertThat(outOfRange.filled().bind(ClimateReadings.class).filled().problems()).containsOnlyKeys("airTemperatureC", "relativeHumidityPct");
+        assertThat(outOfRange.filled().bind(ClimateReadings.class).filled().problems())
+                .containsOnlyKeys("airTemperatureC", "relativeHumidityPct");
     }
 
     @Test

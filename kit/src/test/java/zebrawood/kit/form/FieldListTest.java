@@ -34,15 +34,34 @@ class FieldListTest {
     public record Load(String name, double ratedW, Optional<Boolean> continuous) {}
 
     private static final FieldList FIELDS = FieldList.of(
-            Field.truth("sound", "hose", "not seen", "sound", "not sound"),
-            Field.amount("lengthM", "long", Quantity.DISTANCE),
-            Field.amount("airC", "air", Quantity.TEMPERATURE),
-            Field.words("who", "looked at by").anew(),
-            Field.either("outside", "fan", new Choice("", "outside"), new Choice("in", "inside")),
-            Field.timed("leak", "drops", 15, new Choice("", "not yet"), new Choice("clear", "no drop"), new Choice("not", "it drips")),
-            Field.pairs("curve", "fan curve", new Kind.Pairs("flowM3h", Quantity.AIR_FLOW, "pressurePa", Quantity.PASCAL, "as in 0 640; 200 590")))
-            .rows("loads", 3, Field.words("name", "plugged in"), Field.amount("ratedW", "takes", Quantity.POWER),
-                    Field.either("continuous", "runs", new Choice("", "for hours"), new Choice("short", "now and then")));
+                    Field.truth("sound", "hose", "not seen", "sound", "not sound"),
+                    Field.amount("lengthM", "long", Quantity.DISTANCE),
+                    Field.amount("airC", "air", Quantity.TEMPERATURE),
+                    Field.words("who", "looked at by").anew(),
+                    Field.either("outside", "fan", new Choice("", "outside"), new Choice("in", "inside")),
+                    Field.timed(
+                            "leak",
+                            "drops",
+                            15,
+                            new Choice("", "not yet"),
+                            new Choice("clear", "no drop"),
+                            new Choice("not", "it drips")),
+                    Field.pairs(
+                            "curve",
+                            "fan curve",
+                            new Kind.Pairs(
+                                    "flowM3h",
+                                    Quantity.AIR_FLOW,
+                                    "pressurePa",
+                                    Quantity.PASCAL,
+                                    "as in 0 640; 200 590")))
+            .rows(
+                    "loads",
+                    3,
+                    Field.words("name", "plugged in"),
+                    Field.amount("ratedW", "takes", Quantity.POWER),
+                    Field.either(
+                            "continuous", "runs", new Choice("", "for hours"), new Choice("short", "now and then")));
     private static final Map<String, Amount> KNOWN = Map.of("airC", Amount.celsius(21.4, 1));
 
     private final Draft draft = new Draft();
@@ -65,7 +84,9 @@ class FieldListTest {
     void whatIsNeitherYesNorNoWasNotLookedAt() {
         for (String chosen : List.of("", "seen", "fails")) {
             type("sound", chosen);
-            assertThat(read().sound()).as("a draft of an older version: " + chosen).isEmpty();
+            assertThat(read().sound())
+                    .as("a draft of an older version: " + chosen)
+                    .isEmpty();
         }
         type("sound", "no");
         assertThat(read().sound()).contains(false);
@@ -74,10 +95,15 @@ class FieldListTest {
     @Test
     void whatIsKnownCountsUntilSomethingElseIsTypedAndIsNotTypedByItself() {
         assertThat(read().airC()).hasValue(21.4);
-        assertThat(FIELDS.texts(read(), Map.of(), true, KNOWN)).as("it comes by itself again").doesNotContainKey("airC");
+        assertThat(FIELDS.texts(read(), Map.of(), true, KNOWN))
+                .as("it comes by itself again")
+                .doesNotContainKey("airC");
         type("airC", "68F");
         assertThat(read().airC()).hasValueCloseTo(20.0, within(1e-9));
-        assertThat(FIELDS.texts(read(), Map.of("airC", "68F"), true, KNOWN).get("airC").text()).isEqualTo("68F");
+        assertThat(FIELDS.texts(read(), Map.of("airC", "68F"), true, KNOWN)
+                        .get("airC")
+                        .text())
+                .isEqualTo("68F");
     }
 
     @Test
@@ -86,7 +112,10 @@ class FieldListTest {
         type("who", "LO");
         assertThat(read().lengthM()).hasValue(9.5);
         assertThat(FIELDS.texts(read(), Map.of(), true, KNOWN)).containsKeys("lengthM", "who");
-        assertThat(FIELDS.texts(read(), Map.of(), false, KNOWN)).doesNotContainKey("who").extractingByKey("lengthM").isEqualTo(new Draft.Text("9.5", UnitChoice.METRIC));
+        assertThat(FIELDS.texts(read(), Map.of(), false, KNOWN))
+                .doesNotContainKey("who")
+                .extractingByKey("lengthM")
+                .isEqualTo(new Draft.Text("9.5", UnitChoice.METRIC));
     }
 
     @Test
@@ -105,7 +134,9 @@ class FieldListTest {
         assertThat(read.outside()).contains(false);
         assertThat(read.leak()).contains(new Watched(15, false));
         assertThat(read.curve()).containsExactly(new Point(0, 640), new Point(200, 590.5));
-        assertThat(read.loads()).as("an empty row is no load").containsExactly(new Load("chiller", 900, Optional.of(false)), new Load("lamp", 40, Optional.of(true)));
+        assertThat(read.loads())
+                .as("an empty row is no load")
+                .containsExactly(new Load("chiller", 900, Optional.of(false)), new Load("lamp", 40, Optional.of(true)));
         draft.fill(FIELDS.texts(read, bound().filled().asTyped(), true, KNOWN));
         assertThat(read()).isEqualTo(read);
         assertThat(draft.text("loads[0].ratedW")).isEqualTo("0.9 kW");
@@ -117,12 +148,13 @@ class FieldListTest {
         type("sound", "yes");
         type("loads[0].name", "chiller");
         type("loads[0].ratedW", "0.9 kW");
-        assertThat(FIELDS.table(read(), bound().filled().asTyped(), UnitChoice.METRIC)).containsExactly(
-                List.of("hose", "sound", "sound"),
-                List.of("long", "9.5m", "9.5 m"),
-                List.of("air", "21.4", "21.4 °C"),
-                List.of("fan", "outside", "outside"),
-                List.of("chiller", "0.9 kW", "takes 900 W; for hours"));
+        assertThat(FIELDS.table(read(), bound().filled().asTyped(), UnitChoice.METRIC))
+                .containsExactly(
+                        List.of("hose", "sound", "sound"),
+                        List.of("long", "9.5m", "9.5 m"),
+                        List.of("air", "21.4", "21.4 °C"),
+                        List.of("fan", "outside", "outside"),
+                        List.of("chiller", "0.9 kW", "takes 900 W; for hours"));
     }
 
     @Test
@@ -136,6 +168,8 @@ class FieldListTest {
 
     @Test
     void aFieldThatIsNotThereIsAMistakeOfWhoAsks() {
-        assertThatThrownBy(() -> FIELDS.field("lengthMm")).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("lengthMm");
+        assertThatThrownBy(() -> FIELDS.field("lengthMm"))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("lengthMm");
     }
 }

@@ -48,7 +48,9 @@ class ContrastTest {
             }
         }
         for (double[] filter : List.of(BARE, ORANGE_450_NM, GREEN_1064_NM)) {
-            assertThat(contrast(tokens.get("-on-walnut"), tokens.get("-walnut"), filter)).as("%s: on a button", ground).isGreaterThanOrEqualTo(4.5);
+            assertThat(contrast(tokens.get("-on-walnut"), tokens.get("-walnut"), filter))
+                    .as("%s: on a button", ground)
+                    .isGreaterThanOrEqualTo(4.5);
         }
     }
 }

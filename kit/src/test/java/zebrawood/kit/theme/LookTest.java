@@ -15,7 +15,9 @@ class LookTest {
             assertThat(look.web(tone)).as(tone.token()).matches("#[0-9A-Fa-f]{6}");
         }
         for (Lettering lettering : Lettering.values()) {
-            assertThat(look.size(lettering)).as(lettering.token()).isGreaterThanOrEqualTo(lettering == Lettering.HASH ? 9 : 11);
+            assertThat(look.size(lettering))
+                    .as(lettering.token())
+                    .isGreaterThanOrEqualTo(lettering == Lettering.HASH ? 9 : 11);
         }
         assertThat(look.size(Lettering.ACT)).isBetween(20.0, 28.0);
     }

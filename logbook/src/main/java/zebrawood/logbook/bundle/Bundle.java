@@ -18,10 +18,12 @@ public record Bundle(int format, String program, String made, long entries, Stri
 
     /** raised when an older program could not read it */
     static final int FORMAT = 1;
+
     static final String MANIFEST = "manifest.json";
     static final String ENTRIES = "entries.jsonl";
     static final String ATTACHMENTS = "attachments/";
-    static final Pattern NAMES = Pattern.compile("README\\.txt|manifest\\.json|entries\\.jsonl|entries\\.csv|attachments\\.csv|attachments/[0-9a-f]{64}");
+    static final Pattern NAMES = Pattern.compile(
+            "README\\.txt|manifest\\.json|entries\\.jsonl|entries\\.csv|attachments\\.csv|attachments/[0-9a-f]{64}");
 
     /** One file of the bundle: name, SHA-256 in hex, length in bytes. */
     public record File(String name, String sha256, long bytes) {}

@@ -35,7 +35,8 @@ import zebrawood.logbook.store.StoredEntry;
 /** Writes a whole logbook as an open bundle: a zip of JSON Lines, CSV and attachments, with their hashes. */
 public final class Export {
 
-    private static final Pattern RUN_BY_SPREADSHEETS = Pattern.compile("[=+\\-@\\t\\r\\n\uFF1D\uFF0B\uFF0D\uFF20].*", Pattern.DOTALL);
+    private static final Pattern RUN_BY_SPREADSHEETS =
+            Pattern.compile("[=+\\-@\\t\\r\\n\uFF1D\uFF0B\uFF0D\uFF20].*", Pattern.DOTALL);
     private static final Pattern NUMBER = Pattern.compile("[+-]?\\d+([.,]\\d+)?");
 
     private final Logbook logbook;
@@ -47,7 +48,8 @@ public final class Export {
     private Export(Logbook logbook, LongConsumer progress) {
         this.logbook = logbook;
         this.progress = progress;
-        this.names = logbook.machines().stream().collect(Collectors.toMap(Logbook.MachineName::id, Logbook.MachineName::name));
+        this.names = logbook.machines().stream()
+                .collect(Collectors.toMap(Logbook.MachineName::id, Logbook.MachineName::name));
     }
 
     /**
@@ -55,7 +57,8 @@ public final class Export {
      *
      * @param progress hears how many entries are written; what it throws ends the export
      */
-    public static Bundle to(Path file, Logbook logbook, String program, Instant now, LongConsumer progress) throws IOException {
+    public static Bundle to(Path file, Logbook logbook, String program, Instant now, LongConsumer progress)
+            throws IOException {
         Path making = file.resolveSibling(file.getFileName() + ".part");
         try {
             Bundle bundle;
@@ -79,14 +82,36 @@ public final class Export {
             }
         });
         put(zip, Bundle.ENTRIES, out -> logbook.stored(head.entries(), stored -> entryLine(stored, out)));
-        put(zip, "entries.csv", out -> table(out, csv -> {
-            row(csv, List.of("position", "machine", "number", "recorded_at", "zone", "by", "stop", "verdict", "corrects", "words", "hash"));
-            logbook.stored(head.entries(), stored -> row(csv, entryRow(stored)));
-        }));
-        put(zip, "attachments.csv", out -> table(out, csv -> {
-            row(csv, List.of("sha256", "bytes", "name"));
-            attachments.values().forEach(file -> row(csv, List.of(file.sha256(), String.valueOf(file.bytes()), file.name())));
-        }));
+        put(
+                zip,
+                "entries.csv",
+                out -> table(out, csv -> {
+                    row(
+                            csv,
+                            List.of(
+                                    "position",
+                                    "machine",
+                                    "number",
+                                    "recorded_at",
+                                    "zone",
+                                    "by",
+                                    "stop",
+                                    "verdict",
+                                    "corrects",
+                                    "words",
+                                    "hash"));
+                    logbook.stored(head.entries(), stored -> row(csv, entryRow(stored)));
+                }));
+        put(
+                zip,
+                "attachments.csv",
+                out -> table(out, csv -> {
+                    row(csv, List.of("sha256", "bytes", "name"));
+                    attachments
+                            .values()
+                            .forEach(file ->
+                                    row(csv, List.of(file.sha256(), String.valueOf(file.bytes()), file.name())));
+                }));
         zip.setLevel(Deflater.BEST_SPEED);
         for (Entry.Attachment file : attachments.values()) {
             put(zip, Bundle.ATTACHMENTS + file.sha256(), out -> logbook.copyAttachment(file.sha256(), out));
@@ -113,7 +138,12 @@ public final class Export {
     private void entryLine(StoredEntry stored, OutputStream out) {
         Entry entry = logbook.read(stored);
         entry.attachments().forEach(file -> attachments.putIfAbsent(file.sha256(), file));
-        Bundle.Line line = new Bundle.Line(stored.position(), entry.place().machineId(), entry.number(), stored.hash(), new String(stored.bytes(), StandardCharsets.UTF_8));
+        Bundle.Line line = new Bundle.Line(
+                stored.position(),
+                entry.place().machineId(),
+                entry.number(),
+                stored.hash(),
+                new String(stored.bytes(), StandardCharsets.UTF_8));
         try {
             out.write(RecordWriter.text(line).getBytes(StandardCharsets.UTF_8));
             out.write('\n');
@@ -145,32 +175,57 @@ public final class Export {
 
     /** A cell that a spreadsheet would run as a formula gets an apostrophe before it. */
     static String harmless(String cell) {
-        return RUN_BY_SPREADSHEETS.matcher(cell).matches() && !NUMBER.matcher(cell).matches() ? "'" + cell : cell;
+        return RUN_BY_SPREADSHEETS.matcher(cell).matches()
+                        && !NUMBER.matcher(cell).matches()
+                ? "'" + cell
+                : cell;
     }
 
     private List<String> entryRow(StoredEntry stored) {
         Entry entry = logbook.read(stored);
-        String verdict = entry.body() instanceof Body.Measured measured ? measured.verdict().name()
-                : entry.body() instanceof Body.Foreign foreign ? foreign.verdict().orElse("") : "";
-        return List.of(String.valueOf(stored.position()), names.getOrDefault(entry.place().machineId(), entry.place().machineId()),
-                String.valueOf(entry.number()), entry.stamp().at().toString(), entry.stamp().zone().getId(), entry.stamp().by(), entry.body().stop(), verdict,
-                entry.corrects().map(c -> c.number() + ": " + c.why()).orElse(""), words(entry.body()), stored.hash());
+        String verdict = entry.body() instanceof Body.Measured measured
+                ? measured.verdict().name()
+                : entry.body() instanceof Body.Foreign foreign
+                        ? foreign.verdict().orElse("")
+                        : "";
+        return List.of(
+                String.valueOf(stored.position()),
+                names.getOrDefault(entry.place().machineId(), entry.place().machineId()),
+                String.valueOf(entry.number()),
+                entry.stamp().at().toString(),
+                entry.stamp().zone().getId(),
+                entry.stamp().by(),
+                entry.body().stop(),
+                verdict,
+                entry.corrects().map(c -> c.number() + ": " + c.why()).orElse(""),
+                words(entry.body()),
+                stored.hash());
     }
 
     /** What an entry says, on one line. */
     private static String words(Body body) {
         if (body instanceof Body.Measured measured) {
-            return measured.shown().keyFigure() + ". " + String.join(" ", measured.shown().sentences());
+            return measured.shown().keyFigure() + ". "
+                    + String.join(" ", measured.shown().sentences());
         } else if (body instanceof Body.GateLine line) {
-            return line.title() + (line.lifted() ? "" : ": not so") + (line.remark().isEmpty() ? "" : " (" + line.remark() + ")");
+            return line.title()
+                    + (line.lifted() ? "" : ": not so")
+                    + (line.remark().isEmpty() ? "" : " (" + line.remark() + ")");
         } else if (body instanceof Body.Happened happened) {
-            String cleaned = happened.cleaning().map(c -> " " + c.surface() + (c.residue().isEmpty() ? "" : ", " + c.residue()) + (c.damage().isEmpty() ? "" : ", " + c.damage())).orElse("");
+            String cleaned = happened.cleaning()
+                    .map(c -> " " + c.surface() + (c.residue().isEmpty() ? "" : ", " + c.residue())
+                            + (c.damage().isEmpty() ? "" : ", " + c.damage()))
+                    .orElse("");
             return happened.change().words() + cleaned + (happened.remark().isEmpty() ? "" : ": " + happened.remark());
         } else if (body instanceof Body.Worked worked) {
-            return worked.result().stock().kind() + ": " + worked.result().outcome().word()
-                    + (worked.result().outcome().score().isPresent() ? ", " + worked.result().outcome().score().getAsInt() + " of 10" : "");
+            return worked.result().stock().kind() + ": "
+                    + worked.result().outcome().word()
+                    + (worked.result().outcome().score().isPresent()
+                            ? ", " + worked.result().outcome().score().getAsInt() + " of 10"
+                            : "");
         } else if (body instanceof Body.PointOpened point) {
-            return "open: " + point.what() + (point.who().isEmpty() ? "" : " (" + point.who() + ")") + point.due().map(due -> " by " + due).orElse("");
+            return "open: " + point.what() + (point.who().isEmpty() ? "" : " (" + point.who() + ")")
+                    + point.due().map(due -> " by " + due).orElse("");
         } else if (body instanceof Body.PointClosed closed) {
             return "closed no. " + closed.opened() + ": " + closed.how();
         }

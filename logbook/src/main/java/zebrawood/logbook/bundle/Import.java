@@ -35,9 +35,9 @@ import zebrawood.logbook.worksheet.Lines;
 
 /**
  * Takes a bundle back into an empty shop. It trusts nothing in it: only names it knows, no file is unpacked by its
- * name, every entry must follow the one before it with the hash it says, every attachment must be named by an entry
- * and have its hash and length, and nothing is read further than it said it was long. The shop is made beside its
- * place and moved there when all of it holds.
+ * name, every entry must follow the one before it with the hash it says, every attachment must be named by an entry and
+ * have its hash and length, and nothing is read further than it said it was long. The shop is made beside its place and
+ * moved there when all of it holds.
  */
 public final class Import {
 
@@ -67,7 +67,8 @@ public final class Import {
      * @param progress hears how many entries are taken; what it throws ends the import
      * @throws LogbookException with one sentence where the bundle is refused; the shop is then as it was
      */
-    public static Verification from(Path file, Path folder, List<Procedure<?, ?>> procedures, LongConsumer progress) throws IOException {
+    public static Verification from(Path file, Path folder, List<Procedure<?, ?>> procedures, LongConsumer progress)
+            throws IOException {
         Path making = folder.resolve("importing");
         mustBeEmpty(folder, procedures);
         delete(making);
@@ -85,7 +86,11 @@ public final class Import {
             for (String end : List.of("-wal", "-shm")) {
                 Files.deleteIfExists(folder.resolve("logbook.db" + end));
             }
-            Files.move(making.resolve("logbook.db"), folder.resolve("logbook.db"), StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+            Files.move(
+                    making.resolve("logbook.db"),
+                    folder.resolve("logbook.db"),
+                    StandardCopyOption.REPLACE_EXISTING,
+                    StandardCopyOption.ATOMIC_MOVE);
             return found;
         } catch (ZipException damaged) {
             throw refused("it is no zip file, or a damaged one");
@@ -100,7 +105,10 @@ public final class Import {
         if (Files.exists(folder.resolve("logbook.db"))) {
             try (Logbook there = Logbook.open(folder, procedures)) {
                 if (there.head().entries() > 0) {
-                    throw new LogbookException("the shop in " + folder + " holds " + there.head().entries() + " entries; a bundle goes into an empty shop only, name another folder with --data");
+                    throw new LogbookException(
+                            "the shop in " + folder + " holds " + there.head().entries()
+                                    + " entries; a bundle goes into an empty shop only, name another folder with "
+                                    + "--data");
                 }
             }
         }
@@ -136,7 +144,8 @@ public final class Import {
             if (text.length > longest) {
                 throw refused(Bundle.MANIFEST + " is far too long");
             }
-            Bundle bundle = Binder.bind(StrictJson.read(new String(text, StandardCharsets.UTF_8)).root(), Bundle.class);
+            Bundle bundle = Binder.bind(
+                    StrictJson.read(new String(text, StandardCharsets.UTF_8)).root(), Bundle.class);
             if (bundle.format() != Bundle.FORMAT) {
                 throw refused("it is of format " + bundle.format() + ", this program knows " + Bundle.FORMAT);
             }
@@ -147,10 +156,14 @@ public final class Import {
     }
 
     private void run() throws IOException {
-        Bundle.File said = bundle.findFile(Bundle.ENTRIES).orElseThrow(() -> refused(Bundle.MANIFEST + " does not name " + Bundle.ENTRIES));
+        Bundle.File said = bundle.findFile(Bundle.ENTRIES)
+                .orElseThrow(() -> refused(Bundle.MANIFEST + " does not name " + Bundle.ENTRIES));
         MessageDigest digest = sha256();
         long taken = 0;
-        try (InputStream in = new AtMost(new DigestInputStream(zip.getInputStream(zip.getEntry(Bundle.ENTRIES)), digest), said.bytes(), Bundle.ENTRIES)) {
+        try (InputStream in = new AtMost(
+                new DigestInputStream(zip.getInputStream(zip.getEntry(Bundle.ENTRIES)), digest),
+                said.bytes(),
+                Bundle.ENTRIES)) {
             Lines lines = new Lines(in);
             List<StoredEntry> batch = new ArrayList<>();
             for (var line = lines.next(); line.isPresent(); line = lines.next()) {
@@ -198,7 +211,10 @@ public final class Import {
         if (entry == null) {
             throw refused("the attachment " + shortened(file.name()) + " is not in it");
         }
-        return new AtMost(zip.getInputStream(entry), Math.min(file.bytes(), NewAttachment.LONGEST_BYTES), "the attachment " + shortened(file.name()));
+        return new AtMost(
+                zip.getInputStream(entry),
+                Math.min(file.bytes(), NewAttachment.LONGEST_BYTES),
+                "the attachment " + shortened(file.name()));
     }
 
     private static String shortened(String name) {

@@ -19,8 +19,8 @@ import zebrawood.core.entry.Entry;
 import zebrawood.core.entry.NewAttachment;
 
 /**
- * Appends entries on one connection with held statements, each entry in one immediate transaction that is synced
- * before it counts as recorded.
+ * Appends entries on one connection with held statements, each entry in one immediate transaction that is synced before
+ * it counts as recorded.
  */
 final class Appender implements AutoCloseable {
 
@@ -41,20 +41,29 @@ final class Appender implements AutoCloseable {
     Appender(Connection connection, EntryBytes codec) throws SQLException {
         this.codec = codec;
         this.connection = connection;
-        tail = connection.prepareStatement("select number, hash from entry where machine_id = ? order by number desc limit 1");
+        tail = connection.prepareStatement(
+                "select number, hash from entry where machine_id = ? order by number desc limit 1");
         head = connection.prepareStatement("select position, row_hash from shop_chain order by position desc limit 1");
-        entry = connection.prepareStatement("insert into entry (machine_id, number, position, stands_at, corrects, kind, stop, verdict, fired,"
-                + " initials, recorded_at, previous, hash, bytes) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)");
+        entry = connection.prepareStatement(
+                "insert into entry (machine_id, number, position, stands_at, corrects, kind, stop, verdict, fired,"
+                        + " initials, recorded_at, previous, hash, bytes) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, "
+                        + "?, ?, ?, ?)");
         chain = connection.prepareStatement(
-                "insert into shop_chain (position, machine_id, number, hash, previous, row_hash) values (?, ?, ?, ?, ?, ?)");
+                "insert into shop_chain (position, machine_id, number, hash, previous, row_hash) values (?, ?, ?, "
+                        + "?, ?, ?)");
         machine = connection.prepareStatement("insert into machine (id, name, name_folded) values (?, ?, ?)"
                 + " on conflict (id) do update set name = excluded.name, name_folded = excluded.name_folded");
-        attachment = connection.prepareStatement("insert into attachment (hash, length) values (?, ?) on conflict do nothing");
+        attachment = connection.prepareStatement(
+                "insert into attachment (hash, length) values (?, ?) on conflict do nothing");
         part = connection.prepareStatement("insert into attachment_part (hash, part, bytes) values (?, ?, ?)");
     }
 
     synchronized Entry append(
-            String machineId, Body body, Optional<Entry.Correction> corrects, List<NewAttachment> files, Entry.Stamp stamp)
+            String machineId,
+            Body body,
+            Optional<Entry.Correction> corrects,
+            List<NewAttachment> files,
+            Entry.Stamp stamp)
             throws SQLException {
         List<Entry.Attachment> attachments = hashed(files);
         return inTransaction(() -> {
@@ -64,7 +73,8 @@ final class Appender implements AutoCloseable {
     }
 
     /** Takes back an entry as it was stored elsewhere; it must be the next one of its machine and of the shop. */
-    synchronized void takeBack(StoredEntry stored, Function<Entry.Attachment, NewAttachment.Content> files) throws SQLException {
+    synchronized void takeBack(StoredEntry stored, Function<Entry.Attachment, NewAttachment.Content> files)
+            throws SQLException {
         Entry read = codec.read(stored.bytes(), stored.hash());
         String where = "entry " + read.number() + " of machine " + read.place().machineId();
         if (!Hashes.of(stored.bytes()).equals(stored.hash())) {
@@ -80,7 +90,8 @@ final class Appender implements AutoCloseable {
                 throw new LogbookException(where + " does not follow the entry before it");
             }
             // by the bytes, as the plate may be one that only a newer program knows
-            Optional<String> name = Optional.ofNullable(EntryHead.of(stored.bytes()).plateName());
+            Optional<String> name =
+                    Optional.ofNullable(EntryHead.of(stored.bytes()).plateName());
             if (name.isPresent()) {
                 nameMachine(read.place().machineId(), name.get());
             }
@@ -129,7 +140,8 @@ final class Appender implements AutoCloseable {
 
     /** An entry, also one that is not committed yet. */
     synchronized Optional<Entry> find(String machineId, int number) throws SQLException {
-        try (PreparedStatement one = connection.prepareStatement("select hash, bytes from entry where machine_id = ? and number = ?")) {
+        try (PreparedStatement one =
+                connection.prepareStatement("select hash, bytes from entry where machine_id = ? and number = ?")) {
             one.setString(1, machineId);
             one.setInt(2, number);
             try (ResultSet row = one.executeQuery()) {
@@ -163,7 +175,11 @@ final class Appender implements AutoCloseable {
     }
 
     private Entry write(
-            String machineId, Body body, Optional<Entry.Correction> corrects, List<Entry.Attachment> attachments, Entry.Stamp stamp)
+            String machineId,
+            Body body,
+            Optional<Entry.Correction> corrects,
+            List<Entry.Attachment> attachments,
+            Entry.Stamp stamp)
             throws SQLException {
         Tail tail = tail(machineId);
         int number = tail.number() + 1;
@@ -173,7 +189,8 @@ final class Appender implements AutoCloseable {
         } else if (number == 1) {
             throw new LogbookException("a machine begins with its plate");
         }
-        byte[] bytes = codec.write(new EntryBytes.Head(machineId, number, tail.hash(), stamp, corrects, attachments), body);
+        byte[] bytes =
+                codec.write(new EntryBytes.Head(machineId, number, tail.hash(), stamp, corrects, attachments), body);
         String hash = Hashes.of(bytes);
         Entry entry = new Entry(new Entry.Place(machineId, number, hash), stamp, body, corrects, attachments);
         insert(entry, chainOn(machineId, number, hash), tail.hash(), bytes);
@@ -182,14 +199,18 @@ final class Appender implements AutoCloseable {
 
     /** A plate with parts that only a newer program knows would lose them, were another one put over it here. */
     private void refuseOverNewerPlate(String machineId) throws SQLException {
-        try (PreparedStatement newest = connection.prepareStatement("select hash, bytes from entry where machine_id = ? and kind = 'plate' order by number desc limit 1")) {
+        try (PreparedStatement newest = connection.prepareStatement(
+                "select hash, bytes from entry where machine_id = ? and kind = 'plate' order by number desc limit 1")) {
             newest.setString(1, machineId);
             try (ResultSet row = newest.executeQuery()) {
                 if (row.next()) {
                     Entry entry = codec.read(row.getBytes(2), row.getString(1));
                     if (!entry.isWhollyKnown()) {
-                        throw new LogbookException("nothing was recorded: the plate was recorded by the newer Zebrawood " + entry.stamp().program()
-                                + " and says what this one does not know; change it there, or update this program");
+                        throw new LogbookException(
+                                "nothing was recorded: the plate was recorded by the newer Zebrawood "
+                                        + entry.stamp().program()
+                                        + " and says what this one does not know; change it there, or update this "
+                                        + "program");
                     }
                 }
             }
@@ -204,7 +225,8 @@ final class Appender implements AutoCloseable {
             machine.executeUpdate();
         } catch (SQLException e) {
             if (String.valueOf(e.getMessage()).contains("name_folded")) {
-                throw new LogbookException("a machine named " + name + " is in the shop already; give this one another name", e);
+                throw new LogbookException(
+                        "a machine named " + name + " is in the shop already; give this one another name", e);
             }
             throw e;
         }
@@ -230,7 +252,8 @@ final class Appender implements AutoCloseable {
                 throw new LogbookException("nothing was recorded: the file " + file.name() + " cannot be read", e);
             }
             if (length > NewAttachment.LONGEST_BYTES) {
-                throw new LogbookException("nothing was recorded: " + file.name() + " is longer than " + NewAttachment.LONGEST_BYTES / 1_000_000 + " MB");
+                throw new LogbookException("nothing was recorded: " + file.name() + " is longer than "
+                        + NewAttachment.LONGEST_BYTES / 1_000_000 + " MB");
             }
             attachments.add(new Entry.Attachment(file.name(), Hashes.hex(digest.digest()), length));
         }
@@ -239,7 +262,11 @@ final class Appender implements AutoCloseable {
 
     private void attach(List<NewAttachment> files, List<Entry.Attachment> attachments) throws SQLException {
         for (int i = 0; i < files.size(); i++) {
-            attach(attachments.get(i).sha256(), attachments.get(i).bytes(), files.get(i).name(), files.get(i).content());
+            attach(
+                    attachments.get(i).sha256(),
+                    attachments.get(i).bytes(),
+                    files.get(i).name(),
+                    files.get(i).content());
         }
     }
 
@@ -264,7 +291,8 @@ final class Appender implements AutoCloseable {
             throw new LogbookException("nothing was recorded: the file " + name + " cannot be read", e);
         }
         if (!Hashes.hex(digest.digest()).equals(hash)) {
-            throw new LogbookException("nothing was recorded: the file " + name + " changed or is not what its hash says; try again");
+            throw new LogbookException(
+                    "nothing was recorded: the file " + name + " changed or is not what its hash says; try again");
         }
     }
 

@@ -31,7 +31,9 @@ import java.util.stream.Stream;
  */
 public final class Backups {
 
-    private static final DateTimeFormatter NAME = DateTimeFormatter.ofPattern("'logbook-'uuuuMMdd'T'HHmmss'Z'", Locale.ROOT).withZone(ZoneOffset.UTC);
+    private static final DateTimeFormatter NAME = DateTimeFormatter.ofPattern(
+                    "'logbook-'uuuuMMdd'T'HHmmss'Z'", Locale.ROOT)
+            .withZone(ZoneOffset.UTC);
     private static final String FLAWED = "-flawed";
     /** the newest are kept whatever their age: somebody may have been away for a year */
     private static final int NEWEST = 3;
@@ -63,7 +65,9 @@ public final class Backups {
             return List.of();
         }
         try (Stream<Path> files = Files.list(folder)) {
-            return files.flatMap(file -> backup(file).stream()).sorted(Comparator.comparing(Backup::at).reversed()).toList();
+            return files.flatMap(file -> backup(file).stream())
+                    .sorted(Comparator.comparing(Backup::at).reversed())
+                    .toList();
         } catch (IOException e) {
             return List.of();
         }
@@ -85,11 +89,12 @@ public final class Backups {
     }
 
     /**
-     * Makes one where the newest whole one is a day old or there is none; the old ones are thinned. A flawed one does not
-     * count as the day's: another is tried after some hours, as the flaw may have been mended.
+     * Makes one where the newest whole one is a day old or there is none; the old ones are thinned. A flawed one does
+     * not count as the day's: another is tried after some hours, as the flaw may have been mended.
      */
     public Optional<Backup> daily(Instant now) {
-        boolean recent = list().stream().anyMatch(backup -> backup.at().isAfter(now.minus(backup.whole() ? DAY : AFTER_A_FLAW)));
+        boolean recent =
+                list().stream().anyMatch(backup -> backup.at().isAfter(now.minus(backup.whole() ? DAY : AFTER_A_FLAW)));
         if (recent || !Files.exists(logbook)) {
             return Optional.empty();
         }
@@ -111,7 +116,7 @@ public final class Backups {
             copy(making);
             boolean whole;
             try (Connection copied = Database.readOnly(making).getConnection()) {
-                whole = Verification.of(copied, List.of(), checked -> { }).holds();
+                whole = Verification.of(copied, List.of(), checked -> {}).holds();
             }
             sync(making);
             Path file = folder.resolve(NAME.format(now) + (whole ? "" : FLAWED) + ".db");
@@ -138,25 +143,36 @@ public final class Backups {
         }
     }
 
-    /** Deletes those that nobody would miss. Whole ones and flawed ones are thinned apart: no whole one goes for a flawed one. */
+    /**
+     * Deletes those that nobody would miss. Whole ones and flawed ones are thinned apart: no whole one goes for a
+     * flawed one.
+     */
     void thin(Instant now) {
         List<Backup> all = list();
         List<Backup> whole = all.stream().filter(Backup::whole).toList();
         List<Backup> flawed = all.stream().filter(backup -> !backup.whole()).toList();
-        whole.stream().filter(backup -> !kept(whole, now).contains(backup)).forEach(backup -> deleteQuietly(backup.file()));
+        whole.stream()
+                .filter(backup -> !kept(whole, now).contains(backup))
+                .forEach(backup -> deleteQuietly(backup.file()));
         flawed.stream().skip(NEWEST).forEach(backup -> deleteQuietly(backup.file()));
     }
 
-    /** Of these, the newest first: the newest few, then one a day for a week, one a week for a month, one a month for a year. */
+    /**
+     * Of these, the newest first: the newest few, then one a day for a week, one a week for a month, one a month for a
+     * year.
+     */
     private static List<Backup> kept(List<Backup> all, Instant now) {
         Set<String> filled = new HashSet<>();
         List<Backup> kept = new ArrayList<>();
         for (Backup backup : all) {
             long days = ChronoUnit.DAYS.between(backup.at(), now);
             var day = backup.at().atOffset(ZoneOffset.UTC).toLocalDate();
-            String slot = days < 7 ? "day " + day
-                    : days < 31 ? "week " + day.get(IsoFields.WEEK_BASED_YEAR) + " " + day.get(IsoFields.WEEK_OF_WEEK_BASED_YEAR)
-                    : days < 366 ? "month " + day.getYear() + " " + day.getMonthValue() : "";
+            String slot = days < 7
+                    ? "day " + day
+                    : days < 31
+                            ? "week " + day.get(IsoFields.WEEK_BASED_YEAR) + " "
+                                    + day.get(IsoFields.WEEK_OF_WEEK_BASED_YEAR)
+                            : days < 366 ? "month " + day.getYear() + " " + day.getMonthValue() : "";
             if (kept.size() < NEWEST || !slot.isEmpty() && filled.add(slot)) {
                 kept.add(backup);
             }

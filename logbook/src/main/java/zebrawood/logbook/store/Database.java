@@ -21,6 +21,7 @@ final class Database {
     private static final int BUSY_MILLIS = 10_000;
     /** pages kept: the busy part of a large shop, and little beside the window */
     private static final int CACHE_KB = 32_000;
+
     private static final String MAGIC = "SQLite format 3\0";
 
     private Database() {}
@@ -41,8 +42,11 @@ final class Database {
         config.setReadOnly(true);
         config.setBusyTimeout(BUSY_MILLIS);
         config.setCacheSize(-CACHE_KB);
-        boolean alone = !Files.isWritable(file.toAbsolutePath().getParent()) && !Files.exists(file.resolveSibling(NAME + "-wal"));
-        return source(config, alone ? "jdbc:sqlite:" + file.toAbsolutePath().toUri() + "?immutable=1" : "jdbc:sqlite:" + file);
+        boolean alone = !Files.isWritable(file.toAbsolutePath().getParent())
+                && !Files.exists(file.resolveSibling(NAME + "-wal"));
+        return source(
+                config,
+                alone ? "jdbc:sqlite:" + file.toAbsolutePath().toUri() + "?immutable=1" : "jdbc:sqlite:" + file);
     }
 
     private static SQLiteDataSource source(SQLiteConfig config, String url) {
@@ -61,7 +65,9 @@ final class Database {
         }
         try (RandomAccessFile bytes = new RandomAccessFile(file.toFile(), "r")) {
             byte[] magic = new byte[16];
-            if (bytes.length() < 100 || bytes.read(magic) < 16 || !new String(magic, StandardCharsets.ISO_8859_1).equals(MAGIC)) {
+            if (bytes.length() < 100
+                    || bytes.read(magic) < 16
+                    || !new String(magic, StandardCharsets.ISO_8859_1).equals(MAGIC)) {
                 return Optional.of("it is no longer a database");
             }
             int size = bytes.readUnsignedShort();
@@ -81,8 +87,11 @@ final class Database {
 
     /** Whether an error says that the file itself is damaged. */
     static boolean isDamage(Throwable error) {
-        return code(error).filter(code -> code == SQLiteErrorCode.SQLITE_CORRUPT || code == SQLiteErrorCode.SQLITE_NOTADB
-                || code.name().startsWith("SQLITE_CORRUPT")).isPresent();
+        return code(error)
+                .filter(code -> code == SQLiteErrorCode.SQLITE_CORRUPT
+                        || code == SQLiteErrorCode.SQLITE_NOTADB
+                        || code.name().startsWith("SQLITE_CORRUPT"))
+                .isPresent();
     }
 
     /** What an error means, as the end of a sentence. */
@@ -92,7 +101,9 @@ final class Database {
             return "the disk is full; free some space and record again";
         } else if (name.startsWith("SQLITE_IOERR")) {
             return "the disk could not be read or written; look whether it is still there, and record again";
-        } else if (name.startsWith("SQLITE_READONLY") || name.startsWith("SQLITE_CANTOPEN") || name.startsWith("SQLITE_PERM")) {
+        } else if (name.startsWith("SQLITE_READONLY")
+                || name.startsWith("SQLITE_CANTOPEN")
+                || name.startsWith("SQLITE_PERM")) {
             return "its folder may not be written to";
         } else if (name.startsWith("SQLITE_BUSY") || name.startsWith("SQLITE_LOCKED")) {
             return "another program has held the logbook for " + BUSY_MILLIS / 1000 + " seconds; record again";

@@ -23,11 +23,18 @@ final class Entries {
     private static final int KEPT = 4_000;
     // the plus keeps the database from walking through the machine's whole numbers instead of one place
     private static final String COUNTING = "where machine_id = ? and stop = ? and not exists (select 1 from entry later"
-            + " where later.machine_id = entry.machine_id and later.stop = entry.stop and later.stands_at = entry.stands_at and +later.number > entry.number)";
-    private static final String NEWEST_OF_EACH = "select asked.stop, newest.verdict, newest.recorded_at, newest.corrects, newest.hash, newest.bytes, newest.stands_at"
-            + " from asked join entry newest on newest.machine_id = ? and newest.number = (select number from entry "
-            + COUNTING.replace("stop = ?", "stop = asked.stop") + " order by stands_at desc limit 1)";
-    private static final String SATISFYING = Stream.of(Verdict.values()).filter(Verdict::satisfies).map(verdict -> "'" + verdict.name() + "'").collect(Collectors.joining(", "));
+            + " where later.machine_id = entry.machine_id and later.stop = entry.stop and later.stands_at = "
+            + "entry.stands_at and +later.number > entry.number)";
+    private static final String NEWEST_OF_EACH =
+            "select asked.stop, newest.verdict, newest.recorded_at, newest.corrects, newest.hash, newest.bytes, "
+                    + "newest.stands_at"
+                    + " from asked join entry newest on newest.machine_id = ? and newest.number = (select number "
+                    + "from entry "
+                    + COUNTING.replace("stop = ?", "stop = asked.stop") + " order by stands_at desc limit 1)";
+    private static final String SATISFYING = Stream.of(Verdict.values())
+            .filter(Verdict::satisfies)
+            .map(verdict -> "'" + verdict.name() + "'")
+            .collect(Collectors.joining(", "));
 
     private final EntryBytes codec;
     private final Map<String, Entry> known = new LinkedHashMap<>(256, 0.75f, true) {
@@ -45,7 +52,8 @@ final class Entries {
 
     /** @param where the end of the statement, with a question mark for each bound value */
     List<Entry> of(Rows rows, String where, Object... bound) throws SQLException {
-        return rows.list("select hash, bytes from entry " + where, row -> read(row.getString(1), row.getBytes(2)), bound);
+        return rows.list(
+                "select hash, bytes from entry " + where, row -> read(row.getString(1), row.getBytes(2)), bound);
     }
 
     /** The newest readings of a stop, of each row of corrections only the newest; the newest place first. */
@@ -70,13 +78,27 @@ final class Entries {
         String hash = row.getString(5);
         byte[] bytes = row.getBytes(6);
         // a word that only a newer program knows is not taken for a pass
-        Verdict said = Stream.of(Verdict.values()).filter(each -> each.name().equals(verdict)).findFirst().orElse(Verdict.UNCLEAR);
+        Verdict said = Stream.of(Verdict.values())
+                .filter(each -> each.name().equals(verdict))
+                .findFirst()
+                .orElse(Verdict.UNCLEAR);
         if (row.getObject(4) != null) {
             Entry whole = whole(hash, bytes, verdict);
-            return new CountedReading(hash, row.getInt(7), said, new CountedReading.When(whole.since(), whole.stamp().at(), whole.stamp().zone()), () -> whole);
+            return new CountedReading(
+                    hash,
+                    row.getInt(7),
+                    said,
+                    new CountedReading.When(
+                            whole.since(), whole.stamp().at(), whole.stamp().zone()),
+                    () -> whole);
         }
         Instant at = Times.instant(row.getString(3));
-        return new CountedReading(hash, row.getInt(7), said, new CountedReading.When(at, at, EntryBytes.zone(bytes)), () -> whole(hash, bytes, verdict));
+        return new CountedReading(
+                hash,
+                row.getInt(7),
+                said,
+                new CountedReading.When(at, at, EntryBytes.zone(bytes)),
+                () -> whole(hash, bytes, verdict));
     }
 
     private Entry whole(String hash, byte[] bytes, String verdict) {
@@ -88,13 +110,21 @@ final class Entries {
     }
 
     private static LogbookException contradicts(String hash) {
-        return new LogbookException("the entry with the hash " + hash + " says another verdict than its row; run verify to see what was changed");
+        return new LogbookException("the entry with the hash " + hash
+                + " says another verdict than its row; run verify to see what was changed");
     }
 
     /** The newest of them that stands before a place and satisfies what is required. */
     Optional<Entry> satisfying(Rows rows, String machineId, String stop, int before) throws SQLException {
-        return of(rows, COUNTING + " and stands_at < ? and verdict in (" + SATISFYING + ") order by stands_at desc limit 1", machineId, stop, before)
-                .stream().findFirst();
+        return of(
+                        rows,
+                        COUNTING + " and stands_at < ? and verdict in (" + SATISFYING
+                                + ") order by stands_at desc limit 1",
+                        machineId,
+                        stop,
+                        before)
+                .stream()
+                .findFirst();
     }
 
     synchronized Entry read(String hash, byte[] bytes) {
@@ -103,5 +133,21 @@ final class Entries {
 
     synchronized void keep(Entry entry) {
         known.put(entry.place().hash(), entry);
+    }
+
+    /** The newest entry that replaces another one. */
+    Optional<Entry> correctionOf(Rows rows, Entry entry) throws SQLException {
+        String newest = "where machine_id = ? and corrects = ? order by number desc limit 1";
+        return of(rows, newest, entry.place().machineId(), entry.number()).stream()
+                .findFirst();
+    }
+
+    /** A part of an attachment, from 0; empty after its last. */
+    Optional<byte[]> part(Rows rows, String sha256, int number) throws SQLException {
+        return rows.first(
+                "select bytes from attachment_part where hash = ? and part = ?",
+                row -> row.getBytes(1),
+                sha256,
+                number);
     }
 }

@@ -40,12 +40,18 @@ final class EntryBytes {
     private final Map<String, Procedure<?, ?>> procedures;
 
     EntryBytes(List<Procedure<?, ?>> procedures) {
-        this.procedures = procedures.stream().collect(Collectors.toMap(p -> p.card().id(), Function.identity()));
+        this.procedures =
+                procedures.stream().collect(Collectors.toMap(p -> p.card().id(), Function.identity()));
     }
 
     /** What stands before the body: where the entry is put and who puts it there. */
     record Head(
-            String machineId, int number, String previous, Entry.Stamp stamp, Optional<Entry.Correction> corrects, List<Entry.Attachment> attachments) {}
+            String machineId,
+            int number,
+            String previous,
+            Entry.Stamp stamp,
+            Optional<Entry.Correction> corrects,
+            List<Entry.Attachment> attachments) {}
 
     byte[] write(Head head, Body body) {
         return RecordWriter.write((json, records) -> {
@@ -87,12 +93,14 @@ final class EntryBytes {
 
     /** The verdict by its name, where an entry says one: also one that this program does not know. */
     static Optional<String> verdict(Body body) {
-        return body instanceof Body.Measured measured ? Optional.of(measured.verdict().name())
+        return body instanceof Body.Measured measured
+                ? Optional.of(measured.verdict().name())
                 : body instanceof Body.Foreign foreign ? foreign.verdict() : Optional.empty();
     }
 
     /**
-     * Reads an entry. What a newer program put into it, or a procedure that this one does not have, is taken as it stands.
+     * Reads an entry. What a newer program put into it, or a procedure that this one does not have, is taken as it
+     * stands.
      *
      * @throws LogbookException where the bytes are no entry
      */
@@ -111,10 +119,12 @@ final class EntryBytes {
                 json.path("by").asText(),
                 json.path("program").asText());
         List<String> unknown = new ArrayList<>();
-        Optional<Entry.Correction> corrects = Optional.ofNullable(json.get("corrects")).map(c -> Binder.bindStored(c, Entry.Correction.class, unknown::add));
+        Optional<Entry.Correction> corrects = Optional.ofNullable(json.get("corrects"))
+                .map(c -> Binder.bindStored(c, Entry.Correction.class, unknown::add));
         Body body = body(json, unknown);
         return new Entry(
-                new Entry.Place(json.path("machine").asText(), json.path("number").asInt(), hash),
+                new Entry.Place(
+                        json.path("machine").asText(), json.path("number").asInt(), hash),
                 stamp,
                 body,
                 corrects,
@@ -135,18 +145,23 @@ final class EntryBytes {
             // a part that is missing, of another form, or a word that is not known here
             unknown.clear();
         }
-        return new Body.Foreign(kind, json.path("stop").asText(), Optional.ofNullable(body.get("verdict")).map(JsonNode::asText),
-                body.path("fired").asBoolean() || kind.equals("work"), body.toString());
+        return new Body.Foreign(
+                kind,
+                json.path("stop").asText(),
+                Optional.ofNullable(body.get("verdict")).map(JsonNode::asText),
+                body.path("fired").asBoolean() || kind.equals("work"),
+                body.toString());
     }
 
     /**
-     * The offset where an entry was recorded, found without reading the rest: it stands after all that a person typed but
-     * the initials, in which a quotation mark would be escaped.
+     * The offset where an entry was recorded, found without reading the rest: it stands after all that a person typed
+     * but the initials, in which a quotation mark would be escaped.
      *
      * @throws LogbookException where there is none
      */
     static ZoneOffset zone(byte[] bytes) {
-        String end = new String(bytes, Math.max(0, bytes.length - TAIL), Math.min(TAIL, bytes.length), StandardCharsets.UTF_8);
+        String end = new String(
+                bytes, Math.max(0, bytes.length - TAIL), Math.min(TAIL, bytes.length), StandardCharsets.UTF_8);
         int at = end.lastIndexOf(ZONE);
         int until = end.indexOf('"', at + ZONE.length());
         try {
@@ -156,7 +171,8 @@ final class EntryBytes {
         } catch (DateTimeException none) {
             // told below
         }
-        throw new LogbookException("an entry does not say in which zone it was recorded; run verify to see what was changed");
+        throw new LogbookException(
+                "an entry does not say in which zone it was recorded; run verify to see what was changed");
     }
 
     static JsonNode tree(byte[] bytes) {
@@ -164,17 +180,24 @@ final class EntryBytes {
     }
 
     private Optional<Body> known(String kind, JsonNode body, List<String> unknown) {
-        return Optional.ofNullable(switch (kind) {
-            case "plate" -> new Body.PlateSet(Binder.bindStored(body.path("plate"), Plate.class, unknown::add), texts(body.path("asTyped")));
-            case "gate-line" -> Binder.bindStored(body, Body.GateLine.class, unknown::add);
-            case "event" -> Binder.bindStored(body, Body.Happened.class, unknown::add);
-            case "work" -> new Body.Worked(Binder.bindStored(body.path("result"), WorkResult.class, unknown::add), texts(body.path("asTyped")),
-                    Binder.bindStored(body.path("along"), TakenAlong.class, unknown::add));
-            case "point" -> Binder.bindStored(body, Body.PointOpened.class, unknown::add);
-            case "point-closed" -> Binder.bindStored(body, Body.PointClosed.class, unknown::add);
-            case "reading" -> measured(body, unknown);
-            default -> null;
-        });
+        return Optional.ofNullable(
+                switch (kind) {
+                    case "plate" ->
+                        new Body.PlateSet(
+                                Binder.bindStored(body.path("plate"), Plate.class, unknown::add),
+                                texts(body.path("asTyped")));
+                    case "gate-line" -> Binder.bindStored(body, Body.GateLine.class, unknown::add);
+                    case "event" -> Binder.bindStored(body, Body.Happened.class, unknown::add);
+                    case "work" ->
+                        new Body.Worked(
+                                Binder.bindStored(body.path("result"), WorkResult.class, unknown::add),
+                                texts(body.path("asTyped")),
+                                Binder.bindStored(body.path("along"), TakenAlong.class, unknown::add));
+                    case "point" -> Binder.bindStored(body, Body.PointOpened.class, unknown::add);
+                    case "point-closed" -> Binder.bindStored(body, Body.PointClosed.class, unknown::add);
+                    case "reading" -> measured(body, unknown);
+                    default -> null;
+                });
     }
 
     private Body.Measured measured(JsonNode body, List<String> unknown) {
@@ -185,9 +208,11 @@ final class EntryBytes {
                 id,
                 body.path("version").asInt(),
                 body.path("fired").asBoolean(),
-                judged.map(Judged::readings).orElseGet(() -> new Unread(body.path("readings").toString())),
+                judged.map(Judged::readings)
+                        .orElseGet(() -> new Unread(body.path("readings").toString())),
                 texts(body.path("asTyped")),
-                judged.map(Judged::finding).orElseGet(() -> new Unread(body.path("finding").toString())),
+                judged.map(Judged::finding)
+                        .orElseGet(() -> new Unread(body.path("finding").toString())),
                 Verdict.valueOf(body.path("verdict").asText()),
                 judged.map(Judged::instructions).orElse(List.of()),
                 Binder.bindStored(body.path("shown"), Body.Shown.class, unknown::add));
@@ -209,11 +234,14 @@ final class EntryBytes {
 
     private static Map<String, String> texts(JsonNode node) {
         Map<String, String> texts = new LinkedHashMap<>();
-        node.properties().forEach(field -> texts.put(field.getKey(), field.getValue().asText()));
+        node.properties()
+                .forEach(field -> texts.put(field.getKey(), field.getValue().asText()));
         return texts;
     }
 
     private static <T extends Record> List<T> list(JsonNode node, Class<T> type, List<String> unknown) {
-        return StreamSupport.stream(node.spliterator(), false).map(item -> Binder.bindStored(item, type, unknown::add)).toList();
+        return StreamSupport.stream(node.spliterator(), false)
+                .map(item -> Binder.bindStored(item, type, unknown::add))
+                .toList();
     }
 }

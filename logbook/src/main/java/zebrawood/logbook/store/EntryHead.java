@@ -9,8 +9,8 @@ import java.util.List;
 import zebrawood.core.reading.ReadingException;
 
 /**
- * What the bytes of an entry say of those things that stand in columns too, read without building a tree; null
- * where they say nothing. Numbers are texts, as they are only compared.
+ * What the bytes of an entry say of those things that stand in columns too, read without building a tree; null where
+ * they say nothing. Numbers are texts, as they are only compared.
  */
 record EntryHead(
         String machine,
@@ -65,7 +65,20 @@ record EntryHead(
         }
 
         EntryHead head() {
-            return new EntryHead(machine, number, previous, kind, stop, corrects, standsAt, verdict, fired || "work".equals(kind), at, by, plateName, files);
+            return new EntryHead(
+                    machine,
+                    number,
+                    previous,
+                    kind,
+                    stop,
+                    corrects,
+                    standsAt,
+                    verdict,
+                    fired || "work".equals(kind),
+                    at,
+                    by,
+                    plateName,
+                    files);
         }
 
         void run() throws IOException {

@@ -25,8 +25,12 @@ public final class FileToAttach {
             }
             long length = Files.size(file);
             if (length > NewAttachment.LONGEST_BYTES) {
-                throw new LogbookException(String.format(Locale.ROOT, "%s is %.0f MB long; up to %.0f MB are kept with an entry",
-                        name, length / 1e6, NewAttachment.LONGEST_BYTES / 1e6));
+                throw new LogbookException(String.format(
+                        Locale.ROOT,
+                        "%s is %.0f MB long; up to %.0f MB are kept with an entry",
+                        name,
+                        length / 1e6,
+                        NewAttachment.LONGEST_BYTES / 1e6));
             }
         } catch (IOException e) {
             throw new LogbookException("the file " + name + " cannot be read", new UncheckedIOException(e));

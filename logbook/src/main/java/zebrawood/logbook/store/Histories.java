@@ -23,12 +23,13 @@ import zebrawood.core.safety.FirstLight;
 import zebrawood.json.Times;
 
 /**
- * Reads what machines' states follow from: not all of their entries, but all that still counts. A history is read
- * once and kept until its machine has a new entry, whoever recorded it.
+ * Reads what machines' states follow from: not all of their entries, but all that still counts. A history is read once
+ * and kept until its machine has a new entry, whoever recorded it.
  */
 final class Histories {
 
-    private static final Set<String> KINDS = Set.of("plate", "gate-line", "event", "work", "point", "point-closed", "reading");
+    private static final Set<String> KINDS =
+            Set.of("plate", "gate-line", "event", "work", "point", "point-closed", "reading");
     private static final Set<String> NO_PROCEDURES = Set.of("plate", "first-light", "event", "work", "point");
     /** events read at first: what shuts a gate is mostly among them */
     private static final int EVENTS = 12;
@@ -62,8 +63,10 @@ final class Histories {
 
     synchronized History of(Rows rows, String machineId) throws SQLException {
         forgetChanged(rows);
-        return kept(rows, machineId).orElseThrow(() -> new LogbookException(
-                "this machine was recorded by a newer Zebrawood, and this one does not know its kind; update the program to see it"));
+        return kept(rows, machineId)
+                .orElseThrow(() -> new LogbookException(
+                        "this machine was recorded by a newer Zebrawood, and this one does not know its "
+                                + "kind; update the program to see it"));
     }
 
     private Optional<History> kept(Rows rows, String machineId) throws SQLException {
@@ -82,34 +85,56 @@ final class Histories {
     /** Drops what is kept of machines that have entries after the newest one seen. */
     private void forgetChanged(Rows rows) throws SQLException {
         if (kept.isEmpty()) {
-            seen = rows.first("select position from shop_chain order by position desc limit 1", row -> row.getLong(1)).orElse(0L);
+            seen = rows.first("select position from shop_chain order by position desc limit 1", row -> row.getLong(1))
+                    .orElse(0L);
             return;
         }
         Set<String> changed = new HashSet<>();
-        rows.each("select position, machine_id from shop_chain where position > ? order by position", row -> {
-            seen = row.getLong(1);
-            changed.add(row.getString(2));
-        }, seen);
+        rows.each(
+                "select position, machine_id from shop_chain where position > ? order by position",
+                row -> {
+                    seen = row.getLong(1);
+                    changed.add(row.getString(2));
+                },
+                seen);
         changed.forEach(kept::remove);
     }
 
     private History read(Rows rows, String machineId, Entry plate) throws SQLException {
         Map<String, List<CountedReading>> readings = readings(rows, machineId);
-        int oldestReading = readings.values().stream().mapToInt(counting -> counting.get(0).standsAt()).min().orElse(Integer.MAX_VALUE);
+        int oldestReading = readings.values().stream()
+                .mapToInt(counting -> counting.get(0).standsAt())
+                .min()
+                .orElse(Integer.MAX_VALUE);
         Map<Integer, Entry> gateAndEvents = new HashMap<>();
         int begin = gate(rows, machineId, ((Body.PlateSet) plate.body()).plate(), gateAndEvents);
-        entries.of(rows, "where machine_id = ? and kind = 'event' and number > ? order by number", machineId, Math.min(begin, oldestReading))
+        entries.of(
+                        rows,
+                        "where machine_id = ? and kind = 'event' and number > ? order by number",
+                        machineId,
+                        Math.min(begin, oldestReading))
                 .forEach(event -> gateAndEvents.put(event.number(), event));
         entries.of(rows, "where machine_id = ? and kind = 'event' order by number desc limit " + EVENTS, machineId)
                 .forEach(event -> gateAndEvents.put(event.number(), event));
         for (String kind : unknown(rows, "kind", machineId, KINDS)) {
             // the newest of them is enough: what was seen after it is known to be so
-            before(rows, machineId, kind, Integer.MAX_VALUE).stream().findFirst().ifPresent(foreign -> gateAndEvents.put(foreign.number(), foreign));
+            before(rows, machineId, kind, Integer.MAX_VALUE).stream()
+                    .findFirst()
+                    .ifPresent(foreign -> gateAndEvents.put(foreign.number(), foreign));
         }
-        List<History.Use> uses = uses(rows, machineId, begin, ((Body.PlateSet) plate.body()).plate().daysOutOfUse());
+        List<History.Use> uses = uses(
+                rows, machineId, begin, ((Body.PlateSet) plate.body()).plate().daysOutOfUse());
         // the plus lets the database look the kinds up rather than walk through all of the machine's numbers
-        List<Entry> points = entries.of(rows, "where machine_id = ? and kind in ('point', 'point-closed') order by +number", machineId);
-        return new History(machineId, plate, List.copyOf(gateAndEvents.values()), readings, uses, points, unknown(rows, "stop", machineId, stops));
+        List<Entry> points = entries.of(
+                rows, "where machine_id = ? and kind in ('point', 'point-closed') order by +number", machineId);
+        return new History(
+                machineId,
+                plate,
+                List.copyOf(gateAndEvents.values()),
+                readings,
+                uses,
+                points,
+                unknown(rows, "stop", machineId, stops));
     }
 
     /**
@@ -118,41 +143,77 @@ final class Histories {
      */
     private static List<History.Use> uses(Rows rows, String machineId, int since, int days) throws SQLException {
         List<History.Use> uses = new ArrayList<>();
-        Optional<History.Use> next = use(rows, "recorded_at >= ? and number >= ? and kind in ('reading', 'work') order by recorded_at limit 1", machineId, "", since);
+        Optional<History.Use> next = use(
+                rows,
+                "recorded_at >= ? and number >= ? and kind in ('reading', 'work') order by recorded_at limit 1",
+                machineId,
+                "",
+                since);
         while (next.isPresent()) {
             Instant at = next.get().at();
             uses.add(next.get());
             String until = at.plus(Duration.ofDays(days)).toString();
-            next = use(rows, "recorded_at <= ? and number >= ? and kind in ('reading', 'work') order by recorded_at desc limit 1", machineId, until, since)
+            next = use(
+                            rows,
+                            "recorded_at <= ? and number >= ? and kind in ('reading', 'work') order by "
+                                    + "recorded_at desc limit 1",
+                            machineId,
+                            until,
+                            since)
                     .filter(use -> use.at().isAfter(at));
             if (next.isEmpty()) {
-                next = use(rows, "recorded_at > ? and number >= ? and kind in ('reading', 'work') order by recorded_at limit 1", machineId, until, since);
+                next = use(
+                        rows,
+                        "recorded_at > ? and number >= ? and kind in ('reading', 'work') order by recorded_at limit 1",
+                        machineId,
+                        until,
+                        since);
             }
         }
         return uses;
     }
 
-    private static Optional<History.Use> use(Rows rows, String which, String machineId, String time, int since) throws SQLException {
-        return rows.first("select number, recorded_at from entry where machine_id = ? and fired = 1 and corrects is null and " + which,
-                row -> new History.Use(row.getInt(1), Times.instant(row.getString(2))), machineId, time, since);
+    private static Optional<History.Use> use(Rows rows, String which, String machineId, String time, int since)
+            throws SQLException {
+        return rows.first(
+                "select number, recorded_at from entry where machine_id = ? and fired = 1 and corrects is null and "
+                        + which,
+                row -> new History.Use(row.getInt(1), Times.instant(row.getString(2))),
+                machineId,
+                time,
+                since);
     }
 
     /** The newest plate up to an entry that this program can read; empty where there is none. */
     private Optional<Entry> plate(Rows rows, String machineId, int until) throws SQLException {
         String plates = "where machine_id = ? and kind = 'plate' and number <= ? order by number desc";
-        Optional<Entry> newest = entries.of(rows, plates + " limit 1", machineId, until).stream().filter(Histories::isPlate).findFirst();
-        return newest.isPresent() ? newest : entries.of(rows, plates, machineId, until).stream().filter(Histories::isPlate).findFirst();
+        Optional<Entry> newest = entries.of(rows, plates + " limit 1", machineId, until).stream()
+                .filter(Histories::isPlate)
+                .findFirst();
+        return newest.isPresent()
+                ? newest
+                : entries.of(rows, plates, machineId, until).stream()
+                        .filter(Histories::isPlate)
+                        .findFirst();
     }
 
     private static boolean isPlate(Entry entry) {
         return entry.body() instanceof Body.PlateSet;
     }
 
-    /** What stands in a column of a machine's entries and is not known here; by steps along the index, not by a walk through the entries. */
-    private static List<String> unknown(Rows rows, String column, String machineId, Collection<String> known) throws SQLException {
-        List<String> there = rows.list("with recursive each(word) as (select min(" + column + ") from entry where machine_id = ?1"
-                + " union all select (select min(" + column + ") from entry where machine_id = ?1 and " + column + " > each.word) from each where each.word is not null)"
-                + " select word from each where word is not null", row -> row.getString(1), machineId);
+    /**
+     * What stands in a column of a machine's entries and is not known here; by steps along the index, not by a walk
+     * through the entries.
+     */
+    private static List<String> unknown(Rows rows, String column, String machineId, Collection<String> known)
+            throws SQLException {
+        List<String> there = rows.list(
+                "with recursive each(word) as (select min(" + column + ") from entry where machine_id = ?1"
+                        + " union all select (select min(" + column + ") from entry where machine_id = ?1 and " + column
+                        + " > each.word) from each where each.word is not null)"
+                        + " select word from each where word is not null",
+                row -> row.getString(1),
+                machineId);
         return there.stream().filter(word -> !known.contains(word)).toList();
     }
 
@@ -162,7 +223,10 @@ final class Histories {
         for (Entries.OfStop newest : entries.newestOfEach(rows, machineId, procedures)) {
             List<CountedReading> counting = new ArrayList<>(List.of(newest.reading()));
             if (!newest.reading().verdict().satisfies()) {
-                entries.satisfying(rows, machineId, newest.stop(), newest.reading().standsAt()).map(CountedReading::of).ifPresent(counting::add);
+                entries.satisfying(
+                                rows, machineId, newest.stop(), newest.reading().standsAt())
+                        .map(CountedReading::of)
+                        .ifPresent(counting::add);
             }
             readings.put(newest.stop(), counting);
         }
@@ -176,7 +240,8 @@ final class Histories {
      * @return the number of the oldest of them; 0 where all were read
      */
     private int gate(Rows rows, String machineId, Plate plate, Map<Integer, Entry> into) throws SQLException {
-        Set<String> open = new HashSet<>(FirstLight.bars(plate).stream().map(Bar::id).toList());
+        Set<String> open =
+                new HashSet<>(FirstLight.bars(plate).stream().map(Bar::id).toList());
         boolean fired = false;
         int before = Integer.MAX_VALUE;
         while (true) {
@@ -189,10 +254,12 @@ final class Histories {
             for (Entry entry : step.subList(0, Math.min(STEP, step.size()))) {
                 into.put(entry.number(), entry);
                 before = entry.number();
-                if (entry.body() instanceof Body.GateLine line && entry.corrects().isEmpty()) {
+                if (entry.body() instanceof Body.GateLine line
+                        && entry.corrects().isEmpty()) {
                     open.remove(line.bar());
                     fired |= line.lifted() && line.fired();
-                } else if (entry.body() instanceof Body.Happened happened && happened.change().shutsGate()) {
+                } else if (entry.body() instanceof Body.Happened happened
+                        && happened.change().shutsGate()) {
                     open.clear();
                 }
                 if (open.isEmpty() && fired) {
@@ -203,19 +270,36 @@ final class Histories {
     }
 
     private List<Entry> before(Rows rows, String machineId, String kind, int number) throws SQLException {
-        return entries.of(rows, "where machine_id = ? and kind = ? and number < ? order by number desc limit " + STEP, machineId, kind, number);
+        return entries.of(
+                rows,
+                "where machine_id = ? and kind = ? and number < ? order by number desc limit " + STEP,
+                machineId,
+                kind,
+                number);
     }
 
     /** What stood on record when an entry was made. */
     StateOnRecord moment(Rows rows, Entry at) throws SQLException {
         String id = at.place().machineId();
-        Entry plate = plate(rows, id, at.standsAt()).orElseThrow(() -> new LogbookException("the plate of that day was recorded by a newer Zebrawood; update the program to compare"));
+        Entry plate = plate(rows, id, at.standsAt())
+                .orElseThrow(() -> new LogbookException(
+                        "the plate of that day was recorded by a newer Zebrawood; update the program to compare"));
         Map<String, Entry> newest = new HashMap<>();
         for (String stop : procedures) {
-            entries.of(rows, "where machine_id = ? and stop = ? and stands_at <= ? order by stands_at desc, number desc limit 1", id, stop, at.standsAt())
+            entries.of(
+                            rows,
+                            "where machine_id = ? and stop = ? and stands_at <= ? order by stands_at desc, number "
+                                    + "desc limit 1",
+                            id,
+                            stop,
+                            at.standsAt())
                     .forEach(entry -> newest.put(stop, entry));
         }
-        List<Entry> happened = entries.of(rows, "where machine_id = ? and kind = 'event' and number <= ? order by number desc limit " + EVENTS_BEFORE, id, at.standsAt());
+        List<Entry> happened = entries.of(
+                rows,
+                "where machine_id = ? and kind = 'event' and number <= ? order by number desc limit " + EVENTS_BEFORE,
+                id,
+                at.standsAt());
         return new StateOnRecord(at, plate, newest, happened);
     }
 
@@ -223,7 +307,11 @@ final class Histories {
     List<Entry> between(Rows rows, Entry one, Entry other) throws SQLException {
         int from = Math.min(one.standsAt(), other.standsAt());
         int to = Math.max(one.standsAt(), other.standsAt());
-        return entries.of(rows, "where machine_id = ? and kind = 'event' and number > ? and number < ? order by number desc limit 200",
-                one.place().machineId(), from, to);
+        return entries.of(
+                rows,
+                "where machine_id = ? and kind = 'event' and number > ? and number < ? order by number desc limit 200",
+                one.place().machineId(),
+                from,
+                to);
     }
 }

@@ -4,7 +4,6 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -21,13 +20,11 @@ import zebrawood.core.entry.Entry;
 import zebrawood.core.entry.NewAttachment;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.route.History;
-import zebrawood.json.Times;
 
 /**
- * The logbook of a shop: a folder with one SQLite database, in WAL mode with synchronous FULL on every
- * connection. Entries are appended and never changed. May be used from several threads, and from several
- * programs at once. A folder that may not be written to, and a database of a newer program, are opened for reading
- * only.
+ * The logbook of a shop: a folder with one SQLite database, in WAL mode with synchronous FULL on every connection.
+ * Entries are appended and never changed. May be used from several threads, and from several programs at once. A folder
+ * that may not be written to, and a database of a newer program, are opened for reading only.
  */
 public final class Logbook implements AutoCloseable {
 
@@ -64,7 +61,9 @@ public final class Logbook implements AutoCloseable {
         this.procedures = List.copyOf(procedures);
         this.codec = new EntryBytes(procedures);
         this.entries = new Entries(codec);
-        this.histories = new Histories(entries, procedures.stream().map(procedure -> procedure.card().id()).toList());
+        this.histories = new Histories(
+                entries,
+                procedures.stream().map(procedure -> procedure.card().id()).toList());
         this.source = opened.source();
         this.reading = new Rows(opened.reading());
         this.whyReadOnly = opened.whyReadOnly();
@@ -111,7 +110,12 @@ public final class Logbook implements AutoCloseable {
      * @param correcting the entry of the same stop that it replaces
      * @throws LogbookException with one sentence where it cannot be recorded; then nothing was
      */
-    public Entry append(String machineId, Body body, Optional<Correcting> correcting, List<NewAttachment> attachments, Entry.Stamp stamp) {
+    public Entry append(
+            String machineId,
+            Body body,
+            Optional<Correcting> correcting,
+            List<NewAttachment> attachments,
+            Entry.Stamp stamp) {
         Entry entry = writing.append(machineId, body, correcting, attachments, stamp);
         entries.keep(entry);
         return entry;
@@ -134,12 +138,16 @@ public final class Logbook implements AutoCloseable {
 
     /** All machines, in the order in which they were added. */
     public List<MachineName> machines() {
-        return read(rows -> rows.list("select id, name from machine order by (select position from entry where machine_id = machine.id and number = 1)", Logbook::machine));
+        return read(rows -> rows.list(
+                "select id, name from machine order by (select position from entry where machine_id = machine.id "
+                        + "and number = 1)",
+                Logbook::machine));
     }
 
     /** The machine of that name, case apart. */
     public Optional<MachineName> findMachine(String name) {
-        return read(rows -> rows.first("select id, name from machine where name_folded = ?", Logbook::machine, Appender.folded(name)));
+        return read(rows -> rows.first(
+                "select id, name from machine where name_folded = ?", Logbook::machine, Appender.folded(name)));
     }
 
     private static MachineName machine(ResultSet row) throws SQLException {
@@ -160,7 +168,8 @@ public final class Logbook implements AutoCloseable {
     /** The newest readings of a stop that count and that this program can read, the newest first. */
     public List<Entry> readings(String machineId, String stop, int most) {
         return read(rows -> entries.counting(rows, machineId, stop, most)).stream()
-                .filter(entry -> !(entry.body() instanceof Body.Foreign) && !(entry.body() instanceof Body.Measured measured && !measured.isRead()))
+                .filter(entry -> !(entry.body() instanceof Body.Foreign)
+                        && !(entry.body() instanceof Body.Measured measured && !measured.isRead()))
                 .toList();
     }
 
@@ -171,8 +180,11 @@ public final class Logbook implements AutoCloseable {
 
     /** What differed between two entries of a machine. */
     public Comparison compare(Entry one, Entry other) {
-        return read(rows -> Comparison.of(histories.moment(rows, one), histories.moment(rows, other),
-                histories.between(rows, one, other), procedures));
+        return read(rows -> Comparison.of(
+                histories.moment(rows, one),
+                histories.moment(rows, other),
+                histories.between(rows, one, other),
+                procedures));
     }
 
     /** @throws LogbookException where there is none */
@@ -187,13 +199,13 @@ public final class Logbook implements AutoCloseable {
      * @throws LogbookException where it cannot be read
      */
     public Optional<Entry> findEntry(String machineId, int number) {
-        return read(rows -> entries.of(rows, "where machine_id = ? and number = ?", machineId, number).stream().findFirst());
+        return read(rows -> entries.of(rows, "where machine_id = ? and number = ?", machineId, number).stream()
+                .findFirst());
     }
 
     /** The entry that replaced this one, if one did. */
     public Optional<Entry> findCorrectionOf(Entry entry) {
-        return read(rows -> entries.of(rows, "where machine_id = ? and corrects = ? order by number desc limit 1",
-                entry.place().machineId(), entry.number()).stream().findFirst());
+        return read(rows -> entries.correctionOf(rows, entry));
     }
 
     /** A page of the tape, the newest first: entries before a position in the shop chain. */
@@ -209,21 +221,32 @@ public final class Logbook implements AutoCloseable {
     /** How many entries there are of one machine, or in all. */
     public long count(Optional<String> machineId) {
         return machineId.isPresent()
-                ? read(rows -> rows.first("select number from entry where machine_id = ? order by number desc limit 1", row -> row.getLong(1), machineId.get())).orElse(0L)
+                ? read(rows -> rows.first(
+                                "select number from entry where machine_id = ? order by number desc limit 1",
+                                row -> row.getLong(1),
+                                machineId.get()))
+                        .orElse(0L)
                 : head().entries();
     }
 
     /** Where the shop chain ends. */
     public Head head() {
-        return read(rows -> rows.first("select position, row_hash from shop_chain order by position desc limit 1", row -> new Head(row.getLong(1), row.getString(2))))
+        return read(rows -> rows.first(
+                        "select position, row_hash from shop_chain order by position desc limit 1",
+                        row -> new Head(row.getLong(1), row.getString(2))))
                 .orElse(new Head(0, Hashes.NONE));
     }
 
-    /** Entries as they are stored, up to a position of the shop chain and in its order; for long work, on a connection of its own. */
+    /**
+     * Entries as they are stored, up to a position of the shop chain and in its order; for long work, on a connection
+     * of its own.
+     */
     public void stored(long upTo, Consumer<StoredEntry> taken) {
         apart(rows -> {
-            rows.each("select position, hash, bytes from entry where position <= ? order by position",
-                    row -> taken.accept(new StoredEntry(row.getLong(1), row.getString(2), row.getBytes(3))), upTo);
+            rows.each(
+                    "select position, hash, bytes from entry where position <= ? order by position",
+                    row -> taken.accept(new StoredEntry(row.getLong(1), row.getString(2), row.getBytes(3))),
+                    upTo);
             return folder;
         });
     }
@@ -248,7 +271,7 @@ public final class Logbook implements AutoCloseable {
     public void copyAttachment(String sha256, OutputStream out) throws IOException {
         for (int part = 0; ; part++) {
             int number = part;
-            Optional<byte[]> bytes = read(rows -> rows.first("select bytes from attachment_part where hash = ? and part = ?", row -> row.getBytes(1), sha256, number));
+            Optional<byte[]> bytes = read(rows -> entries.part(rows, sha256, number));
             if (bytes.isEmpty()) {
                 return;
             }
@@ -259,28 +282,24 @@ public final class Logbook implements AutoCloseable {
     /** Keeps half-done readings in place of the earlier ones. */
     public void keepDraft(String machineId, String stop, Draft draft) {
         writing.mayRecord();
-        read(rows -> rows.change("insert into draft (machine_id, stop, saved_at, content) values (?, ?, ?, ?)"
-                + " on conflict (machine_id, stop) do update set saved_at = excluded.saved_at, content = excluded.content",
-                machineId, stop, draft.savedAt().toString(), draft.content()));
+        read(rows -> Drafts.keep(rows, machineId, stop, draft));
     }
 
     /** What is half typed at a stop; empty where nothing is. */
     public Optional<Draft> findDraft(String machineId, String stop) {
-        return read(rows -> rows.first("select content, saved_at from draft where machine_id = ? and stop = ?",
-                row -> new Draft(row.getString(1), Times.instant(row.getString(2))), machineId, stop));
+        return read(rows -> Drafts.find(rows, machineId, stop));
     }
 
     /** Forgets what is half typed at a stop; nothing happens where nothing is. */
     public void dropDraft(String machineId, String stop) {
-        if (whyReadOnly.isPresent()) {
-            return;
+        if (whyReadOnly.isEmpty()) {
+            read(rows -> Drafts.drop(rows, machineId, stop));
         }
-        read(rows -> rows.change("delete from draft where machine_id = ? and stop = ?", machineId, stop));
     }
 
     /** Checks every chain; see {@link Verification}. */
     public Verification verify(List<String> expected) {
-        return verify(expected, checked -> { });
+        return verify(expected, checked -> {});
     }
 
     /** @param progress hears now and then how many entries were checked */
@@ -297,7 +316,7 @@ public final class Logbook implements AutoCloseable {
         try (Rows rows = new Rows(source.getConnection())) {
             return work.on(rows);
         } catch (SQLException e) {
-            throw unread(e);
+            throw Opening.unread(folder, e);
         }
     }
 
@@ -306,21 +325,9 @@ public final class Logbook implements AutoCloseable {
             try {
                 return work.on(reading);
             } catch (SQLException e) {
-                throw unread(e);
+                throw Opening.unread(folder, e);
             }
         }
-    }
-
-    private LogbookException unread(SQLException e) {
-        if (!Database.isDamage(e)) {
-            return new LogbookException("the logbook cannot be read: " + Database.inWords(e), e);
-        }
-        try {
-            Files.writeString(folder.resolve(Opening.FOUND_DAMAGED), "The logbook's file was found damaged: " + e.getMessage() + "\n");
-        } catch (IOException unmarked) {
-            e.addSuppressed(unmarked);
-        }
-        return new DamagedLogbookException("the logbook's file is damaged; close the program and start it again to restore it from a backup", e);
     }
 
     @Override

@@ -29,7 +29,8 @@ import zebrawood.core.procedure.Procedure;
 public final class Restore {
 
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
-    private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("uuuuMMdd'T'HHmmss", Locale.ROOT).withZone(ZoneOffset.UTC);
+    private static final DateTimeFormatter STAMP =
+            DateTimeFormatter.ofPattern("uuuuMMdd'T'HHmmss", Locale.ROOT).withZone(ZoneOffset.UTC);
     /** entries taken out of a damaged file: more than a backup can be behind */
     private static final int MOST_BACK = 100_000;
 
@@ -50,12 +51,23 @@ public final class Restore {
         /** What it brings and what it lacks, in words. */
         public String inWords(ZoneOffset zone) {
             String made = WHEN.format(backup.at().atOffset(zone));
-            String more = back == 0 ? "" : " " + back + (back == 1 ? " entry" : " entries") + " recorded after it can still be read from the damaged file and come back too.";
-            String lost = lacking.isEmpty() ? " What was recorded after it may be lost: the damaged file does not tell how much that is."
-                    : lacking.get() == 0 ? " Nothing that is known of is lost."
-                    : " " + lacking.get() + (lacking.get() == 1 ? " entry" : " entries") + " recorded after it cannot be read any more and are lost.";
-            String passedOver = flawed == 0 ? "" : flawed == 1 ? " A newer copy is flawed and is left alone." : " " + flawed + " newer copies are flawed and are left alone.";
-            return "The newest whole backup was made on " + made + " and holds " + entries + " entries." + passedOver + more + lost;
+            String more = back == 0
+                    ? ""
+                    : " " + back + (back == 1 ? " entry" : " entries")
+                            + " recorded after it can still be read from the damaged file and come back too.";
+            String lost = lacking.isEmpty()
+                    ? " What was recorded after it may be lost: the damaged file does not tell how much that is."
+                    : lacking.get() == 0
+                            ? " Nothing that is known of is lost."
+                            : " " + lacking.get() + (lacking.get() == 1 ? " entry" : " entries")
+                                    + " recorded after it cannot be read any more and are lost.";
+            String passedOver = flawed == 0
+                    ? ""
+                    : flawed == 1
+                            ? " A newer copy is flawed and is left alone."
+                            : " " + flawed + " newer copies are flawed and are left alone.";
+            return "The newest whole backup was made on " + made + " and holds " + entries + " entries." + passedOver
+                    + more + lost;
         }
     }
 
@@ -82,15 +94,19 @@ public final class Restore {
                 continue;
             }
             try (Connection copy = Database.readOnly(backup.file()).getConnection()) {
-                Verification found = Verification.of(copy, List.of(), checked -> { });
+                Verification found = Verification.of(copy, List.of(), checked -> {});
                 if (!found.holds()) {
                     flawed++;
                 } else {
                     Optional<Long> reached = reached();
                     List<StoredEntry> more = readable(folder.resolve(Database.NAME), found.entries());
                     int back = more.size();
-                    return Optional.of(new Offer(backup, found.entries(), back,
-                            reached.map(newest -> Math.max(0, newest - found.entries() - back)), flawed));
+                    return Optional.of(new Offer(
+                            backup,
+                            found.entries(),
+                            back,
+                            reached.map(newest -> Math.max(0, newest - found.entries() - back)),
+                            flawed));
                 }
             } catch (SQLException damagedToo) {
                 flawed++;
@@ -103,7 +119,8 @@ public final class Restore {
     private Optional<Long> reached() {
         long newest = -1;
         for (String table : List.of("shop_chain", "entry")) {
-            try (Connection damaged = Database.source(folder.resolve(Database.NAME)).getConnection();
+            try (Connection damaged =
+                            Database.source(folder.resolve(Database.NAME)).getConnection();
                     PreparedStatement last = damaged.prepareStatement("select max(position) from " + table);
                     ResultSet row = last.executeQuery()) {
                 newest = row.next() ? Math.max(newest, row.getLong(1)) : newest;
@@ -155,7 +172,10 @@ public final class Restore {
             Files.move(fresh, folder.resolve(Database.NAME), StandardCopyOption.ATOMIC_MOVE);
             Files.deleteIfExists(folder.resolve(Opening.FOUND_DAMAGED));
         } catch (IOException e) {
-            throw new LogbookException("the backup could not be put back: is there room on the disk, and may " + folder + " be written to?", e);
+            throw new LogbookException(
+                    "the backup could not be put back: is there room on the disk, and may " + folder
+                            + " be written to?",
+                    e);
         }
         return new Done(offer.entries(), takeBack(aside.resolve(Database.NAME), offer.entries()), aside);
     }
@@ -177,7 +197,8 @@ public final class Restore {
     private static InputStream parts(Path damaged, Entry.Attachment file) throws IOException {
         List<InputStream> parts = new ArrayList<>();
         try (Connection connection = Database.source(damaged).getConnection();
-                PreparedStatement query = connection.prepareStatement("select bytes from attachment_part where hash = ? order by part")) {
+                PreparedStatement query =
+                        connection.prepareStatement("select bytes from attachment_part where hash = ? order by part")) {
             query.setString(1, file.sha256());
             try (ResultSet row = query.executeQuery()) {
                 while (row.next()) {

@@ -10,7 +10,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** A connection whose statements are prepared once and held. Used by one thread at a time, one statement within none of the same text. */
+/**
+ * A connection whose statements are prepared once and held. Used by one thread at a time, one statement within none of
+ * the same text.
+ */
 final class Rows implements AutoCloseable {
 
     /** prepared statements: more than there are different ones */

@@ -8,8 +8,8 @@ import javax.sql.DataSource;
 import org.flywaydb.core.Flyway;
 
 /**
- * Brings a database to the newest schema. Its version is read with plain JDBC: the migration library is loaded
- * only when there is something to migrate.
+ * Brings a database to the newest schema. Its version is read with plain JDBC: the migration library is loaded only
+ * when there is something to migrate.
  */
 final class Schema {
 
@@ -21,7 +21,8 @@ final class Schema {
     /** The version of a database; 0 where it is empty. */
     static int version(Connection connection) throws SQLException {
         try (Statement statement = connection.createStatement()) {
-            try (ResultSet table = statement.executeQuery("select 1 from sqlite_master where type = 'table' and name = 'flyway_schema_history'")) {
+            try (ResultSet table = statement.executeQuery(
+                    "select 1 from sqlite_master where type = 'table' and name = 'flyway_schema_history'")) {
                 if (!table.next()) {
                     return 0;
                 }

@@ -28,9 +28,9 @@ import java.util.regex.Pattern;
 import zebrawood.core.procedure.Procedure;
 
 /**
- * Finds entries by the words and numbers in them. It stands in a file of its own beside the logbook, holds nothing
- * that the entries do not say, and is made anew from them when it is missing, damaged or of another make. It follows
- * the entries by their position in the shop chain: it catches up before a search, never while an entry is recorded.
+ * Finds entries by the words and numbers in them. It stands in a file of its own beside the logbook, holds nothing that
+ * the entries do not say, and is made anew from them when it is missing, damaged or of another make. It follows the
+ * entries by their position in the shop chain: it catches up before a search, never while an entry is recorded.
  * Positions are kept in blocks, so that the newest are found first whatever the size of the shop.
  */
 final class SearchIndex implements AutoCloseable {
@@ -42,11 +42,27 @@ final class SearchIndex implements AutoCloseable {
     private static final long BLOCK = 500_000;
     /** entries taken at once, so that a recording never waits for it */
     private static final int BATCH = 2_000;
+
     private static final JsonFactory JSON = new JsonFactory();
-    private static final Set<String> UNSAID = Set.of("format", "machine", "previous", "hash", "finding", "readings", "instructions", "sha256", "program", "zone",
-            "version", "units", "along", "standsAt", "since");
+    private static final Set<String> UNSAID = Set.of(
+            "format",
+            "machine",
+            "previous",
+            "hash",
+            "finding",
+            "readings",
+            "instructions",
+            "sha256",
+            "program",
+            "zone",
+            "version",
+            "units",
+            "along",
+            "standsAt",
+            "since");
     private static final Pattern TOKEN = Pattern.compile("\\p{N}+(?:[.,]\\p{N}+)*|\\p{L}[\\p{L}\\p{N}]*");
-    private static final Pattern QUANTITY = Pattern.compile("(?:.*\\.)?([a-z]+(?:[A-Z][a-z]+)*?)(?:Mm|MmMin|Pct|C|W|Khz|Ns|S|Kg|Nm|Ma)");
+    private static final Pattern QUANTITY =
+            Pattern.compile("(?:.*\\.)?([a-z]+(?:[A-Z][a-z]+)*?)(?:Mm|MmMin|Pct|C|W|Khz|Ns|S|Kg|Nm|Ma)");
     private static final Pattern NUMBER = Pattern.compile("\\p{N}.*");
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("yyyy-MM-dd d MMM MMMM", Locale.ENGLISH);
 
@@ -59,14 +75,17 @@ final class SearchIndex implements AutoCloseable {
 
     private SearchIndex(Connection connection, List<Procedure<?, ?>> procedures) throws SQLException {
         this.connection = connection;
-        procedures.forEach(procedure -> titles.put(procedure.card().id(), procedure.card().title()));
+        procedures.forEach(
+                procedure -> titles.put(procedure.card().id(), procedure.card().title()));
         titles.put("first-light", "first light gate bar");
         titles.put("point", "open point");
         run("pragma journal_mode = wal");
         run("pragma synchronous = off");
-        run("create table if not exists reached (make integer not null, position integer not null, row_hash text not null)");
+        run("create table if not exists reached (make integer not null, position integer not null, row_hash "
+                + "text not null)");
         run("create table if not exists named (machine text primary key, name text not null)");
-        try (Statement statement = connection.createStatement(); ResultSet row = statement.executeQuery("select make, position, row_hash from reached")) {
+        try (Statement statement = connection.createStatement();
+                ResultSet row = statement.executeQuery("select make, position, row_hash from reached")) {
             boolean kept = row.next();
             if (kept && row.getInt(1) != MAKE) {
                 throw new SQLException("of another make");
@@ -77,7 +96,8 @@ final class SearchIndex implements AutoCloseable {
                 run("insert into reached values (" + MAKE + ", 0, '')");
             }
         }
-        try (Statement statement = connection.createStatement(); ResultSet row = statement.executeQuery("select machine, name from named")) {
+        try (Statement statement = connection.createStatement();
+                ResultSet row = statement.executeQuery("select machine, name from named")) {
             while (row.next()) {
                 names.put(row.getString(1), row.getString(2));
             }
@@ -153,7 +173,10 @@ final class SearchIndex implements AutoCloseable {
 
     private int batch(Connection logbook, long wanted) throws SQLException {
         int taken = 0;
-        try (PreparedStatement entries = logbook.prepareStatement("select position, machine_id, stop, verdict, bytes from entry where position > ? order by position limit " + wanted)) {
+        try (PreparedStatement entries = logbook.prepareStatement(
+                "select position, machine_id, stop, verdict, bytes from entry where position > ? order by "
+                        + "position limit "
+                        + wanted)) {
             entries.setLong(1, reached);
             long block = -1;
             PreparedStatement words = null;
@@ -195,7 +218,8 @@ final class SearchIndex implements AutoCloseable {
     }
 
     private PreparedStatement block(long block) throws SQLException {
-        run("create virtual table if not exists words_" + block + " using fts5(text, content='', detail=none, columnsize=0, prefix='1 2 3',"
+        run("create virtual table if not exists words_" + block
+                + " using fts5(text, content='', detail=none, columnsize=0, prefix='1 2 3',"
                 + " tokenize=\"unicode61 tokenchars '.'\")");
         return connection.prepareStatement("insert into words_" + block + " (rowid, text) values (?, ?)");
     }
@@ -266,7 +290,9 @@ final class SearchIndex implements AutoCloseable {
 
     private static String folded(String token) {
         boolean plain = token.chars().allMatch(c -> c < 128);
-        String letters = plain ? token : Normalizer.normalize(token, Normalizer.Form.NFKD).replaceAll("\\p{M}", "");
+        String letters = plain
+                ? token
+                : Normalizer.normalize(token, Normalizer.Form.NFKD).replaceAll("\\p{M}", "");
         return letters.toLowerCase(Locale.ROOT).replace(',', '.');
     }
 
@@ -286,14 +312,19 @@ final class SearchIndex implements AutoCloseable {
             String quoted = "\"" + word + "\"";
             boolean last = left == 0 && begun;
             boolean whole = !last && NUMBER.matcher(word).matches() && !word.contains(".");
-            // a whole number is also found with decimals, 12 as 12.0 but not as 1200; what is still being typed is only begun
-            match.append(match.length() == 0 ? "" : " AND ").append(last || NUMBER.matcher(word).matches() && !whole ? quoted + "*"
-                    : whole ? "(" + quoted + " OR \"" + word + ".\"*)" : quoted);
+            // a whole number is also found with decimals, 12 as 12.0 but not as 1200; what is still being typed is only
+            // begun
+            match.append(match.length() == 0 ? "" : " AND ")
+                    .append(
+                            last || NUMBER.matcher(word).matches() && !whole
+                                    ? quoted + "*"
+                                    : whole ? "(" + quoted + " OR \"" + word + ".\"*)" : quoted);
         }
         try {
             for (long block = Math.min(before, reached) / BLOCK; block >= 0 && found.size() < most; block--) {
-                try (PreparedStatement query = connection.prepareStatement("select rowid from words_" + block
-                        + " where words_" + block + " match ? and rowid < ? order by rowid desc limit " + (most - found.size()))) {
+                try (PreparedStatement query =
+                        connection.prepareStatement("select rowid from words_" + block + " where words_" + block
+                                + " match ? and rowid < ? order by rowid desc limit " + (most - found.size()))) {
                     query.setString(1, match.toString());
                     query.setLong(2, before);
                     try (ResultSet row = query.executeQuery()) {

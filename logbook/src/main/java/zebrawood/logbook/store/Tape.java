@@ -41,7 +41,10 @@ final class Tape {
             if (positions.isEmpty()) {
                 break;
             }
-            String among = positions.stream().map(String::valueOf).reduce((one, other) -> one + "," + other).orElseThrow();
+            String among = positions.stream()
+                    .map(String::valueOf)
+                    .reduce((one, other) -> one + "," + other)
+                    .orElseThrow();
             found.addAll(lines(rows, where + " and position in (" + among + ") order by position desc", bound));
             from = positions.get(positions.size() - 1);
         }
@@ -49,8 +52,12 @@ final class Tape {
     }
 
     private List<TapeLine> lines(Rows rows, String end, List<Object> bound) throws SQLException {
-        return rows.list("select position, hash, bytes, exists (select 1 from entry later where later.machine_id = entry.machine_id and later.corrects = entry.number)"
-                + " from entry " + end, row -> new TapeLine(row.getLong(1), entries.read(row.getString(2), row.getBytes(3)), row.getBoolean(4)), bound.toArray());
+        return rows.list(
+                "select position, hash, bytes, exists (select 1 from entry later where later.machine_id = "
+                        + "entry.machine_id and later.corrects = entry.number)"
+                        + " from entry " + end,
+                row -> new TapeLine(row.getLong(1), entries.read(row.getString(2), row.getBytes(3)), row.getBoolean(4)),
+                bound.toArray());
     }
 
     private static void add(StringBuilder where, List<Object> bound, String condition, Object value) {

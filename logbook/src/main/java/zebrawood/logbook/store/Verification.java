@@ -28,8 +28,8 @@ import java.util.stream.Collectors;
 import zebrawood.core.reading.ReadingException;
 
 /**
- * What a check of the whole logbook found: every entry against its hash, its columns, the entry before it and the
- * shop chain; every attachment against the entries that name it.
+ * What a check of the whole logbook found: every entry against its hash, its columns, the entry before it and the shop
+ * chain; every attachment against the entries that name it.
  *
  * @param entries how many entries were checked
  * @param attachments how many attachments were checked
@@ -43,10 +43,24 @@ public record Verification(long entries, long attachments, String head, List<Fla
 
     /** rows walked at once: fast, and little is held */
     private static final int BATCH = 500;
+
     private static final byte[] GONE = {};
-    private static final List<String> ENTRY = List.of("machine_id", "number", "position", "stands_at", "corrects", "kind", "stop", "verdict", "fired", "initials",
-            "recorded_at", "previous", "hash");
-    private static final List<String> CHAIN = List.of("position", "machine_id", "number", "hash", "previous", "row_hash");
+    private static final List<String> ENTRY = List.of(
+            "machine_id",
+            "number",
+            "position",
+            "stands_at",
+            "corrects",
+            "kind",
+            "stop",
+            "verdict",
+            "fired",
+            "initials",
+            "recorded_at",
+            "previous",
+            "hash");
+    private static final List<String> CHAIN =
+            List.of("position", "machine_id", "number", "hash", "previous", "row_hash");
 
     /**
      * One thing that does not hold.
@@ -112,7 +126,11 @@ public record Verification(long entries, long attachments, String head, List<Fla
                 connection.setAutoCommit(true);
             }
             expected.remove(head);
-            expected.values().forEach(hash -> add(new Flaw("the shop", "hash", hash + " is expected, but neither an entry nor the shop chain's head has it")));
+            expected.values()
+                    .forEach(hash -> add(new Flaw(
+                            "the shop",
+                            "hash",
+                            hash + " is expected, but neither an entry nor the shop chain's head has it")));
             return found();
         }
 
@@ -155,7 +173,8 @@ public record Verification(long entries, long attachments, String head, List<Fla
         }
 
         /** Hands a batch on; whether anybody still takes it. */
-        private static boolean put(List<Read> batch, BlockingQueue<List<Read>> batches, Future<?> checked) throws InterruptedException {
+        private static boolean put(List<Read> batch, BlockingQueue<List<Read>> batches, Future<?> checked)
+                throws InterruptedException {
             while (!batches.offer(batch, 100, TimeUnit.MILLISECONDS)) {
                 if (checked.isDone()) {
                     return false;
@@ -170,8 +189,10 @@ public record Verification(long entries, long attachments, String head, List<Fla
 
         /** @param idle whether the other thread has nothing to do: it then takes over the hashing */
         private void read(Handing hand, BooleanSupplier idle) throws SQLException, InterruptedException {
-            try (PreparedStatement entryRows = connection.prepareStatement("select " + joined(ENTRY) + ", bytes from entry not indexed");
-                    PreparedStatement chainRows = connection.prepareStatement("select " + joined(CHAIN) + " from shop_chain not indexed");
+            try (PreparedStatement entryRows =
+                            connection.prepareStatement("select " + joined(ENTRY) + ", bytes from entry not indexed");
+                    PreparedStatement chainRows =
+                            connection.prepareStatement("select " + joined(CHAIN) + " from shop_chain not indexed");
                     ResultSet entry = entryRows.executeQuery();
                     ResultSet chain = chainRows.executeQuery()) {
                 List<Read> batch = new ArrayList<>();
@@ -180,7 +201,11 @@ public record Verification(long entries, long attachments, String head, List<Fla
                 boolean hashing = false;
                 while (anotherEntry || anotherRow) {
                     byte[] bytes = anotherEntry ? Objects.requireNonNullElse(entry.getBytes(2), GONE) : GONE;
-                    batch.add(new Read(anotherEntry ? entry.getString(1) : null, bytes, anotherEntry && hashing ? Hashes.of(bytes) : null, anotherRow ? chain.getString(1) : null));
+                    batch.add(new Read(
+                            anotherEntry ? entry.getString(1) : null,
+                            bytes,
+                            anotherEntry && hashing ? Hashes.of(bytes) : null,
+                            anotherRow ? chain.getString(1) : null));
                     anotherEntry = anotherEntry && entry.next();
                     anotherRow = anotherRow && chain.next();
                     if (batch.size() == BATCH) {
@@ -199,10 +224,15 @@ public record Verification(long entries, long attachments, String head, List<Fla
 
         /** All columns as one text: one is read much faster than many. */
         private static String joined(List<String> columns) {
-            return columns.stream().map(column -> "coalesce(" + column + ", '')").collect(Collectors.joining(" || char(31) || "));
+            return columns.stream()
+                    .map(column -> "coalesce(" + column + ", '')")
+                    .collect(Collectors.joining(" || char(31) || "));
         }
 
-        /** A row of each table as they were read beside each other; null where one has ended, and for a hash that is still to be taken. */
+        /**
+         * A row of each table as they were read beside each other; null where one has ended, and for a hash that is
+         * still to be taken.
+         */
         private record Read(String entry, byte[] bytes, String hashOfBytes, String chain) {}
 
         /** A stored entry: its columns, its bytes, and the hash that they truly have. */
@@ -236,7 +266,10 @@ public record Verification(long entries, long attachments, String head, List<Fla
 
             void take(Read read) {
                 if (read.entry() != null) {
-                    waitingEntries.add(new Row(split(read.entry(), ENTRY.size()), read.bytes(), read.hashOfBytes() == null ? Hashes.of(read.bytes()) : read.hashOfBytes()));
+                    waitingEntries.add(new Row(
+                            split(read.entry(), ENTRY.size()),
+                            read.bytes(),
+                            read.hashOfBytes() == null ? Hashes.of(read.bytes()) : read.hashOfBytes()));
                 }
                 if (read.chain() != null) {
                     waitingRows.add(split(read.chain(), CHAIN.size()));
@@ -254,7 +287,8 @@ public record Verification(long entries, long attachments, String head, List<Fla
             private void step() {
                 Row entry = waitingEntries.peek();
                 String[] row = waitingRows.peek();
-                boolean same = entry.hash().equals(row[3]) || entry.id().equals(row[1]) && entry.columns()[1].equals(row[2])
+                boolean same = entry.hash().equals(row[3])
+                        || entry.id().equals(row[1]) && entry.columns()[1].equals(row[2])
                         || entry.columns()[2].equals(row[0]);
                 if (same) {
                     next = row(row, next);
@@ -291,7 +325,11 @@ public record Verification(long entries, long attachments, String head, List<Fla
 
         private void together(Row entry, String[] row) {
             if (!entry.id().equals(row[1]) || !entry.columns()[1].equals(row[2])) {
-                flaw(entry.id(), entry.number(), "entry", "stands in the shop chain as " + where(row[1], whole(row[2])));
+                flaw(
+                        entry.id(),
+                        entry.number(),
+                        "entry",
+                        "stands in the shop chain as " + where(row[1], whole(row[2])));
             }
             if (!entry.hash().equals(row[3])) {
                 flaw(entry.id(), entry.number(), "hash", "is another one in the shop chain");
@@ -310,10 +348,14 @@ public record Verification(long entries, long attachments, String head, List<Fla
                 add(new Flaw("shop chain row " + next, "row", "is missing"));
             }
             if (!row[4].equals(head)) {
-                add(new Flaw("shop chain row " + position, "previous", "does not name the row before it (" + where(id, number) + ")"));
+                add(new Flaw(
+                        "shop chain row " + position,
+                        "previous",
+                        "does not name the row before it (" + where(id, number) + ")"));
             }
             if (!Hashes.ofRow(position, id, number, row[3], row[4]).equals(row[5])) {
-                add(new Flaw("shop chain row " + position, "row_hash", "does not belong to it (" + where(id, number) + ")"));
+                add(new Flaw(
+                        "shop chain row " + position, "row_hash", "does not belong to it (" + where(id, number) + ")"));
             }
             head = row[5];
             return position + 1;
@@ -342,12 +384,29 @@ public record Verification(long entries, long attachments, String head, List<Fla
                 flaw(id, number, "bytes", "cannot be read");
                 return;
             }
-            String[] wanted = {said.machine(), said.number(), row.columns()[2], said.standsAt() == null ? said.number() : said.standsAt(), said.corrects(), said.kind(),
-                said.stop(), said.verdict(), said.fired() ? "1" : "0", said.by(), said.at(), said.previous(), hash};
+            String[] wanted = {
+                said.machine(),
+                said.number(),
+                row.columns()[2],
+                said.standsAt() == null ? said.number() : said.standsAt(),
+                said.corrects(),
+                said.kind(),
+                said.stop(),
+                said.verdict(),
+                said.fired() ? "1" : "0",
+                said.by(),
+                said.at(),
+                said.previous(),
+                hash
+            };
             for (int i = 0; i < wanted.length; i++) {
                 String inBytes = wanted[i] == null ? "" : wanted[i];
                 if (!inBytes.equals(row.columns()[i])) {
-                    flaw(id, number, ENTRY.get(i), "is " + row.columns()[i] + " in its column but " + inBytes + " in the entry");
+                    flaw(
+                            id,
+                            number,
+                            ENTRY.get(i),
+                            "is " + row.columns()[i] + " in its column but " + inBytes + " in the entry");
                 }
             }
             if (!before.equals(said.previous())) {
@@ -369,11 +428,13 @@ public record Verification(long entries, long attachments, String head, List<Fla
                 left.remove(row.getString(1));
                 if (plateName == null) {
                     add(new Flaw("machine " + row.getString(2), "id", "has no plate in the logbook"));
-                } else if (!plateName.equals(row.getString(2)) || !Appender.folded(plateName).equals(row.getString(3))) {
+                } else if (!plateName.equals(row.getString(2))
+                        || !Appender.folded(plateName).equals(row.getString(3))) {
                     add(new Flaw("machine " + plateName, "name", "differs from its newest plate"));
                 }
             });
-            left.forEach(id -> add(new Flaw("machine " + newestName.get(id), "id", "is missing from the list of machines")));
+            left.forEach(
+                    id -> add(new Flaw("machine " + newestName.get(id), "id", "is missing from the list of machines")));
         }
 
         private void attachments() throws SQLException {
@@ -389,7 +450,8 @@ public record Verification(long entries, long attachments, String head, List<Fla
                     attachment(hash, row.getLong(2));
                 }
             });
-            left.forEach(hash -> add(new Flaw("attachment of " + attachmentOwner.get(hash), "attachment", "is missing")));
+            left.forEach(
+                    hash -> add(new Flaw("attachment of " + attachmentOwner.get(hash), "attachment", "is missing")));
             query("select distinct hash from attachment_part", row -> {
                 if (!there.contains(row.getString(1))) {
                     add(new Flaw("attachment " + row.getString(1), "part", "belongs to none that is listed"));
@@ -403,7 +465,8 @@ public record Verification(long entries, long attachments, String head, List<Fla
                 add(new Flaw(of, "length", "differs from its entry"));
             }
             MessageDigest digest = Hashes.digest();
-            try (PreparedStatement parts = connection.prepareStatement("select part, hash, bytes from attachment_part where hash = ? order by part")) {
+            try (PreparedStatement parts = connection.prepareStatement(
+                    "select part, hash, bytes from attachment_part where hash = ? order by part")) {
                 parts.setString(1, hash);
                 try (ResultSet row = parts.executeQuery()) {
                     for (int part = 0; row.next(); part++) {
@@ -438,7 +501,8 @@ public record Verification(long entries, long attachments, String head, List<Fla
         }
 
         private void query(String sql, RowReader reader) throws SQLException {
-            try (PreparedStatement statement = connection.prepareStatement(sql); ResultSet rows = statement.executeQuery()) {
+            try (PreparedStatement statement = connection.prepareStatement(sql);
+                    ResultSet rows = statement.executeQuery()) {
                 while (rows.next()) {
                     reader.read(rows);
                 }

@@ -9,7 +9,10 @@ import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.entry.NewAttachment;
 
-/** What is recorded, and why it cannot be, in sentences. The connection that appends is opened when something is appended for the first time. */
+/**
+ * What is recorded, and why it cannot be, in sentences. The connection that appends is opened when something is
+ * appended for the first time.
+ */
 final class Writing {
 
     private final SQLiteDataSource source;
@@ -46,11 +49,17 @@ final class Writing {
     /** @throws LogbookException where the logbook is open for reading only */
     void mayRecord() {
         if (whyReadOnly.isPresent()) {
-            throw new LogbookException("nothing was recorded: this logbook is open for reading only, as " + whyReadOnly.get());
+            throw new LogbookException(
+                    "nothing was recorded: this logbook is open for reading only, as " + whyReadOnly.get());
         }
     }
 
-    Entry append(String machineId, Body body, Optional<Logbook.Correcting> correcting, List<NewAttachment> attachments, Entry.Stamp stamp) {
+    Entry append(
+            String machineId,
+            Body body,
+            Optional<Logbook.Correcting> correcting,
+            List<NewAttachment> attachments,
+            Entry.Stamp stamp) {
         return recording(writing -> {
             Optional<Entry.Correction> corrects = Optional.empty();
             if (correcting.isPresent()) {
@@ -60,14 +69,18 @@ final class Writing {
         });
     }
 
-    private static Entry.Correction correction(Appender writing, String machineId, Body body, Logbook.Correcting correcting) throws SQLException {
+    private static Entry.Correction correction(
+            Appender writing, String machineId, Body body, Logbook.Correcting correcting) throws SQLException {
         Entry old = writing.find(machineId, correcting.number())
-                .orElseThrow(() -> new LogbookException("there is no entry " + correcting.number() + " of this machine to correct"));
+                .orElseThrow(() -> new LogbookException(
+                        "there is no entry " + correcting.number() + " of this machine to correct"));
         if (!old.body().stop().equals(body.stop())) {
-            throw new LogbookException("entry " + correcting.number() + " is of another stop; a correction stays at its stop");
+            throw new LogbookException(
+                    "entry " + correcting.number() + " is of another stop; a correction stays at its stop");
         }
         if (!old.isWhollyKnown()) {
-            throw new LogbookException("nothing was recorded: entry " + correcting.number() + " was recorded by the newer Zebrawood " + old.stamp().program()
+            throw new LogbookException("nothing was recorded: entry " + correcting.number()
+                    + " was recorded by the newer Zebrawood " + old.stamp().program()
                     + " and says what this one does not know; correct it there, or update this program");
         }
         return new Entry.Correction(correcting.number(), old.standsAt(), old.since(), correcting.why());

@@ -46,7 +46,8 @@ public final class Lines {
 
     private Line decode(byte[] bytes) {
         try {
-            String text = StandardCharsets.UTF_8.newDecoder()
+            String text = StandardCharsets.UTF_8
+                    .newDecoder()
                     .onMalformedInput(CodingErrorAction.REPORT)
                     .onUnmappableCharacter(CodingErrorAction.REPORT)
                     .decode(ByteBuffer.wrap(bytes))

@@ -20,8 +20,8 @@ import zebrawood.core.units.UnitChoice;
 import zebrawood.logbook.store.Logbook;
 
 /**
- * Answers worksheets as {@link Solver} does, and records an entry for each on one machine. A line is answered only
- * once its entry is safe; what fires needs the machine's first light gate open, as in the window.
+ * Answers worksheets as {@link Solver} does, and records an entry for each on one machine. A line is answered only once
+ * its entry is safe; what fires needs the machine's first light gate open, as in the window.
  */
 public final class Recorder {
 
@@ -35,17 +35,26 @@ public final class Recorder {
      * @param stamp who records, and when: asked for each entry
      * @param faults takes what a procedure threw that it should not have
      */
-    public Recorder(List<Procedure<?, ?>> procedures, Logbook logbook, String machineId, Supplier<Entry.Stamp> stamp, Consumer<Throwable> faults) {
+    public Recorder(
+            List<Procedure<?, ?>> procedures,
+            Logbook logbook,
+            String machineId,
+            Supplier<Entry.Stamp> stamp,
+            Consumer<Throwable> faults) {
         this.logbook = logbook;
         this.machineId = machineId;
         this.stamp = stamp;
         this.route = new Route(procedures);
-        this.solver = new Solver(procedures, Optional.of(new Solver.Keeper() {
-            @Override
-            public <R extends Record, F extends Record> Entry.Place keep(Procedure<R, F> procedure, R readings, Outcome<F> outcome) {
-                return record(procedure, readings, outcome);
-            }
-        }), faults);
+        this.solver = new Solver(
+                procedures,
+                Optional.of(new Solver.Keeper() {
+                    @Override
+                    public <R extends Record, F extends Record> Entry.Place keep(
+                            Procedure<R, F> procedure, R readings, Outcome<F> outcome) {
+                        return record(procedure, readings, outcome);
+                    }
+                }),
+                faults);
     }
 
     /**
@@ -57,18 +66,25 @@ public final class Recorder {
         return solver.solve(worksheets, answers);
     }
 
-    private <R extends Record, F extends Record> Entry.Place record(Procedure<R, F> procedure, R readings, Outcome<F> outcome) {
+    private <R extends Record, F extends Record> Entry.Place record(
+            Procedure<R, F> procedure, R readings, Outcome<F> outcome) {
         Entry.Stamp now = stamp.get();
         MachineStatus machine = route.status(logbook.history(machineId), now.at(), now.zone());
         if (!procedure.appliesTo(machine.plate())) {
             throw new ReadingException("procedure", machine.plate().name() + " has no such stop");
         }
         machine.stop(procedure.card().id()).needed().ifPresent(needed -> {
-            throw new ReadingException("procedure", needed.stop().equals(FirstLight.ID)
-                    ? "first light comes first: " + machine.gate().lifted() + " of " + machine.gate().bars().size()
-                            + " bars of the gate of " + machine.plate().name() + " are lifted; nothing was recorded"
-                    : needed.title() + " of " + machine.plate().name() + " comes first, and has not passed; nothing was recorded");
+            throw new ReadingException(
+                    "procedure",
+                    needed.stop().equals(FirstLight.ID)
+                            ? "first light comes first: " + machine.gate().lifted() + " of "
+                                    + machine.gate().bars().size() + " bars of the gate of "
+                                    + machine.plate().name() + " are lifted; nothing was recorded"
+                            : needed.title() + " of " + machine.plate().name()
+                                    + " comes first, and has not passed; nothing was recorded");
         });
-        return logbook.append(machineId, Body.Measured.of(procedure, readings, Map.of(), outcome, UnitChoice.METRIC), now).place();
+        return logbook.append(
+                        machineId, Body.Measured.of(procedure, readings, Map.of(), outcome, UnitChoice.METRIC), now)
+                .place();
     }
 }

@@ -27,14 +27,16 @@ import zebrawood.json.StrictJson;
 import zebrawood.logbook.store.LogbookException;
 
 /**
- * Answers worksheets {@code {"procedure": id, "readings": {...}}}, one JSON object a line, with one JSON object a
- * line. A line is at most 8 MiB; a refused one is answered with field and reason, and the rest go on. Memory does
- * not grow with the number of lines.
+ * Answers worksheets {@code {"procedure": id, "readings": {...}}}, one JSON object a line, with one JSON object a line.
+ * A line is at most 8 MiB; a refused one is answered with field and reason, and the rest go on. Memory does not grow
+ * with the number of lines.
  */
 public final class Solver {
 
     /** What is answered where this program, not the worksheet, is at fault. */
-    static final String FAULT = "this program has a fault here: these readings cannot be judged. What went wrong stands on standard error; please report it";
+    static final String FAULT =
+            "this program has a fault here: these readings cannot be judged. What went wrong stands on standard "
+                    + "error; please report it";
 
     private final Map<String, Procedure<?, ?>> procedures;
     private final Optional<Keeper> keeper;
@@ -46,7 +48,8 @@ public final class Solver {
          * @return where its entry stands, once it is safe
          * @throws ReadingException where it may not be recorded, as for a worksheet that is refused
          */
-        <R extends Record, F extends Record> Entry.Place keep(Procedure<R, F> procedure, R readings, Outcome<F> outcome);
+        <R extends Record, F extends Record> Entry.Place keep(
+                Procedure<R, F> procedure, R readings, Outcome<F> outcome);
     }
 
     /** What came of one line: the bytes of the answer, without line end, and whether it was refused. */
@@ -63,7 +66,8 @@ public final class Solver {
     Solver(List<Procedure<?, ?>> procedures, Optional<Keeper> keeper, Consumer<Throwable> faults) {
         this.keeper = keeper;
         this.faults = faults;
-        this.procedures = procedures.stream().collect(Collectors.toMap(p -> p.card().id(), Function.identity()));
+        this.procedures =
+                procedures.stream().collect(Collectors.toMap(p -> p.card().id(), Function.identity()));
     }
 
     /**
@@ -76,7 +80,9 @@ public final class Solver {
         Lines lines = new Lines(worksheets);
         for (Optional<Lines.Line> line = lines.next(); line.isPresent(); line = lines.next()) {
             Answer answer = line.get().problem().isPresent()
-                    ? refused(Optional.empty(), List.of(new Refusal("$", line.get().problem().get(), Refusal.Kind.SYNTAX)))
+                    ? refused(
+                            Optional.empty(),
+                            List.of(new Refusal("$", line.get().problem().get(), Refusal.Kind.SYNTAX)))
                     : answer(line.get().text());
             answers.write(answer.json());
             answers.write('\n');
@@ -98,7 +104,8 @@ public final class Solver {
             return refused(Optional.empty(), noJson.refusals());
         }
         if (!tree.root().isObject()) {
-            return refused(Optional.empty(), List.of(new Refusal("$", "a worksheet is a JSON object", Refusal.Kind.SYNTAX)));
+            return refused(
+                    Optional.empty(), List.of(new Refusal("$", "a worksheet is a JSON object", Refusal.Kind.SYNTAX)));
         }
         JsonNode named = tree.root().get("procedure");
         Optional<String> id = named != null && named.isTextual() ? Optional.of(named.textValue()) : Optional.empty();
@@ -107,7 +114,8 @@ public final class Solver {
         refusals.addAll(unknownKeys(tree.root()));
         Procedure<?, ?> procedure = id.map(procedures::get).orElse(null);
         if (procedure == null) {
-            refusals.add(new Refusal("procedure", named == null ? "is missing" : "no such procedure", Refusal.Kind.WRONG));
+            refusals.add(
+                    new Refusal("procedure", named == null ? "is missing" : "no such procedure", Refusal.Kind.WRONG));
             return refused(id, refusals);
         }
         return solve(procedure, id, tree.root().get("readings"), refusals);
@@ -145,10 +153,13 @@ public final class Solver {
             return refused(Optional.of(id), List.of(new Refusal("$", FAULT, Refusal.Kind.TIED)));
         }
         Outcome<F> outcome = evaluation.found().orElseThrow();
-        return keeper.isEmpty() ? solved(id, outcome, Optional.empty()) : kept(keeper.get(), procedure, readings, outcome);
+        return keeper.isEmpty()
+                ? solved(id, outcome, Optional.empty())
+                : kept(keeper.get(), procedure, readings, outcome);
     }
 
-    private static <R extends Record, F extends Record> Answer kept(Keeper keeper, Procedure<R, F> procedure, R readings, Outcome<F> outcome) {
+    private static <R extends Record, F extends Record> Answer kept(
+            Keeper keeper, Procedure<R, F> procedure, R readings, Outcome<F> outcome) {
         String id = procedure.card().id();
         try {
             return solved(id, outcome, Optional.of(keeper.keep(procedure, readings, outcome)));
@@ -168,7 +179,8 @@ public final class Solver {
         for (Iterator<String> keys = worksheet.fieldNames(); keys.hasNext(); ) {
             String key = keys.next();
             if (!key.equals("procedure") && !key.equals("readings")) {
-                unknown.add(new Refusal(key, "is not known here; a worksheet has procedure and readings", Refusal.Kind.UNKNOWN));
+                unknown.add(new Refusal(
+                        key, "is not known here; a worksheet has procedure and readings", Refusal.Kind.UNKNOWN));
             }
         }
         return unknown;
@@ -178,36 +190,40 @@ public final class Solver {
         List<String> sentences = outcome.instructions().stream()
                 .map((Instruction instruction) -> instruction.sentence(UnitChoice.METRIC))
                 .toList();
-        return new Answer(RecordWriter.write((json, records) -> {
-            json.writeStartObject();
-            records.field("procedure", id);
-            records.field("verdict", outcome.verdict());
-            records.field("finding", outcome.finding());
-            records.field("instructions", sentences);
-            if (place.isPresent()) {
-                json.writeObjectFieldStart("entry");
-                json.writeNumberField("number", place.get().number());
-                json.writeStringField("hash", place.get().hash());
-                json.writeEndObject();
-            }
-            json.writeEndObject();
-        }), false);
+        return new Answer(
+                RecordWriter.write((json, records) -> {
+                    json.writeStartObject();
+                    records.field("procedure", id);
+                    records.field("verdict", outcome.verdict());
+                    records.field("finding", outcome.finding());
+                    records.field("instructions", sentences);
+                    if (place.isPresent()) {
+                        json.writeObjectFieldStart("entry");
+                        json.writeNumberField("number", place.get().number());
+                        json.writeStringField("hash", place.get().hash());
+                        json.writeEndObject();
+                    }
+                    json.writeEndObject();
+                }),
+                false);
     }
 
     private static Answer refused(Optional<String> id, List<Refusal> refusals) {
-        return new Answer(RecordWriter.write((json, records) -> {
-            json.writeStartObject();
-            if (id.isPresent()) {
-                json.writeStringField("procedure", whole(id.get()));
-            } else {
-                json.writeNullField("procedure");
-            }
-            json.writeObjectFieldStart("error");
-            json.writeStringField("field", whole(refusals.get(0).field()));
-            json.writeStringField("message", whole(refusals.get(0).why()));
-            json.writeEndObject();
-            json.writeEndObject();
-        }), true);
+        return new Answer(
+                RecordWriter.write((json, records) -> {
+                    json.writeStartObject();
+                    if (id.isPresent()) {
+                        json.writeStringField("procedure", whole(id.get()));
+                    } else {
+                        json.writeNullField("procedure");
+                    }
+                    json.writeObjectFieldStart("error");
+                    json.writeStringField("field", whole(refusals.get(0).field()));
+                    json.writeStringField("message", whole(refusals.get(0).why()));
+                    json.writeEndObject();
+                    json.writeEndObject();
+                }),
+                true);
     }
 
     /** A text from outside that may hold half a character, or be endless, made fit to be answered. */

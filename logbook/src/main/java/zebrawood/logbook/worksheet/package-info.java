@@ -1,4 +1,2 @@
-/**
- * How are worksheets solved, a line in and a line out? Start at {@link zebrawood.logbook.worksheet.Solver}.
- */
+/** How are worksheets solved, a line in and a line out? Start at {@link zebrawood.logbook.worksheet.Solver}. */
 package zebrawood.logbook.worksheet;

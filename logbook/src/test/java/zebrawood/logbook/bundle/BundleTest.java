@@ -45,18 +45,29 @@ class BundleTest {
             Shop.begin(logbook, "plover", "Plover");
             Shop.begin(logbook, "heron", "=Heron()");
             logbook.append("plover", Shop.climate(45), Shop.day(1));
-            logbook.append("heron", new Body.Happened(Change.KNOCKED, "=HYPERLINK(\"x\")"), Optional.empty(),
-                    List.of(new NewAttachment("photo.jpg", PHOTO), new NewAttachment("note.txt", "told".getBytes(StandardCharsets.UTF_8))), Shop.day(2));
-            logbook.append("plover", Shop.climate(52), Optional.of(new Logbook.Correcting(2, "read too early")), List.of(), Shop.day(3));
+            logbook.append(
+                    "heron",
+                    new Body.Happened(Change.KNOCKED, "=HYPERLINK(\"x\")"),
+                    Optional.empty(),
+                    List.of(
+                            new NewAttachment("photo.jpg", PHOTO),
+                            new NewAttachment("note.txt", "told".getBytes(StandardCharsets.UTF_8))),
+                    Shop.day(2));
+            logbook.append(
+                    "plover",
+                    Shop.climate(52),
+                    Optional.of(new Logbook.Correcting(2, "read too early")),
+                    List.of(),
+                    Shop.day(3));
             head = logbook.head().hash();
-            Export.to(file, logbook, "test", Shop.BEGAN, done -> { });
+            Export.to(file, logbook, "test", Shop.BEGAN, done -> {});
         }
     }
 
     private String refused() {
         Path target = folder.resolve("refused");
         try {
-            Import.from(file, target, Shop.PROCEDURES, done -> { });
+            Import.from(file, target, Shop.PROCEDURES, done -> {});
             return "taken";
         } catch (LogbookException refused) {
             assertThat(target.resolve("logbook.db")).as("nothing was taken").doesNotExist();
@@ -96,15 +107,20 @@ class BundleTest {
     @Test
     void itComesBackTheSameChainBytesAndFiles() throws IOException {
         Path back = folder.resolve("back");
-        assertThat(Import.from(file, back, Shop.PROCEDURES, done -> { }).holds()).isTrue();
-        try (Logbook logbook = Shop.open(back); Logbook old = Shop.open(folder.resolve("shop"))) {
+        assertThat(Import.from(file, back, Shop.PROCEDURES, done -> {}).holds()).isTrue();
+        try (Logbook logbook = Shop.open(back);
+                Logbook old = Shop.open(folder.resolve("shop"))) {
             assertThat(logbook.head()).isEqualTo(new Logbook.Head(5, head));
             assertThat(logbook.entry("plover", 3)).isEqualTo(old.entry("plover", 3));
-            assertThat(logbook.attachment(logbook.entry("heron", 2).attachments().get(0).sha256())).isEqualTo(PHOTO);
+            assertThat(logbook.attachment(
+                            logbook.entry("heron", 2).attachments().get(0).sha256()))
+                    .isEqualTo(PHOTO);
             assertThat(logbook.history("plover")).isEqualTo(old.history("plover"));
             logbook.append("plover", Shop.climate(40), Shop.day(9));
         }
-        assertThatThrownBy(() -> Import.from(file, back, Shop.PROCEDURES, done -> { })).isInstanceOf(LogbookException.class).hasMessageContaining("empty shop only");
+        assertThatThrownBy(() -> Import.from(file, back, Shop.PROCEDURES, done -> {}))
+                .isInstanceOf(LogbookException.class)
+                .hasMessageContaining("empty shop only");
     }
 
     @Test
@@ -114,10 +130,14 @@ class BundleTest {
         assertThat(Export.harmless("\t=1")).startsWith("'");
         assertThat(Export.harmless("-2.5")).as("a number is a number").isEqualTo("-2.5");
         assertThat(Export.harmless("-cmd|x")).startsWith("'");
-        try (ZipFile zip = new ZipFile(file.toFile()); InputStream csv = zip.getInputStream(zip.getEntry("entries.csv"))) {
+        try (ZipFile zip = new ZipFile(file.toFile());
+                InputStream csv = zip.getInputStream(zip.getEntry("entries.csv"))) {
             String text = new String(csv.readAllBytes(), StandardCharsets.UTF_8);
             assertThat(text.lines()).hasSize(6);
-            assertThat(text).contains("'=Heron()").contains("knocked: =HYPERLINK").doesNotContain(",=");
+            assertThat(text)
+                    .contains("'=Heron()")
+                    .contains("knocked: =HYPERLINK")
+                    .doesNotContain(",=");
         }
     }
 
@@ -128,24 +148,54 @@ class BundleTest {
         lies.put("does not belong into a bundle", parts -> parts.put("../../escaped.txt", new byte[3]));
         lies.put("\"/etc/passwd\" does not belong", parts -> parts.put("/etc/passwd", new byte[3]));
         lies.put("has no manifest.json", parts -> parts.remove("manifest.json"));
-        lies.put("manifest.json cannot be read", parts -> parts.put("manifest.json", "{}".getBytes(StandardCharsets.UTF_8)));
-        lies.put("of format 7", parts -> parts.put("manifest.json", replaced(parts.get("manifest.json"), "\"format\":1", "\"format\":7")));
-        lies.put("does not have the hash that stands beside it", parts -> parts.put("entries.jsonl", replaced(parts.get("entries.jsonl"), "21.4", "21.5")));
-        lies.put("entry 3 of machine plover does not follow the entry before it", parts -> parts.put("entries.jsonl", lines(parts.get("entries.jsonl"), 0, 1, 4)));
-        lies.put("holds 4 entries, but should hold 5", parts -> parts.put("entries.jsonl", lines(parts.get("entries.jsonl"), 0, 1, 2, 3)));
+        lies.put(
+                "manifest.json cannot be read",
+                parts -> parts.put("manifest.json", "{}".getBytes(StandardCharsets.UTF_8)));
+        lies.put(
+                "of format 7",
+                parts -> parts.put(
+                        "manifest.json", replaced(parts.get("manifest.json"), "\"format\":1", "\"format\":7")));
+        lies.put(
+                "does not have the hash that stands beside it",
+                parts -> parts.put("entries.jsonl", replaced(parts.get("entries.jsonl"), "21.4", "21.5")));
+        lies.put(
+                "entry 3 of machine plover does not follow the entry before it",
+                parts -> parts.put("entries.jsonl", lines(parts.get("entries.jsonl"), 0, 1, 4)));
+        lies.put(
+                "holds 4 entries, but should hold 5",
+                parts -> parts.put("entries.jsonl", lines(parts.get("entries.jsonl"), 0, 1, 2, 3)));
         lies.put("cannot be read: ", parts -> parts.put("entries.jsonl", new byte[parts.get("entries.jsonl").length]));
         lies.put("longer than it says", parts -> parts.put("entries.jsonl", new byte[50_000_000]));
-        lies.put("photo.jpg is not in it", parts -> parts.keySet().removeIf(name -> name.startsWith("attachments/") && parts.get(name).length > 1000));
-        lies.put("photo.jpg is longer than it says", parts -> parts.replaceAll((name, bytes) -> name.startsWith("attachments/") && bytes.length > 1000 ? new byte[80_000_000] : bytes));
-        lies.put("photo.jpg changed or is not what its hash says", parts -> parts.replaceAll((name, bytes) -> name.startsWith("attachments/") && bytes.length > 1000 ? "elsewhere.jpg".getBytes(StandardCharsets.UTF_8) : bytes));
-        lies.put("manifest.json is far too long", parts -> parts.put("manifest.json", " ".repeat(30_000).getBytes(StandardCharsets.UTF_8)));
+        lies.put(
+                "photo.jpg is not in it",
+                parts -> parts.keySet()
+                        .removeIf(name -> name.startsWith("attachments/") && parts.get(name).length > 1000));
+        lies.put(
+                "photo.jpg is longer than it says",
+                parts -> parts.replaceAll((name, bytes) ->
+                        name.startsWith("attachments/") && bytes.length > 1000 ? new byte[80_000_000] : bytes));
+        lies.put(
+                "photo.jpg changed or is not what its hash says",
+                parts -> parts.replaceAll((name, bytes) -> name.startsWith("attachments/") && bytes.length > 1000
+                        ? "elsewhere.jpg".getBytes(StandardCharsets.UTF_8)
+                        : bytes));
+        lies.put(
+                "manifest.json is far too long",
+                parts -> parts.put("manifest.json", " ".repeat(30_000).getBytes(StandardCharsets.UTF_8)));
         lies.put("has no entries.jsonl", parts -> parts.remove("entries.jsonl"));
-        lies.put("manifest.json does not name entries.jsonl", parts -> parts.put("manifest.json", replaced(parts.get("manifest.json"), "\"entries.jsonl\"", "\"entries.csv\"")));
-        lies.put("entries.jsonl does not have the hash that stands in manifest.json", parts -> parts.put("manifest.json", otherHash(parts.get("manifest.json"))));
+        lies.put(
+                "manifest.json does not name entries.jsonl",
+                parts -> parts.put(
+                        "manifest.json", replaced(parts.get("manifest.json"), "\"entries.jsonl\"", "\"entries.csv\"")));
+        lies.put(
+                "entries.jsonl does not have the hash that stands in manifest.json",
+                parts -> parts.put("manifest.json", otherHash(parts.get("manifest.json"))));
         for (Map.Entry<String, Consumer<Map<String, byte[]>>> lie : lies.entrySet()) {
             Files.write(file, good);
             changed(lie.getValue());
-            assertThat(refused()).startsWith("the bundle was refused and nothing was taken: ").contains(lie.getKey());
+            assertThat(refused())
+                    .startsWith("the bundle was refused and nothing was taken: ")
+                    .contains(lie.getKey());
         }
         assertThat(folder.resolve("escaped.txt")).doesNotExist();
         Files.writeString(file, "no zip at all");
@@ -158,7 +208,8 @@ class BundleTest {
     private static byte[] otherHash(byte[] manifest) {
         String text = new String(manifest, StandardCharsets.UTF_8);
         int at = text.indexOf("\"sha256\":\"", text.indexOf("\"entries.jsonl\"")) + 10;
-        return (text.substring(0, at) + (text.charAt(at) == '0' ? '1' : '0') + text.substring(at + 1)).getBytes(StandardCharsets.UTF_8);
+        return (text.substring(0, at) + (text.charAt(at) == '0' ? '1' : '0') + text.substring(at + 1))
+                .getBytes(StandardCharsets.UTF_8);
     }
 
     private static byte[] lines(byte[] text, int... kept) {
@@ -175,8 +226,9 @@ class BundleTest {
         Path other = folder.resolve("ended.zip");
         try (Logbook logbook = Shop.open(folder.resolve("shop"))) {
             assertThatThrownBy(() -> Export.to(other, logbook, "test", Shop.BEGAN, done -> {
-                throw new CancellationException();
-            })).isInstanceOf(CancellationException.class);
+                        throw new CancellationException();
+                    }))
+                    .isInstanceOf(CancellationException.class);
         }
         assertThat(folder.toFile().list()).containsExactlyInAnyOrder("shop", "bundle.zip");
     }

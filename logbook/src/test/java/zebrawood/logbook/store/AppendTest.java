@@ -25,7 +25,8 @@ import zebrawood.core.site.SiteClimate;
 /** What may be appended, what may not, and that nothing of what may not stays behind. */
 class AppendTest {
 
-    private static final Entry.Stamp STAMP = new Entry.Stamp(Instant.parse("2031-03-14T09:30:00Z"), ZoneOffset.ofHours(1), "RV", "test");
+    private static final Entry.Stamp STAMP =
+            new Entry.Stamp(Instant.parse("2031-03-14T09:30:00Z"), ZoneOffset.ofHours(1), "RV", "test");
 
     @TempDir
     Path folder;
@@ -44,13 +45,27 @@ class AppendTest {
     }
 
     private static Body.PlateSet plate(String name) {
-        return new Body.PlateSet(new Plate(name, Family.SHEET_FIBRE, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(),
-                Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty()), Map.of());
+        return new Body.PlateSet(
+                new Plate(
+                        name,
+                        Family.SHEET_FIBRE,
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty()),
+                Map.of());
     }
 
     @Test
     void aMachineBeginsWithItsPlate() {
-        assertThatThrownBy(() -> logbook.append("heron", new Body.Happened(Change.MOVED, ""), STAMP)).isInstanceOf(LogbookException.class);
+        assertThatThrownBy(() -> logbook.append("heron", new Body.Happened(Change.MOVED, ""), STAMP))
+                .isInstanceOf(LogbookException.class);
         assertThat(logbook.count(Optional.empty())).isEqualTo(1);
     }
 
@@ -77,8 +92,12 @@ class AppendTest {
     void aCorrectionStaysAtItsStopAndNamesAnEntryThatIsThere() {
         logbook.append("wren", new Body.Happened(Change.MOVED, ""), STAMP);
         Body line = new Body.GateLine("films", "Films off", false, false, "");
-        assertThatThrownBy(() -> logbook.append("wren", line, Optional.of(new Logbook.Correcting(2, "why")), List.of(), STAMP)).hasMessageContaining("another stop");
-        assertThatThrownBy(() -> logbook.append("wren", line, Optional.of(new Logbook.Correcting(9, "why")), List.of(), STAMP)).hasMessageContaining("no entry 9");
+        assertThatThrownBy(() ->
+                        logbook.append("wren", line, Optional.of(new Logbook.Correcting(2, "why")), List.of(), STAMP))
+                .hasMessageContaining("another stop");
+        assertThatThrownBy(() ->
+                        logbook.append("wren", line, Optional.of(new Logbook.Correcting(9, "why")), List.of(), STAMP))
+                .hasMessageContaining("no entry 9");
         assertThat(logbook.count(Optional.empty())).isEqualTo(2);
     }
 
@@ -97,7 +116,8 @@ class AppendTest {
     void attachmentsComeBackByteForByteAndTheSameFileIsKeptOnce() {
         byte[] large = new byte[3_000_001];
         new SplittableRandom(4).nextBytes(large);
-        List<NewAttachment> files = List.of(new NewAttachment("large.bin", large), new NewAttachment("empty.txt", new byte[0]));
+        List<NewAttachment> files =
+                List.of(new NewAttachment("large.bin", large), new NewAttachment("empty.txt", new byte[0]));
         Entry one = logbook.append("wren", new Body.Happened(Change.MOVED, ""), Optional.empty(), files, STAMP);
         Entry two = logbook.append("wren", new Body.Happened(Change.MOVED, ""), Optional.empty(), files, STAMP);
 
@@ -113,9 +133,10 @@ class AppendTest {
     void manyTogetherAreAllThereOrNone() {
         long before = logbook.count(Optional.empty());
         assertThatThrownBy(() -> logbook.together(() -> {
-            logbook.append("wren", new Body.Happened(Change.MOVED, "one"), STAMP);
-            logbook.append("nobody", new Body.Happened(Change.MOVED, "two"), STAMP);
-        })).isInstanceOf(LogbookException.class);
+                    logbook.append("wren", new Body.Happened(Change.MOVED, "one"), STAMP);
+                    logbook.append("nobody", new Body.Happened(Change.MOVED, "two"), STAMP);
+                }))
+                .isInstanceOf(LogbookException.class);
         assertThat(logbook.count(Optional.empty())).isEqualTo(before);
 
         logbook.together(() -> {
@@ -133,7 +154,8 @@ class AppendTest {
             Entry entry = logbook.append("wren", new Body.Happened(Change.MOVED, remark), STAMP);
             logbook.close();
             logbook = Logbook.open(folder, List.of(new SiteClimate()));
-            assertThat(((Body.Happened) logbook.entry("wren", entry.number()).body()).remark()).isEqualTo(remark);
+            assertThat(((Body.Happened) logbook.entry("wren", entry.number()).body()).remark())
+                    .isEqualTo(remark);
         }
     }
 }

@@ -45,8 +45,11 @@ class BackupTest {
         Backups backups = new Backups(folder);
         try (Logbook logbook = Shop.open(folder)) {
             for (int day = 0; day < 400; day += day < 40 ? 1 : 9) {
-                assertThat(backups.daily(NOON.plus(Duration.ofDays(day)))).hasValueSatisfying(made -> assertThat(made.whole()).isTrue());
-                assertThat(backups.daily(NOON.plus(Duration.ofDays(day)).plusSeconds(3600))).as("not twice a day").isEmpty();
+                assertThat(backups.daily(NOON.plus(Duration.ofDays(day))))
+                        .hasValueSatisfying(made -> assertThat(made.whole()).isTrue());
+                assertThat(backups.daily(NOON.plus(Duration.ofDays(day)).plusSeconds(3600)))
+                        .as("not twice a day")
+                        .isEmpty();
             }
             logbook.append("plover", Shop.climate(45), Shop.day(4));
         }
@@ -56,7 +59,8 @@ class BackupTest {
     }
 
     private void spoil() throws SQLException {
-        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("logbook.db")); Statement statement = connection.createStatement()) {
+        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("logbook.db"));
+                Statement statement = connection.createStatement()) {
             statement.execute("drop trigger entry_never_changed");
             statement.execute("update entry set initials = 'XX' where number = 2");
         }
@@ -72,10 +76,17 @@ class BackupTest {
         List<Backups.Backup> whole = backups.list();
         spoil();
         for (int day = 12; day < 60; day++) {
-            assertThat(backups.daily(NOON.plus(Duration.ofDays(day)))).as("a flawed copy is made all the same").hasValueSatisfying(made -> assertThat(made.whole()).isFalse());
+            assertThat(backups.daily(NOON.plus(Duration.ofDays(day))))
+                    .as("a flawed copy is made all the same")
+                    .hasValueSatisfying(made -> assertThat(made.whole()).isFalse());
         }
-        assertThat(backups.list().stream().filter(backup -> !backup.whole())).as("only the newest few of those").hasSize(3);
-        assertThat(backups.list().stream().filter(Backups.Backup::whole)).as("thinned by their age alone").hasSizeGreaterThanOrEqualTo(3).contains(whole.get(0));
+        assertThat(backups.list().stream().filter(backup -> !backup.whole()))
+                .as("only the newest few of those")
+                .hasSize(3);
+        assertThat(backups.list().stream().filter(Backups.Backup::whole))
+                .as("thinned by their age alone")
+                .hasSizeGreaterThanOrEqualTo(3)
+                .contains(whole.get(0));
         Restore.Offer offer = new Restore(folder, Shop.PROCEDURES).offer().orElseThrow();
         assertThat(offer.backup()).isEqualTo(whole.get(0));
         assertThat(offer.inWords(ZoneOffset.UTC)).contains("3 newer copies are flawed and are left alone");
@@ -87,18 +98,26 @@ class BackupTest {
         spoil();
         Backups backups = new Backups(folder);
         assertThat(backups.daily(NOON)).isPresent();
-        assertThat(backups.daily(NOON.plusSeconds(3600))).as("not each half hour").isEmpty();
-        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("logbook.db")); Statement statement = connection.createStatement()) {
+        assertThat(backups.daily(NOON.plusSeconds(3600)))
+                .as("not each half hour")
+                .isEmpty();
+        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("logbook.db"));
+                Statement statement = connection.createStatement()) {
             statement.execute("update entry set initials = 'RV' where number = 2");
-            statement.execute("create trigger entry_never_changed before update on entry begin select raise(abort, 'entries are never changed'); end");
+            statement.execute(
+                    "create trigger entry_never_changed before update on entry begin select raise(abort, 'entries "
+                            + "are never changed'); end");
         }
-        assertThat(backups.daily(NOON.plus(Duration.ofHours(7)))).as("mended the same day").hasValueSatisfying(made -> assertThat(made.whole()).isTrue());
+        assertThat(backups.daily(NOON.plus(Duration.ofHours(7))))
+                .as("mended the same day")
+                .hasValueSatisfying(made -> assertThat(made.whole()).isTrue());
     }
 
     @Test
     void aBackupIsMadeBeforeAMigration() throws SQLException, IOException {
         fill(2);
-        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("logbook.db")); Statement statement = connection.createStatement()) {
+        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("logbook.db"));
+                Statement statement = connection.createStatement()) {
             // as the schema was before
             statement.execute("drop index entry_by_stop_verdict");
             statement.execute("delete from flyway_schema_history where version = '3'");
@@ -107,7 +126,9 @@ class BackupTest {
             assertThat(logbook.verify(List.of()).holds()).isTrue();
             assertThat(logbook.count(Optional.of("plover"))).isEqualTo(3);
         }
-        assertThat(new Backups(folder).list()).singleElement().satisfies(made -> assertThat(made.whole()).isTrue());
+        assertThat(new Backups(folder).list())
+                .singleElement()
+                .satisfies(made -> assertThat(made.whole()).isTrue());
     }
 
     @Test
@@ -128,13 +149,19 @@ class BackupTest {
             logbook.append("plover", Shop.climate(45), Shop.day(50));
             logbook.append("plover", Shop.climate(46), Shop.day(51));
         }
-        try (RandomAccessFile file = new RandomAccessFile(folder.resolve("logbook.db").toFile(), "rw")) {
+        try (RandomAccessFile file =
+                new RandomAccessFile(folder.resolve("logbook.db").toFile(), "rw")) {
             file.setLength(file.length() / 2);
         }
-        assertThatThrownBy(() -> Shop.open(folder)).isInstanceOf(DamagedLogbookException.class).hasMessageContaining("cut off");
+        assertThatThrownBy(() -> Shop.open(folder))
+                .isInstanceOf(DamagedLogbookException.class)
+                .hasMessageContaining("cut off");
         Restore restore = new Restore(folder, Shop.PROCEDURES);
         Restore.Offer offer = restore.offer().orElseThrow();
-        assertThat(offer.inWords(ZoneOffset.UTC)).contains("14 Mar 2031, 12:00").contains("41 entries").containsPattern("lost");
+        assertThat(offer.inWords(ZoneOffset.UTC))
+                .contains("14 Mar 2031, 12:00")
+                .contains("41 entries")
+                .containsPattern("lost");
         Restore.Done done = restore.run(offer, NOON.plusSeconds(60));
         assertThat(done.damaged().resolve("logbook.db")).exists();
         try (Logbook logbook = Shop.open(folder)) {
@@ -150,11 +177,17 @@ class BackupTest {
         new Backups(folder).make(NOON);
         byte[] photo = "a photo".getBytes(StandardCharsets.UTF_8);
         try (Logbook logbook = Shop.open(folder)) {
-            logbook.append("plover", new Body.Happened(Change.KNOCKED, "trolley"), Optional.empty(), List.of(new NewAttachment("knock.jpg", photo)), Shop.day(50));
+            logbook.append(
+                    "plover",
+                    new Body.Happened(Change.KNOCKED, "trolley"),
+                    Optional.empty(),
+                    List.of(new NewAttachment("knock.jpg", photo)),
+                    Shop.day(50));
             logbook.append("plover", Shop.climate(45), Shop.day(51));
             logbook.append("plover", Shop.climate(46), Shop.day(52));
         }
-        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("logbook.db")); Statement statement = connection.createStatement()) {
+        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("logbook.db"));
+                Statement statement = connection.createStatement()) {
             statement.execute("drop trigger entry_never_changed");
             statement.execute("update entry set bytes = cast('{}' as blob) where number = 9");
         }
@@ -162,12 +195,16 @@ class BackupTest {
         Restore.Offer offer = restore.offer().orElseThrow();
         assertThat(offer.back()).isEqualTo(2);
         assertThat(offer.lacking()).contains(1L);
-        assertThat(offer.inWords(ZoneOffset.UTC)).contains("2 entries recorded after it").contains("1 entry recorded after it cannot be read any more");
+        assertThat(offer.inWords(ZoneOffset.UTC))
+                .contains("2 entries recorded after it")
+                .contains("1 entry recorded after it cannot be read any more");
         restore.run(offer, NOON);
         try (Logbook logbook = Shop.open(folder)) {
             assertThat(logbook.head().entries()).isEqualTo(8);
             assertThat(logbook.verify(List.of()).holds()).isTrue();
-            assertThat(logbook.attachment(logbook.entry("plover", 7).attachments().get(0).sha256())).isEqualTo(photo);
+            assertThat(logbook.attachment(
+                            logbook.entry("plover", 7).attachments().get(0).sha256()))
+                    .isEqualTo(photo);
         }
     }
 
@@ -175,25 +212,38 @@ class BackupTest {
     @Test
     void aFullDiskIsToldAndNothingIsLost() throws SQLException {
         fill(2);
-        try (Connection connection = Database.source(folder.resolve("logbook.db")).getConnection();
+        try (Connection connection =
+                        Database.source(folder.resolve("logbook.db")).getConnection();
                 Statement statement = connection.createStatement();
                 Appender appender = new Appender(connection, new EntryBytes(Shop.PROCEDURES))) {
             statement.execute("pragma max_page_count = 1");
-            assertThatThrownBy(() -> appender.append("plover", new Body.Happened(Change.KNOCKED, "trolley"), Optional.empty(),
-                    List.of(new NewAttachment("film.mp4", new byte[3_000_000])), Shop.day(4)))
-                    .isInstanceOf(SQLException.class).satisfies(full -> assertThat(Database.inWords(full)).contains("the disk is full"));
+            assertThatThrownBy(() -> appender.append(
+                            "plover",
+                            new Body.Happened(Change.KNOCKED, "trolley"),
+                            Optional.empty(),
+                            List.of(new NewAttachment("film.mp4", new byte[3_000_000])),
+                            Shop.day(4)))
+                    .isInstanceOf(SQLException.class)
+                    .satisfies(full -> assertThat(Database.inWords(full)).contains("the disk is full"));
             statement.execute("pragma max_page_count = 1000000");
-            assertThat(appender.append("plover", Shop.climate(46), Optional.empty(), List.of(), Shop.day(5)).number()).as("with room again one records on").isEqualTo(4);
+            assertThat(appender.append("plover", Shop.climate(46), Optional.empty(), List.of(), Shop.day(5))
+                            .number())
+                    .as("with room again one records on")
+                    .isEqualTo(4);
         }
         try (Logbook logbook = Shop.open(folder)) {
-            assertThat(logbook.head().entries()).as("what was recorded before is there, and nothing half").isEqualTo(4);
+            assertThat(logbook.head().entries())
+                    .as("what was recorded before is there, and nothing half")
+                    .isEqualTo(4);
             assertThat(logbook.verify(List.of()).holds()).isTrue();
         }
     }
 
     @Test
     void whatTheDatabaseSaysIsToldInWords() {
-        assertThat(Database.inWords(new org.sqlite.SQLiteException("busy", org.sqlite.SQLiteErrorCode.SQLITE_BUSY))).contains("another program");
-        assertThat(Database.isDamage(new org.sqlite.SQLiteException("x", org.sqlite.SQLiteErrorCode.SQLITE_CORRUPT))).isTrue();
+        assertThat(Database.inWords(new org.sqlite.SQLiteException("busy", org.sqlite.SQLiteErrorCode.SQLITE_BUSY)))
+                .contains("another program");
+        assertThat(Database.isDamage(new org.sqlite.SQLiteException("x", org.sqlite.SQLiteErrorCode.SQLITE_CORRUPT)))
+                .isTrue();
     }
 }

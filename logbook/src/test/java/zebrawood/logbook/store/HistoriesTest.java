@@ -44,11 +44,17 @@ class HistoriesTest {
                     Instant now = Shop.day(day + later).at();
                     MachineStatus read = route.status(logbook.history(id), now, ZoneOffset.UTC);
                     MachineStatus all = route.status(whole, now, ZoneOffset.UTC);
-                    assertThat(read.state()).as("seed %d, %s days later", seed, later).isEqualTo(all.state());
-                    assertThat(read.stops()).as("seed %d, %s days later", seed, later).isEqualTo(all.stops());
+                    assertThat(read.state())
+                            .as("seed %d, %s days later", seed, later)
+                            .isEqualTo(all.state());
+                    assertThat(read.stops())
+                            .as("seed %d, %s days later", seed, later)
+                            .isEqualTo(all.stops());
                     assertThat(read.points()).isEqualTo(all.points());
                     assertThat(read.todo()).isEqualTo(all.todo());
-                    assertThat(gate(read.gate())).as("seed %d, %s days later", seed, later).isEqualTo(gate(all.gate()));
+                    assertThat(gate(read.gate()))
+                            .as("seed %d, %s days later", seed, later)
+                            .isEqualTo(gate(all.gate()));
                 }
             }
         }
@@ -71,13 +77,17 @@ class HistoriesTest {
                 double from = day;
                 for (int bar = 0; bar < bars.size() - random.nextInt(2); bar++) {
                     Bar each = bars.get(bar);
-                    logbook.append(id, new Body.GateLine(each.id(), each.title(), random.nextInt(30) > 0, each.fires(), ""), Shop.day(from + bar / 1000.0));
+                    logbook.append(
+                            id,
+                            new Body.GateLine(each.id(), each.title(), random.nextInt(30) > 0, each.fires(), ""),
+                            Shop.day(from + bar / 1000.0));
                     gateLines++;
                 }
             } else if (what < 15 && gateLines > 0) {
                 takeBack(logbook, id, random, stamp);
             } else if (what < 25) {
-                logbook.append(id, new Body.Happened(Change.values()[random.nextInt(Change.values().length)], ""), stamp);
+                logbook.append(
+                        id, new Body.Happened(Change.values()[random.nextInt(Change.values().length)], ""), stamp);
             } else if (what < 35) {
                 logbook.append(id, Shop.climate(random.nextInt(4) == 0 ? 80 : 45), stamp);
             } else if (what < 45) {
@@ -92,11 +102,20 @@ class HistoriesTest {
     }
 
     private static void takeBack(Logbook logbook, String id, SplittableRandom random, Entry.Stamp stamp) {
-        List<Entry> lines = all(logbook, id).stream().filter(entry -> entry.body() instanceof Body.GateLine line && line.lifted() && entry.corrects().isEmpty()).toList();
+        List<Entry> lines = all(logbook, id).stream()
+                .filter(entry -> entry.body() instanceof Body.GateLine line
+                        && line.lifted()
+                        && entry.corrects().isEmpty())
+                .toList();
         if (!lines.isEmpty()) {
             Entry entry = lines.get(random.nextInt(lines.size()));
             Body.GateLine line = (Body.GateLine) entry.body();
-            logbook.append(id, new Body.GateLine(line.bar(), line.title(), false, false, ""), Optional.of(new Logbook.Correcting(entry.number(), "not so")), List.of(), stamp);
+            logbook.append(
+                    id,
+                    new Body.GateLine(line.bar(), line.title(), false, false, ""),
+                    Optional.of(new Logbook.Correcting(entry.number(), "not so")),
+                    List.of(),
+                    stamp);
         }
     }
 
@@ -119,18 +138,34 @@ class HistoriesTest {
                 list.add(CountedReading.of(entry));
             }
         }
-        readings.values().forEach(list -> list.sort(Comparator.comparingInt(CountedReading::standsAt).reversed()));
-        List<Entry> gate = all.stream().filter(entry -> entry.body() instanceof Body.GateLine || entry.body() instanceof Body.Happened).toList();
+        readings.values()
+                .forEach(list -> list.sort(
+                        Comparator.comparingInt(CountedReading::standsAt).reversed()));
+        List<Entry> gate = all.stream()
+                .filter(entry -> entry.body() instanceof Body.GateLine || entry.body() instanceof Body.Happened)
+                .toList();
         List<History.Use> uses = all.stream()
-                .filter(entry -> entry.corrects().isEmpty() && (entry.body() instanceof Body.Worked || entry.body() instanceof Body.Measured measured && measured.fired()))
+                .filter(entry -> entry.corrects().isEmpty()
+                        && (entry.body() instanceof Body.Worked
+                                || entry.body() instanceof Body.Measured measured && measured.fired()))
                 .map(entry -> new History.Use(entry.number(), entry.stamp().at()))
                 .toList();
-        return new History(id, all.get(0), gate, readings, uses, all.stream().filter(entry -> entry.body().stop().equals("point")).toList(), List.of());
+        return new History(
+                id,
+                all.get(0),
+                gate,
+                readings,
+                uses,
+                all.stream()
+                        .filter(entry -> entry.body().stop().equals("point"))
+                        .toList(),
+                List.of());
     }
 
     @Test
     void aHistoryThatIsKeptIsReadAnewWhenSomebodyElseRecords() {
-        try (Logbook one = Shop.open(folder); Logbook other = Shop.open(folder)) {
+        try (Logbook one = Shop.open(folder);
+                Logbook other = Shop.open(folder)) {
             Shop.begin(one, "plover", "Plover");
             assertThat(one.history("plover").of("site-climate")).isEmpty();
             other.append("plover", Shop.climate(45), Shop.day(1));

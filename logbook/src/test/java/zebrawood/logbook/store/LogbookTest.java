@@ -42,7 +42,8 @@ import zebrawood.core.units.UnitChoice;
 
 class LogbookTest {
 
-    private static final List<Procedure<?, ?>> PROCEDURES = List.of(new SiteClimate(), new ControllerSettings(), new FocusRamp());
+    private static final List<Procedure<?, ?>> PROCEDURES =
+            List.of(new SiteClimate(), new ControllerSettings(), new FocusRamp());
     private static final ClimateLimits LIMITS = new ClimateLimits(14, 29, OptionalDouble.of(22), 66);
 
     @TempDir
@@ -56,11 +57,17 @@ class LogbookTest {
             plate(logbook, "wren", "Wren");
             plate(logbook, "heron", "Heron");
             climate(logbook, "wren", 46, List.of());
-            climate(logbook, "heron", 80, List.of(new NewAttachment("hygrometer.txt", "80 %".getBytes(StandardCharsets.UTF_8)),
-                    new NewAttachment("big.bin", new byte[2_500_000])));
+            climate(
+                    logbook,
+                    "heron",
+                    80,
+                    List.of(
+                            new NewAttachment("hygrometer.txt", "80 %".getBytes(StandardCharsets.UTF_8)),
+                            new NewAttachment("big.bin", new byte[2_500_000])));
             logbook.append("wren", new Body.GateLine("films", "Films off", true, false, "drawer"), stamp());
             logbook.append("wren", new Body.Happened(Change.LENS_CHANGED, "middle"), stamp());
-            logbook.append("wren", climate(52), Optional.of(new Logbook.Correcting(2, "read too early")), List.of(), stamp());
+            logbook.append(
+                    "wren", climate(52), Optional.of(new Logbook.Correcting(2, "read too early")), List.of(), stamp());
         }
     }
 
@@ -69,19 +76,36 @@ class LogbookTest {
     }
 
     private Entry.Stamp stamp() {
-        return new Entry.Stamp(Instant.parse("2031-03-14T09:00:00Z").plusSeconds(60L * minute++), ZoneOffset.ofHours(1), "RV", "test");
+        return new Entry.Stamp(
+                Instant.parse("2031-03-14T09:00:00Z").plusSeconds(60L * minute++), ZoneOffset.ofHours(1), "RV", "test");
     }
 
     private void plate(Logbook logbook, String id, String name) {
-        Plate plate = new Plate(name, Family.GALVO_UV, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(),
-                Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+        Plate plate = new Plate(
+                name,
+                Family.GALVO_UV,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
         logbook.append(id, new Body.PlateSet(plate, Map.of("name", name)), stamp());
     }
 
     private static Body.Measured climate(double humidity) {
         SiteClimate procedure = new SiteClimate();
         ClimateReadings readings = new ClimateReadings(21.4, humidity, LIMITS);
-        return Body.Measured.of(procedure, readings, Map.of("relativeHumidityPct", humidity + " %"), procedure.evaluate(readings), UnitChoice.METRIC);
+        return Body.Measured.of(
+                procedure,
+                readings,
+                Map.of("relativeHumidityPct", humidity + " %"),
+                procedure.evaluate(readings),
+                UnitChoice.METRIC);
     }
 
     private void climate(Logbook logbook, String id, double humidity, List<NewAttachment> files) {
@@ -136,7 +160,8 @@ class LogbookTest {
     void theDatabaseItselfRefusesToChangeOrDelete() throws SQLException {
         try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("logbook.db"));
                 Statement statement = connection.createStatement()) {
-            assertThatThrownBy(() -> statement.execute("update entry set initials = 'XX'")).hasMessageContaining("never changed");
+            assertThatThrownBy(() -> statement.execute("update entry set initials = 'XX'"))
+                    .hasMessageContaining("never changed");
             assertThatThrownBy(() -> statement.execute("delete from entry")).hasMessageContaining("never deleted");
         }
     }
@@ -144,11 +169,19 @@ class LogbookTest {
     @Test
     void aFlippedByteInAnyStoredColumnIsFoundAndItsEntryNamed() throws SQLException, IOException {
         Map<String, String> columns = Map.ofEntries(
-                Map.entry("number", "number = 77"), Map.entry("position", "position = 77"), Map.entry("stands_at", "stands_at = 1"),
-                Map.entry("corrects", "corrects = 3"), Map.entry("kind", "kind = 'readinG'"), Map.entry("stop", "stop = 'site-climatE'"),
-                Map.entry("verdict", "verdict = 'PASs'"), Map.entry("fired", "fired = 1"), Map.entry("initials", "initials = 'RW'"),
-                Map.entry("recorded_at", "recorded_at = '2031-03-14T09:02:01Z'"), Map.entry("previous", "previous = 'a' || substr(previous, 2)"),
-                Map.entry("hash", "hash = 'g' || substr(hash, 2)"), Map.entry("machine_id", "machine_id = 'wreo'"),
+                Map.entry("number", "number = 77"),
+                Map.entry("position", "position = 77"),
+                Map.entry("stands_at", "stands_at = 1"),
+                Map.entry("corrects", "corrects = 3"),
+                Map.entry("kind", "kind = 'readinG'"),
+                Map.entry("stop", "stop = 'site-climatE'"),
+                Map.entry("verdict", "verdict = 'PASs'"),
+                Map.entry("fired", "fired = 1"),
+                Map.entry("initials", "initials = 'RW'"),
+                Map.entry("recorded_at", "recorded_at = '2031-03-14T09:02:01Z'"),
+                Map.entry("previous", "previous = 'a' || substr(previous, 2)"),
+                Map.entry("hash", "hash = 'g' || substr(hash, 2)"),
+                Map.entry("machine_id", "machine_id = 'wreo'"),
                 Map.entry("bytes", "bytes = cast(replace(cast(bytes as text), '21.4', '21.5') as blob)"));
         try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("logbook.db"));
                 ResultSet real = connection.getMetaData().getColumns(null, null, "entry", null)) {
@@ -159,7 +192,11 @@ class LogbookTest {
         for (Map.Entry<String, String> column : columns.entrySet()) {
             Path copy = copy();
             tamper("update entry set " + column.getValue() + " where machine_id = 'wren' and number = 2");
-            assertThat(flaws()).as(column.getKey()).anyMatch(flaw -> flaw.where().equals("Wren no. 2") || flaw.where().contains("Wren no. 77") || flaw.where().contains("wreo"));
+            assertThat(flaws())
+                    .as(column.getKey())
+                    .anyMatch(flaw -> flaw.where().equals("Wren no. 2")
+                            || flaw.where().contains("Wren no. 77")
+                            || flaw.where().contains("wreo"));
             restore(copy);
         }
     }
@@ -167,15 +204,21 @@ class LogbookTest {
     @Test
     void aFlippedByteInTheChainTheListOfMachinesOrAnAttachmentIsFound() throws SQLException, IOException {
         for (String change : List.of(
-                "update shop_chain set position = 99 where position = 3", "update shop_chain set machine_id = 'wreo' where position = 3",
-                "update shop_chain set number = 9 where position = 3", "update shop_chain set hash = 'g' || substr(hash, 2) where position = 3",
+                "update shop_chain set position = 99 where position = 3",
+                "update shop_chain set machine_id = 'wreo' where position = 3",
+                "update shop_chain set number = 9 where position = 3",
+                "update shop_chain set hash = 'g' || substr(hash, 2) where position = 3",
                 "update shop_chain set previous = 'g' || substr(previous, 2) where position = 3",
                 "update shop_chain set row_hash = 'g' || substr(row_hash, 2) where position = 3",
-                "update machine set name = 'Wrem' where id = 'wren'", "update machine set name_folded = 'wrem' where id = 'wren'",
-                "update machine set id = 'wreo' where id = 'wren'", "update attachment set hash = 'g' || substr(hash, 2) where length = 4",
-                "update attachment set length = 5 where length = 4", "update attachment_part set bytes = cast('81 %' as blob) where length(bytes) = 4",
+                "update machine set name = 'Wrem' where id = 'wren'",
+                "update machine set name_folded = 'wrem' where id = 'wren'",
+                "update machine set id = 'wreo' where id = 'wren'",
+                "update attachment set hash = 'g' || substr(hash, 2) where length = 4",
+                "update attachment set length = 5 where length = 4",
+                "update attachment_part set bytes = cast('81 %' as blob) where length(bytes) = 4",
                 "update attachment_part set part = 7 where length(bytes) = 4",
-                "update attachment_part set hash = 'g' || substr(hash, 2) where length(bytes) = 4", "delete from attachment_part where part = 1",
+                "update attachment_part set hash = 'g' || substr(hash, 2) where length(bytes) = 4",
+                "delete from attachment_part where part = 1",
                 "delete from attachment where length = 4")) {
             Path copy = copy();
             tamper(change);
@@ -191,18 +234,25 @@ class LogbookTest {
     void aRemovedEntryIsNamedTheLastOneTooAndAVanishedMachine() throws SQLException, IOException {
         Path copy = copy();
         tamper("delete from entry where machine_id = 'wren' and number = 3");
-        assertThat(flaws()).anyMatch(flaw -> flaw.where().equals("Wren no. 3") && flaw.part().equals("entry"));
+        assertThat(flaws())
+                .anyMatch(
+                        flaw -> flaw.where().equals("Wren no. 3") && flaw.part().equals("entry"));
         restore(copy);
         tamper("delete from entry where machine_id = 'wren' and number = 5");
-        assertThat(flaws()).anyMatch(flaw -> flaw.where().equals("Wren no. 5") && flaw.part().equals("entry"));
+        assertThat(flaws())
+                .anyMatch(
+                        flaw -> flaw.where().equals("Wren no. 5") && flaw.part().equals("entry"));
         restore(copy);
         tamper("delete from entry where machine_id = 'heron'", "delete from machine where id = 'heron'");
-        assertThat(flaws()).anyMatch(flaw -> flaw.where().contains("heron no. 1")).anyMatch(flaw -> flaw.where().contains("heron no. 2"));
+        assertThat(flaws())
+                .anyMatch(flaw -> flaw.where().contains("heron no. 1"))
+                .anyMatch(flaw -> flaw.where().contains("heron no. 2"));
     }
 
     @Test
     void aSwappedPairIsNamed() throws SQLException {
-        tamper("update entry set number = 100 where machine_id = 'wren' and number = 3",
+        tamper(
+                "update entry set number = 100 where machine_id = 'wren' and number = 3",
                 "update entry set number = 3 where machine_id = 'wren' and number = 4",
                 "update entry set number = 4 where machine_id = 'wren' and number = 100");
         assertThat(flaws()).extracting(Verification.Flaw::where).contains("Wren no. 3", "Wren no. 4");
@@ -212,7 +262,8 @@ class LogbookTest {
     void anExpectedHashIsFoundAmongEntriesOrAtTheHeadOfTheChain() {
         try (Logbook logbook = open()) {
             String entry = logbook.entry("wren", 2).place().hash();
-            assertThat(logbook.verify(List.of(entry, logbook.head().hash())).holds()).isTrue();
+            assertThat(logbook.verify(List.of(entry, logbook.head().hash())).holds())
+                    .isTrue();
             assertThat(logbook.verify(List.of("0".repeat(63) + "1")).holds()).isFalse();
         }
     }
@@ -220,14 +271,22 @@ class LogbookTest {
     @Test
     void aCorrectionCountsInThePlaceOfWhatItReplacesAndBothStay() {
         try (Logbook logbook = open()) {
-            assertThat(logbook.history("wren").of("site-climate")).singleElement().satisfies(reading -> {
-                assertThat(reading.entry().number()).isEqualTo(5);
-                assertThat(reading.standsAt()).isEqualTo(2);
-                assertThat(reading.since()).isEqualTo(logbook.entry("wren", 2).stamp().at());
-            });
-            assertThat(logbook.findCorrectionOf(logbook.entry("wren", 2))).map(Entry::number).contains(5);
-            assertThat(logbook.tape(TapeFilter.ALL, Long.MAX_VALUE, 50)).hasSize(7)
-                    .filteredOn(TapeLine::corrected).singleElement().satisfies(line -> assertThat(line.entry().number()).isEqualTo(2));
+            assertThat(logbook.history("wren").of("site-climate"))
+                    .singleElement()
+                    .satisfies(reading -> {
+                        assertThat(reading.entry().number()).isEqualTo(5);
+                        assertThat(reading.standsAt()).isEqualTo(2);
+                        assertThat(reading.since())
+                                .isEqualTo(logbook.entry("wren", 2).stamp().at());
+                    });
+            assertThat(logbook.findCorrectionOf(logbook.entry("wren", 2)))
+                    .map(Entry::number)
+                    .contains(5);
+            assertThat(logbook.tape(TapeFilter.ALL, Long.MAX_VALUE, 50))
+                    .hasSize(7)
+                    .filteredOn(TapeLine::corrected)
+                    .singleElement()
+                    .satisfies(line -> assertThat(line.entry().number()).isEqualTo(2));
         }
     }
 
@@ -238,16 +297,24 @@ class LogbookTest {
         }
         tamper("update entry set verdict = 'FAIL' where machine_id = 'wren' and kind = 'reading' and stands_at > 5");
         try (Logbook logbook = open()) {
-            assertThat(logbook.history("wren").readings().values()).filteredOn(of -> of.get(0).verdict() == Verdict.FAIL).isNotEmpty()
-                    .allSatisfy(of -> assertThatThrownBy(of.get(0)::entry).isInstanceOf(LogbookException.class).hasMessageContaining("run verify"));
+            assertThat(logbook.history("wren").readings().values())
+                    .filteredOn(of -> of.get(0).verdict() == Verdict.FAIL)
+                    .isNotEmpty()
+                    .allSatisfy(of -> assertThatThrownBy(of.get(0)::entry)
+                            .isInstanceOf(LogbookException.class)
+                            .hasMessageContaining("run verify"));
         }
     }
 
     @Test
     void theTapeIsFilteredAndPaged() {
         try (Logbook logbook = open()) {
-            TapeFilter failed = new TapeFilter(Optional.empty(), Optional.of("site-climate"), Optional.of(Verdict.FAIL));
-            assertThat(logbook.tape(failed, Long.MAX_VALUE, 50)).singleElement().satisfies(line -> assertThat(line.entry().place().machineId()).isEqualTo("heron"));
+            TapeFilter failed =
+                    new TapeFilter(Optional.empty(), Optional.of("site-climate"), Optional.of(Verdict.FAIL));
+            assertThat(logbook.tape(failed, Long.MAX_VALUE, 50))
+                    .singleElement()
+                    .satisfies(
+                            line -> assertThat(line.entry().place().machineId()).isEqualTo("heron"));
             List<TapeLine> first = logbook.tape(TapeFilter.ALL, Long.MAX_VALUE, 4);
             List<TapeLine> rest = logbook.tape(TapeFilter.ALL, first.get(3).position(), 4);
             assertThat(first).hasSize(4);
@@ -258,7 +325,9 @@ class LogbookTest {
     @Test
     void aNameIsUniqueInTheShopCaseApartAndARefusedEntryLeavesNothingBehind() {
         try (Logbook logbook = open()) {
-            assertThatThrownBy(() -> plate(logbook, "other", "WREN")).isInstanceOf(LogbookException.class).hasMessageContaining("already");
+            assertThatThrownBy(() -> plate(logbook, "other", "WREN"))
+                    .isInstanceOf(LogbookException.class)
+                    .hasMessageContaining("already");
             assertThat(logbook.count(Optional.empty())).isEqualTo(7);
             assertThat(logbook.verify(List.of()).holds()).isTrue();
         }
@@ -266,7 +335,8 @@ class LogbookTest {
 
     @Test
     void twoProgramsMayRecordAtOnce() throws InterruptedException {
-        try (Logbook one = open(); Logbook other = open()) {
+        try (Logbook one = open();
+                Logbook other = open()) {
             Thread elsewhere = new Thread(() -> {
                 for (int i = 0; i < 40; i++) {
                     climate(other, "heron", 40 + i / 10.0, List.of());
@@ -274,7 +344,10 @@ class LogbookTest {
             });
             elsewhere.start();
             for (int i = 0; i < 40; i++) {
-                one.append("heron", new Body.Happened(Change.LENS_CHANGED, "and back"), new Entry.Stamp(Instant.EPOCH, ZoneOffset.UTC, "LO", "test"));
+                one.append(
+                        "heron",
+                        new Body.Happened(Change.LENS_CHANGED, "and back"),
+                        new Entry.Stamp(Instant.EPOCH, ZoneOffset.UTC, "LO", "test"));
             }
             elsewhere.join();
             assertThat(one.count(Optional.of("heron"))).isEqualTo(82);
@@ -284,15 +357,25 @@ class LogbookTest {
 
     @Test
     void aDamagedFileAndANewerOneAreToldInASentence() throws IOException, SQLException {
-        tamper("insert into flyway_schema_history select 99, '99', 'later', 'SQL', 'V99__later.sql', 1, 'x', '2040-01-01', 1, 1");
+        tamper("insert into flyway_schema_history select 99, '99', 'later', 'SQL', 'V99__later.sql', 1, 'x', "
+                + "'2040-01-01', 1, 1");
         try (Logbook newer = open()) {
-            assertThat(newer.entry("wren", 2).body().stop()).as("it can be read").isEqualTo("site-climate");
-            assertThat(newer.whyReadOnly()).hasValueSatisfying(why -> assertThat(why).contains("newer Zebrawood"));
+            assertThat(newer.entry("wren", 2).body().stop())
+                    .as("it can be read")
+                    .isEqualTo("site-climate");
+            assertThat(newer.whyReadOnly())
+                    .hasValueSatisfying(why -> assertThat(why).contains("newer Zebrawood"));
             assertThatThrownBy(() -> newer.append("wren", new Body.Happened(Change.KNOCKED, ""), stamp()))
-                    .isInstanceOf(LogbookException.class).hasMessageContaining("open for reading only").hasMessageContaining("update the program");
+                    .isInstanceOf(LogbookException.class)
+                    .hasMessageContaining("open for reading only")
+                    .hasMessageContaining("update the program");
         }
-        Files.writeString(folder.resolve("logbook.db"), "this is no database, but it is long enough to look like a file ".repeat(50));
-        assertThatThrownBy(this::open).isInstanceOf(DamagedLogbookException.class).hasMessageContaining("no longer a database");
+        Files.writeString(
+                folder.resolve("logbook.db"),
+                "this is no database, but it is long enough to look like a file ".repeat(50));
+        assertThatThrownBy(this::open)
+                .isInstanceOf(DamagedLogbookException.class)
+                .hasMessageContaining("no longer a database");
     }
 
     @Test
@@ -333,9 +416,12 @@ class LogbookTest {
                 }
             });
             assertThatThrownBy(() -> logbook.verify(List.of(), checked -> {
-                throw new CancellationException("enough");
-            })).isInstanceOf(CancellationException.class);
-            assertThat(logbook.verify(List.of()).entries()).isEqualTo(logbook.head().entries()).isGreaterThan(14_000);
+                        throw new CancellationException("enough");
+                    }))
+                    .isInstanceOf(CancellationException.class);
+            assertThat(logbook.verify(List.of()).entries())
+                    .isEqualTo(logbook.head().entries())
+                    .isGreaterThan(14_000);
         }
     }
 }

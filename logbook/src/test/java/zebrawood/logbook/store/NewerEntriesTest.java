@@ -35,7 +35,10 @@ import zebrawood.core.units.UnitChoice;
 import zebrawood.logbook.bundle.Export;
 import zebrawood.logbook.bundle.Import;
 
-/** What a newer program recorded, opened by this one: shown, counted, exported and imported as it is, never judged, never replaced. */
+/**
+ * What a newer program recorded, opened by this one: shown, counted, exported and imported as it is, never judged,
+ * never replaced.
+ */
 class NewerEntriesTest {
 
     /** How far a camera is off, which only the newer program measures. */
@@ -46,7 +49,15 @@ class NewerEntriesTest {
     private static final class CameraOffset implements Procedure<OffReadings, OffFinding> {
         @Override
         public Card card() {
-            return new Card("camera-offset", 3, "Camera offset", Card.OnRoute.in(Phase.CAMERA, 10), Set.of(), List.of(), 1, 30,
+            return new Card(
+                    "camera-offset",
+                    3,
+                    "Camera offset",
+                    Card.OnRoute.in(Phase.CAMERA, 10),
+                    Set.of(),
+                    List.of(),
+                    1,
+                    30,
                     new Help(List.of(), List.of(), "", List.of()));
         }
 
@@ -67,7 +78,9 @@ class NewerEntriesTest {
 
         @Override
         public Outcome<OffFinding> evaluate(OffReadings read) {
-            return new Outcome<>(new OffFinding(read.offMm(), 2 * read.offMm()), read.offMm() < 0.5 ? Verdict.PASS : Verdict.ADJUST,
+            return new Outcome<>(
+                    new OffFinding(read.offMm(), 2 * read.offMm()),
+                    read.offMm() < 0.5 ? Verdict.PASS : Verdict.ADJUST,
                     List.of(Instruction.of("camera", Said.of("Leave a margin of twice that."))));
         }
 
@@ -106,13 +119,22 @@ class NewerEntriesTest {
         try (Logbook logbook = Logbook.open(folder, NEWER)) {
             Shop.begin(logbook, "plover", "Plover");
             logbook.append("plover", Shop.climate(45), Shop.day(1));
-            logbook.append("plover", Body.Measured.of(procedure, read, java.util.Map.of("offMm", "0.2"), procedure.evaluate(read), UnitChoice.METRIC), newer(2));
+            logbook.append(
+                    "plover",
+                    Body.Measured.of(
+                            procedure,
+                            read,
+                            java.util.Map.of("offMm", "0.2"),
+                            procedure.evaluate(read),
+                            UnitChoice.METRIC),
+                    newer(2));
             logbook.append("plover", Shop.climate(46), Shop.day(3));
         }
     }
 
     private static MachineStatus status(Logbook logbook, List<Procedure<?, ?>> procedures) {
-        return new Route(procedures).status(logbook.history("plover"), Shop.day(10).at(), ZoneOffset.UTC);
+        return new Route(procedures)
+                .status(logbook.history("plover"), Shop.day(10).at(), ZoneOffset.UTC);
     }
 
     @Test
@@ -132,7 +154,12 @@ class NewerEntriesTest {
             assertThat(status.unjudged()).containsExactly("camera-offset");
             assertThat(status.stop("site-climate").state()).isEqualTo(StopState.PASSED);
             assertThat(logbook.verify(List.of()).holds()).isTrue();
-            assertThat(logbook.tape(new TapeFilter(Optional.empty(), Optional.empty(), Optional.empty(), Optional.of("margin twice")), Long.MAX_VALUE, 10)).hasSize(1);
+            assertThat(logbook.tape(
+                            new TapeFilter(
+                                    Optional.empty(), Optional.empty(), Optional.empty(), Optional.of("margin twice")),
+                            Long.MAX_VALUE,
+                            10))
+                    .hasSize(1);
             logbook.append("plover", Shop.climate(47), Shop.day(5));
         }
     }
@@ -144,14 +171,15 @@ class NewerEntriesTest {
         Path back = folder.resolve("back");
         Logbook.Head head;
         try (Logbook logbook = Shop.open(folder)) {
-            Export.to(bundle, logbook, "test", Instant.EPOCH, done -> { });
+            Export.to(bundle, logbook, "test", Instant.EPOCH, done -> {});
             head = logbook.head();
         }
-        Import.from(bundle, back, Shop.PROCEDURES, done -> { });
+        Import.from(bundle, back, Shop.PROCEDURES, done -> {});
         try (Logbook logbook = Logbook.open(back, NEWER)) {
             assertThat(logbook.head()).isEqualTo(head);
             assertThat(logbook.verify(List.of()).holds()).isTrue();
-            assertThat(((Body.Measured) logbook.entry("plover", 3).body()).finding()).isEqualTo(new OffFinding(0.2, 0.4));
+            assertThat(((Body.Measured) logbook.entry("plover", 3).body()).finding())
+                    .isEqualTo(new OffFinding(0.2, 0.4));
             assertThat(status(logbook, NEWER).stop("camera-offset").state()).isEqualTo(StopState.PASSED);
             assertThat(status(logbook, NEWER).unjudged()).isEmpty();
         }
@@ -160,7 +188,16 @@ class NewerEntriesTest {
     /** Puts in the next entry as a newer program would have written it. */
     private static void as(Logbook logbook, Body body, double day, UnaryOperator<String> newer) {
         Entry last = logbook.entry("plover", (int) logbook.count(Optional.of("plover")));
-        byte[] bytes = new EntryBytes(Shop.PROCEDURES).write(new EntryBytes.Head("plover", last.number() + 1, last.place().hash(), newer(day), Optional.empty(), List.of()), body);
+        byte[] bytes = new EntryBytes(Shop.PROCEDURES)
+                .write(
+                        new EntryBytes.Head(
+                                "plover",
+                                last.number() + 1,
+                                last.place().hash(),
+                                newer(day),
+                                Optional.empty(),
+                                List.of()),
+                        body);
         byte[] changed = newer.apply(new String(bytes, StandardCharsets.UTF_8)).getBytes(StandardCharsets.UTF_8);
         assertThat(changed).isNotEqualTo(bytes);
         logbook.takeBack(new StoredEntry(logbook.head().entries() + 1, Hashes.of(changed), changed), file -> {
@@ -172,16 +209,37 @@ class NewerEntriesTest {
     void partsThatAreNotKnownHereAreToldAndSuchAnEntryIsNeitherCorrectedNorPutOver() {
         try (Logbook logbook = Shop.open(folder)) {
             Shop.begin(logbook, "plover", "Plover");
-            as(logbook, Shop.climate(46), 1, json -> json.replace("\"readings\":{", "\"readings\":{\"pressureHPa\":1003,"));
+            as(
+                    logbook,
+                    Shop.climate(46),
+                    1,
+                    json -> json.replace("\"readings\":{", "\"readings\":{\"pressureHPa\":1003,"));
             Entry climate = logbook.entry("plover", 2);
             assertThat(climate.unknown()).containsExactly("pressureHPa");
-            assertThat(((Body.Measured) climate.body()).isRead()).as("what is known of it is read").isTrue();
-            assertThat(status(logbook, Shop.PROCEDURES).stop("site-climate").keyFigure()).isPresent();
-            assertThatThrownBy(() -> logbook.append("plover", Shop.climate(45), Optional.of(new Logbook.Correcting(2, "misread")), List.of(), Shop.day(2)))
-                    .isInstanceOf(LogbookException.class).hasMessageContaining("newer Zebrawood 9.1.0");
-            as(logbook, new Body.PlateSet(Shop.plate("Plover"), java.util.Map.of()), 3, json -> json.replace("\"plate\":{", "\"plate\":{\"colour\":\"sand\","));
-            assertThatThrownBy(() -> Shop.begin(logbook, "plover", "Plover the second")).isInstanceOf(LogbookException.class).hasMessageContaining("newer Zebrawood 9.1.0");
-            assertThat(logbook.count(Optional.of("plover"))).as("nothing was written over it").isEqualTo(3);
+            assertThat(((Body.Measured) climate.body()).isRead())
+                    .as("what is known of it is read")
+                    .isTrue();
+            assertThat(status(logbook, Shop.PROCEDURES).stop("site-climate").keyFigure())
+                    .isPresent();
+            assertThatThrownBy(() -> logbook.append(
+                            "plover",
+                            Shop.climate(45),
+                            Optional.of(new Logbook.Correcting(2, "misread")),
+                            List.of(),
+                            Shop.day(2)))
+                    .isInstanceOf(LogbookException.class)
+                    .hasMessageContaining("newer Zebrawood 9.1.0");
+            as(
+                    logbook,
+                    new Body.PlateSet(Shop.plate("Plover"), java.util.Map.of()),
+                    3,
+                    json -> json.replace("\"plate\":{", "\"plate\":{\"colour\":\"sand\","));
+            assertThatThrownBy(() -> Shop.begin(logbook, "plover", "Plover the second"))
+                    .isInstanceOf(LogbookException.class)
+                    .hasMessageContaining("newer Zebrawood 9.1.0");
+            assertThat(logbook.count(Optional.of("plover")))
+                    .as("nothing was written over it")
+                    .isEqualTo(3);
             assertThat(logbook.verify(List.of()).holds()).isTrue();
         }
     }
@@ -192,15 +250,27 @@ class NewerEntriesTest {
             Shop.begin(logbook, "plover", "Plover");
             double day = 1;
             for (var bar : FirstLight.bars(Shop.plate("Plover"))) {
-                logbook.append("plover", new Body.GateLine(bar.id(), bar.title(), true, bar.fires(), "seen"), Shop.day(day += 0.01));
+                logbook.append(
+                        "plover",
+                        new Body.GateLine(bar.id(), bar.title(), true, bar.fires(), "seen"),
+                        Shop.day(day += 0.01));
             }
             assertThat(status(logbook, Shop.PROCEDURES).gate().isOpen()).isTrue();
-            as(logbook, new Body.PointOpened("mirror cracked", "", Optional.empty()), 2, json -> json.replace("\"kind\":\"point\"", "\"kind\":\"damage\"").replace("\"stop\":\"point\"", "\"stop\":\"damage\""));
+            as(
+                    logbook,
+                    new Body.PointOpened("mirror cracked", "", Optional.empty()),
+                    2,
+                    json -> json.replace("\"kind\":\"point\"", "\"kind\":\"damage\"")
+                            .replace("\"stop\":\"point\"", "\"stop\":\"damage\""));
             MachineStatus status = status(logbook, Shop.PROCEDURES);
             assertThat(status.gate().isOpen()).isFalse();
             assertThat(status.gate().shutBy()).contains("an entry of a newer program");
-            Entry damage = logbook.tape(TapeFilter.ALL, Long.MAX_VALUE, 1).get(0).entry();
-            assertThat(damage.body()).isInstanceOfSatisfying(Body.Foreign.class, foreign -> assertThat(foreign.json()).contains("mirror cracked"));
+            Entry damage =
+                    logbook.tape(TapeFilter.ALL, Long.MAX_VALUE, 1).get(0).entry();
+            assertThat(damage.body())
+                    .isInstanceOfSatisfying(
+                            Body.Foreign.class,
+                            foreign -> assertThat(foreign.json()).contains("mirror cracked"));
             assertThat(logbook.verify(List.of()).holds()).isTrue();
         }
     }
@@ -210,12 +280,23 @@ class NewerEntriesTest {
         try (Logbook logbook = Shop.open(folder)) {
             Shop.begin(logbook, "plover", "Plover");
             Body.PlateSet strange = new Body.PlateSet(Shop.plate("Avocet"), java.util.Map.of());
-            byte[] bytes = new String(new EntryBytes(Shop.PROCEDURES).write(new EntryBytes.Head("avocet", 1, Hashes.NONE, newer(1), Optional.empty(), List.of()), strange),
-                    StandardCharsets.UTF_8).replace("galvo-uv", "waterjet").getBytes(StandardCharsets.UTF_8);
+            byte[] bytes = new String(
+                            new EntryBytes(Shop.PROCEDURES)
+                                    .write(
+                                            new EntryBytes.Head(
+                                                    "avocet", 1, Hashes.NONE, newer(1), Optional.empty(), List.of()),
+                                            strange),
+                            StandardCharsets.UTF_8)
+                    .replace("galvo-uv", "waterjet")
+                    .getBytes(StandardCharsets.UTF_8);
             logbook.takeBack(new StoredEntry(2, Hashes.of(bytes), bytes), file -> null);
             assertThat(logbook.machines()).extracting(Logbook.MachineName::name).containsExactly("Plover", "Avocet");
-            assertThat(logbook.histories()).extracting(history -> history.machineId()).containsExactly("plover");
-            assertThatThrownBy(() -> logbook.history("avocet")).isInstanceOf(LogbookException.class).hasMessageContaining("newer Zebrawood");
+            assertThat(logbook.histories())
+                    .extracting(history -> history.machineId())
+                    .containsExactly("plover");
+            assertThatThrownBy(() -> logbook.history("avocet"))
+                    .isInstanceOf(LogbookException.class)
+                    .hasMessageContaining("newer Zebrawood");
             assertThat(logbook.verify(List.of()).holds()).isTrue();
         }
     }

@@ -19,7 +19,12 @@ class SearchTest {
     Path folder;
 
     private static List<Integer> find(Logbook logbook, String words) {
-        return logbook.tape(new TapeFilter(Optional.empty(), Optional.empty(), Optional.empty(), Optional.of(words)), Long.MAX_VALUE, 50).stream()
+        return logbook
+                .tape(
+                        new TapeFilter(Optional.empty(), Optional.empty(), Optional.empty(), Optional.of(words)),
+                        Long.MAX_VALUE,
+                        50)
+                .stream()
                 .map(line -> line.entry().number())
                 .toList();
     }
@@ -29,7 +34,11 @@ class SearchTest {
         logbook.append("plover", Shop.climate(45), Shop.day(1));
         logbook.append("plover", Shop.work("maple", 6.84, "pale"), Shop.day(2));
         logbook.append("plover", Shop.work("Ahorn, geölt", 12, "sharp"), Shop.day(3));
-        logbook.append("plover", new Body.Happened(Change.CLEANED, "with alcohol", Optional.of(new Body.Cleaning("mirror 2", "soot", "", false))), Shop.day(33));
+        logbook.append(
+                "plover",
+                new Body.Happened(
+                        Change.CLEANED, "with alcohol", Optional.of(new Body.Cleaning("mirror 2", "soot", "", false))),
+                Shop.day(33));
     }
 
     @Test
@@ -38,7 +47,9 @@ class SearchTest {
             fill(logbook);
             assertThat(find(logbook, "maple")).containsExactly(3);
             assertThat(find(logbook, "map")).containsExactly(3);
-            assertThat(find(logbook, "gap 6.8")).as("a number is found when it is begun").containsExactly(3);
+            assertThat(find(logbook, "gap 6.8"))
+                    .as("a number is found when it is begun")
+                    .containsExactly(3);
             assertThat(find(logbook, "thickness 12 gap")).containsExactly(4);
             assertThat(find(logbook, "6,84 mm maple")).isEmpty();
             assertThat(find(logbook, "6,84 maple")).as("comma or point").containsExactly(3);
@@ -48,8 +59,12 @@ class SearchTest {
             assertThat(find(logbook, "rv soot")).containsExactly(5);
             assertThat(find(logbook, "2030-02-03")).containsExactly(5);
             assertThat(find(logbook, "3 february mirror")).containsExactly(5);
-            assertThat(find(logbook, "maple soot")).as("all of them, not one of them").isEmpty();
-            assertThat(find(logbook, "\" * : ( -")).as("signs of a query are no words").isEmpty();
+            assertThat(find(logbook, "maple soot"))
+                    .as("all of them, not one of them")
+                    .isEmpty();
+            assertThat(find(logbook, "\" * : ( -"))
+                    .as("signs of a query are no words")
+                    .isEmpty();
         }
     }
 
@@ -68,11 +83,14 @@ class SearchTest {
             Files.deleteIfExists(folder.resolve("search.db" + end));
         }
         try (Logbook logbook = Shop.open(folder)) {
-            assertThat(asked.stream().map(words -> find(logbook, words)).toList()).isEqualTo(before);
+            assertThat(asked.stream().map(words -> find(logbook, words)).toList())
+                    .isEqualTo(before);
         }
         Files.writeString(folder.resolve("search.db"), "no index at all".repeat(200));
         try (Logbook logbook = Shop.open(folder)) {
-            assertThat(asked.stream().map(words -> find(logbook, words)).toList()).as("a damaged one is made anew").isEqualTo(before);
+            assertThat(asked.stream().map(words -> find(logbook, words)).toList())
+                    .as("a damaged one is made anew")
+                    .isEqualTo(before);
         }
     }
 
@@ -101,8 +119,12 @@ class SearchTest {
             fill(logbook);
             Shop.begin(logbook, "heron", "Heron");
             logbook.append("heron", Shop.work("maple", 182, "sharp"), Shop.day(4));
-            TapeFilter maple = new TapeFilter(Optional.of("heron"), Optional.of("work"), Optional.empty(), Optional.of("maple"));
-            assertThat(logbook.tape(maple, Long.MAX_VALUE, 50)).singleElement().satisfies(line -> assertThat(line.entry().place().machineId()).isEqualTo("heron"));
+            TapeFilter maple =
+                    new TapeFilter(Optional.of("heron"), Optional.of("work"), Optional.empty(), Optional.of("maple"));
+            assertThat(logbook.tape(maple, Long.MAX_VALUE, 50))
+                    .singleElement()
+                    .satisfies(
+                            line -> assertThat(line.entry().place().machineId()).isEqualTo("heron"));
         }
     }
 }

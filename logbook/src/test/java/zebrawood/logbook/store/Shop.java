@@ -26,7 +26,8 @@ import zebrawood.core.work.WorkResult;
 /** A shop to be filled by tests, a day an entry. */
 public final class Shop {
 
-    public static final List<Procedure<?, ?>> PROCEDURES = List.of(new SiteClimate(), new ControllerSettings(), new FocusRamp());
+    public static final List<Procedure<?, ?>> PROCEDURES =
+            List.of(new SiteClimate(), new ControllerSettings(), new FocusRamp());
     public static final Instant BEGAN = Instant.parse("2030-01-01T09:00:00Z");
 
     private static final ClimateLimits LIMITS = new ClimateLimits(14, 29, OptionalDouble.of(22), 66);
@@ -42,8 +43,19 @@ public final class Shop {
     }
 
     public static Plate plate(String name) {
-        return new Plate(name, Family.GALVO_UV, Optional.empty(), Optional.of("loft"), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(),
-                Optional.empty(), Optional.of(LIMITS), Optional.empty(), Optional.empty());
+        return new Plate(
+                name,
+                Family.GALVO_UV,
+                Optional.empty(),
+                Optional.of("loft"),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(LIMITS),
+                Optional.empty(),
+                Optional.empty());
     }
 
     public static void begin(Logbook logbook, String id, String name) {
@@ -55,8 +67,19 @@ public final class Shop {
     }
 
     public static Body ramp(double thinnest) {
-        return measured(new FocusRamp(), new RampReadings(355, 185, 180, 5, Optional.empty(), Optional.empty(), OptionalDouble.empty(),
-                OptionalDouble.of(thinnest), OptionalDouble.empty(), Optional.empty()));
+        return measured(
+                new FocusRamp(),
+                new RampReadings(
+                        355,
+                        185,
+                        180,
+                        5,
+                        Optional.empty(),
+                        Optional.empty(),
+                        OptionalDouble.empty(),
+                        OptionalDouble.of(thinnest),
+                        OptionalDouble.empty(),
+                        Optional.empty()));
     }
 
     private static <R extends Record, F extends Record> Body measured(Procedure<R, F> procedure, R readings) {
@@ -64,11 +87,34 @@ public final class Shop {
     }
 
     public static Body.Worked work(String stock, double gap, String word) {
-        return new Body.Worked(new WorkResult(
-                new WorkResult.Stock(stock, OptionalDouble.of(3), Optional.of("B-17"), Optional.empty(), Optional.empty(), Optional.empty()),
-                new WorkResult.Setup(Optional.of("field 170"), Optional.empty(), OptionalDouble.of(gap), OptionalDouble.empty(), Optional.empty(), OptionalDouble.empty()),
-                new WorkResult.Recipe(OptionalDouble.of(40), OptionalDouble.of(1200), OptionalDouble.empty(), Optional.of(WorkResult.Strokes.FILL), OptionalInt.of(2),
-                        OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty()),
-                new WorkResult.Outcome(word, OptionalInt.of(6), OptionalDouble.empty())), Map.of("setup.gapMm", String.valueOf(gap)), new TakenAlong(List.of(), List.of("level")));
+        return new Body.Worked(
+                new WorkResult(
+                        new WorkResult.Stock(
+                                stock,
+                                OptionalDouble.of(3),
+                                Optional.of("B-17"),
+                                Optional.empty(),
+                                Optional.empty(),
+                                Optional.empty()),
+                        new WorkResult.Setup(
+                                Optional.of("field 170"),
+                                Optional.empty(),
+                                OptionalDouble.of(gap),
+                                OptionalDouble.empty(),
+                                Optional.empty(),
+                                OptionalDouble.empty()),
+                        new WorkResult.Recipe(
+                                OptionalDouble.of(40),
+                                OptionalDouble.of(1200),
+                                OptionalDouble.empty(),
+                                Optional.of(WorkResult.Strokes.FILL),
+                                OptionalInt.of(2),
+                                OptionalDouble.empty(),
+                                OptionalDouble.empty(),
+                                OptionalDouble.empty(),
+                                OptionalDouble.empty()),
+                        new WorkResult.Outcome(word, OptionalInt.of(6), OptionalDouble.empty())),
+                Map.of("setup.gapMm", String.valueOf(gap)),
+                new TakenAlong(List.of(), List.of("level")));
     }
 }

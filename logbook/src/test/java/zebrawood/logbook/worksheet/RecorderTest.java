@@ -20,16 +20,19 @@ import zebrawood.logbook.store.Shop;
 
 class RecorderTest {
 
-    private static final String CLIMATE = "{\"procedure\":\"site-climate\",\"readings\":{\"airTemperatureC\":21.4,\"relativeHumidityPct\":46,"
-            + "\"limits\":{\"minTemperatureC\":14,\"maxTemperatureC\":29,\"minHumidityPct\":22,\"maxHumidityPct\":66}}}\n";
-    private static final String RAMP = "{\"procedure\":\"focus-ramp\",\"readings\":{\"wavelengthNm\":355,\"gapAtStartMm\":185,\"runMm\":180,\"riseMm\":5,\"thinnestPositionMm\":90}}\n";
+    private static final String CLIMATE =
+            "{\"procedure\":\"site-climate\",\"readings\":{\"airTemperatureC\":21.4,\"relativeHumidityPct\":46,"
+                    + "\"limits\":{\"minTemperatureC\":14,\"maxTemperatureC\":29,\"minHumidityPct\":22,\"maxHumidityPct\":66}}}\n";
+    private static final String RAMP =
+            "{\"procedure\":\"focus-ramp\",\"readings\":{\"wavelengthNm\":355,\"gapAtStartMm\":185,\"runMm\":180,\"riseMm\":5,\"thinnestPositionMm\":90}}\n";
 
     @TempDir
     Path folder;
 
     private static List<String> record(Logbook logbook, String worksheets) throws IOException {
         ByteArrayOutputStream answers = new ByteArrayOutputStream();
-        new Recorder(Shop.PROCEDURES, logbook, "plover", () -> Shop.day(1), RecorderTest::fail).record(new ByteArrayInputStream(worksheets.getBytes(StandardCharsets.UTF_8)), answers);
+        new Recorder(Shop.PROCEDURES, logbook, "plover", () -> Shop.day(1), RecorderTest::fail)
+                .record(new ByteArrayInputStream(worksheets.getBytes(StandardCharsets.UTF_8)), answers);
         return answers.toString(StandardCharsets.UTF_8).lines().toList();
     }
 
@@ -39,10 +42,21 @@ class RecorderTest {
             Shop.begin(logbook, "plover", "Plover");
             List<String> answers = record(logbook, CLIMATE + "no json\n" + CLIMATE);
             Entry entry = logbook.entry("plover", 2);
-            assertThat(answers.get(0)).endsWith(",\"entry\":{\"number\":2,\"hash\":\"" + entry.place().hash() + "\"}}");
+            assertThat(answers.get(0))
+                    .endsWith(",\"entry\":{\"number\":2,\"hash\":\""
+                            + entry.place().hash() + "\"}}");
             assertThat(answers.get(1)).contains("\"error\"").doesNotContain("entry");
-            assertThat(StrictJson.read(answers.get(2)).root().path("entry").path("number").asInt()).isEqualTo(3);
-            String solved = new String(new Solver(Shop.PROCEDURES, RecorderTest::fail).answer(CLIMATE.strip()).json(), StandardCharsets.UTF_8);
+            assertThat(StrictJson.read(answers.get(2))
+                            .root()
+                            .path("entry")
+                            .path("number")
+                            .asInt())
+                    .isEqualTo(3);
+            String solved = new String(
+                    new Solver(Shop.PROCEDURES, RecorderTest::fail)
+                            .answer(CLIMATE.strip())
+                            .json(),
+                    StandardCharsets.UTF_8);
             assertThat(answers.get(0)).startsWith(solved.substring(0, solved.length() - 1));
             assertThat(entry.stamp().by()).isEqualTo("RV");
             assertThat(logbook.verify(List.of()).holds()).isTrue();
@@ -53,13 +67,19 @@ class RecorderTest {
     void whatFiresWaitsForTheGate() throws IOException {
         try (Logbook logbook = Shop.open(folder)) {
             Shop.begin(logbook, "plover", "Plover");
-            assertThat(record(logbook, RAMP)).singleElement().satisfies(answer ->
-                    assertThat(answer).contains("\"field\":\"procedure\"").contains("first light comes first: 0 of"));
+            assertThat(record(logbook, RAMP))
+                    .singleElement()
+                    .satisfies(answer -> assertThat(answer)
+                            .contains("\"field\":\"procedure\"")
+                            .contains("first light comes first: 0 of"));
             assertThat(logbook.head().entries()).isEqualTo(1);
             for (Bar bar : FirstLight.bars(Shop.plate("Plover"))) {
-                logbook.append("plover", new Body.GateLine(bar.id(), bar.title(), true, bar.fires(), "seen"), Shop.day(1));
+                logbook.append(
+                        "plover", new Body.GateLine(bar.id(), bar.title(), true, bar.fires(), "seen"), Shop.day(1));
             }
-            assertThat(record(logbook, RAMP)).singleElement().satisfies(answer -> assertThat(answer).contains("\"entry\""));
+            assertThat(record(logbook, RAMP))
+                    .singleElement()
+                    .satisfies(answer -> assertThat(answer).contains("\"entry\""));
         }
     }
 

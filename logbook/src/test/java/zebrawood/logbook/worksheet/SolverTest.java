@@ -26,12 +26,14 @@ import zebrawood.core.units.Said;
 
 class SolverTest {
 
-    private static final String GOOD = "{\"procedure\":\"site-climate\",\"readings\":{\"airTemperatureC\":21.4,\"relativeHumidityPct\":46,"
-            + "\"limits\":{\"minTemperatureC\":14,\"maxTemperatureC\":29,\"minHumidityPct\":22,\"maxHumidityPct\":66}}}";
+    private static final String GOOD =
+            "{\"procedure\":\"site-climate\",\"readings\":{\"airTemperatureC\":21.4,\"relativeHumidityPct\":46,"
+                    + "\"limits\":{\"minTemperatureC\":14,\"maxTemperatureC\":29,\"minHumidityPct\":22,\"maxHumidityPct\":66}}}";
 
-    private final Solver solver = new Solver(List.of(new SiteClimate(), new ControllerSettings(), new FocusRamp()), fault -> {
-        throw new AssertionError(fault);
-    });
+    private final Solver solver =
+            new Solver(List.of(new SiteClimate(), new ControllerSettings(), new FocusRamp()), fault -> {
+                throw new AssertionError(fault);
+            });
 
     private List<JsonNode> solve(byte[] lines) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
@@ -54,20 +56,39 @@ class SolverTest {
         assertThat(answer.path("procedure").asText()).isEqualTo("site-climate");
         assertThat(answer.path("verdict").asText()).isEqualTo("PASS");
         assertThat(answer.path("finding").path("dewPointC").asDouble()).isBetween(9.29, 9.30);
-        assertThat(answer.path("finding").path("tolerances").path("limits").path("maxHumidityPct").asInt()).isEqualTo(66);
+        assertThat(answer.path("finding")
+                        .path("tolerances")
+                        .path("limits")
+                        .path("maxHumidityPct")
+                        .asInt())
+                .isEqualTo(66);
         assertThat(answer.path("instructions").get(0).asText()).startsWith("The room suits");
     }
 
     @Test
     void eachRefusalNamesItsFieldAndTheRestGoOn() throws IOException {
         String[][] cases = {
-            {"", "$"}, {"hello", "$"}, {"[1]", "$"}, {GOOD.substring(0, 80), "$"}, {GOOD + "x", "$"}, {"{\"a\":1}", "a"}, {"{}", "procedure"},
-            {"{\"procedure\":7,\"readings\":{}}", "procedure"}, {"{\"procedure\":\"mirror-song\",\"readings\":{}}", "procedure"},
-            {"{\"procedure\":\"site-climate\"}", "readings"}, {"{\"procedure\":\"site-climate\",\"readings\":{},\"by\":\"RV\"}", "by"},
-            {GOOD.replace("21.4", "1e999"), "airTemperatureC"}, {GOOD.replace("21.4", "\"21.4\""), "airTemperatureC"},
+            {"", "$"},
+            {"hello", "$"},
+            {"[1]", "$"},
+            {GOOD.substring(0, 80), "$"},
+            {GOOD + "x", "$"},
+            {"{\"a\":1}", "a"},
+            {"{}", "procedure"},
+            {"{\"procedure\":7,\"readings\":{}}", "procedure"},
+            {"{\"procedure\":\"mirror-song\",\"readings\":{}}", "procedure"},
+            {"{\"procedure\":\"site-climate\"}", "readings"},
+            {"{\"procedure\":\"site-climate\",\"readings\":{},\"by\":\"RV\"}", "by"},
+            {GOOD.replace("21.4", "1e999"), "airTemperatureC"},
+            {GOOD.replace("21.4", "\"21.4\""), "airTemperatureC"},
             {GOOD.replace("\"limits\":{", "\"airTemperatureC\":3,\"limits\":{"), "airTemperatureC"},
-            {GOOD.replace("\"maxHumidityPct\":66", "\"maxHumidityPct\":66,\"maxHumidityPct\":60"), "limits.maxHumidityPct"},
-            {"{\"procedure\":".repeat(40_000), "$"}, {GOOD.replace("climate\"", "climate\\u0000\""), "procedure"}, {GOOD.replace("21.4", "NaN"), "$"}
+            {
+                GOOD.replace("\"maxHumidityPct\":66", "\"maxHumidityPct\":66,\"maxHumidityPct\":60"),
+                "limits.maxHumidityPct"
+            },
+            {"{\"procedure\":".repeat(40_000), "$"},
+            {GOOD.replace("climate\"", "climate\\u0000\""), "procedure"},
+            {GOOD.replace("21.4", "NaN"), "$"}
         };
         StringBuilder lines = new StringBuilder();
         for (String[] each : cases) {
@@ -77,8 +98,11 @@ class SolverTest {
 
         assertThat(answers).hasSize(2 * cases.length);
         for (int i = 0; i < cases.length; i++) {
-            assertThat(answers.get(2 * i).path("error").path("field").asText()).as(cases[i][0].substring(0, Math.min(90, cases[i][0].length()))).isEqualTo(cases[i][1]);
-            assertThat(answers.get(2 * i).path("error").path("message").asText()).isNotBlank();
+            assertThat(answers.get(2 * i).path("error").path("field").asText())
+                    .as(cases[i][0].substring(0, Math.min(90, cases[i][0].length())))
+                    .isEqualTo(cases[i][1]);
+            assertThat(answers.get(2 * i).path("error").path("message").asText())
+                    .isNotBlank();
             assertThat(answers.get(2 * i + 1).path("verdict").asText()).isEqualTo("PASS");
         }
     }
@@ -87,22 +111,56 @@ class SolverTest {
     @Test
     void noNumberHoweverExtremeStopsTheRun() throws IOException {
         SplittableRandom random = new SplittableRandom(308);
-        String[] odd = {"0", "-0.0", "1e308", "-1e308", "4.9e-324", "1e-300", "1e150", "-1", "1", "180", "10600", "0.2", "7", "100", "66.6"};
+        String[] odd = {
+            "0",
+            "-0.0",
+            "1e308",
+            "-1e308",
+            "4.9e-324",
+            "1e-300",
+            "1e150",
+            "-1",
+            "1",
+            "180",
+            "10600",
+            "0.2",
+            "7",
+            "100",
+            "66.6"
+        };
         StringBuilder lines = new StringBuilder();
         int count = 6_000;
         for (int i = 0; i < count; i++) {
             StringBuilder marks = new StringBuilder();
             for (int m = 0; m < 5; m++) {
-                marks.append(m == 0 ? "" : ",").append("{\"positionMm\":").append(pick(odd, random)).append(",\"widthMm\":").append(pick(odd, random)).append('}');
+                marks.append(m == 0 ? "" : ",")
+                        .append("{\"positionMm\":")
+                        .append(pick(odd, random))
+                        .append(",\"widthMm\":")
+                        .append(pick(odd, random))
+                        .append('}');
             }
-            lines.append(switch (i % 3) {
-                case 0 -> "{\"procedure\":\"site-climate\",\"readings\":{\"airTemperatureC\":" + random.nextInt(-45, 61) + ",\"relativeHumidityPct\":" + pick(odd, random)
-                        + ",\"limits\":{\"minTemperatureC\":-60,\"maxTemperatureC\":" + random.nextInt(-60, 151) + ",\"maxHumidityPct\":" + pick(odd, random) + "}}}";
-                case 1 -> "{\"procedure\":\"focus-ramp\",\"readings\":{\"wavelengthNm\":" + pick(odd, random) + ",\"gapAtStartMm\":" + pick(odd, random) + ",\"runMm\":"
-                        + pick(odd, random) + ",\"riseMm\":" + pick(odd, random) + ",\"lastBestGapMm\":" + pick(odd, random) + ",\"marks\":[" + marks + "]}}";
-                default -> "{\"procedure\":\"controller-settings\",\"readings\":{\"settingsText\":\"$30=" + random.nextInt(9) + "\\n$110=" + "9".repeat(random.nextInt(1, 400))
-                        + "\",\"need\":{\"tool\":\"laser\",\"travelMm\":{\"x\":1,\"y\":1},\"limitSwitches\":true,\"senderMaxS\":" + pick(odd, random) + ",\"maxS\":" + pick(odd, random) + "}}}";
-            }).append('\n');
+            lines.append(
+                            switch (i % 3) {
+                                case 0 ->
+                                    "{\"procedure\":\"site-climate\",\"readings\":{\"airTemperatureC\":"
+                                            + random.nextInt(-45, 61) + ",\"relativeHumidityPct\":" + pick(odd, random)
+                                            + ",\"limits\":{\"minTemperatureC\":-60,\"maxTemperatureC\":"
+                                            + random.nextInt(-60, 151) + ",\"maxHumidityPct\":" + pick(odd, random)
+                                            + "}}}";
+                                case 1 ->
+                                    "{\"procedure\":\"focus-ramp\",\"readings\":{\"wavelengthNm\":" + pick(odd, random)
+                                            + ",\"gapAtStartMm\":" + pick(odd, random) + ",\"runMm\":"
+                                            + pick(odd, random) + ",\"riseMm\":" + pick(odd, random)
+                                            + ",\"lastBestGapMm\":" + pick(odd, random) + ",\"marks\":[" + marks
+                                            + "]}}";
+                                default ->
+                                    "{\"procedure\":\"controller-settings\",\"readings\":{\"settingsText\":\"$30="
+                                            + random.nextInt(9) + "\\n$110=" + "9".repeat(random.nextInt(1, 400))
+                                            + "\",\"need\":{\"tool\":\"laser\",\"travelMm\":{\"x\":1,\"y\":1},\"limitSwitches\":true,\"senderMaxS\":"
+                                            + pick(odd, random) + ",\"maxS\":" + pick(odd, random) + "}}}";
+                            })
+                    .append('\n');
         }
         List<JsonNode> answers = solve(lines.toString().getBytes(StandardCharsets.UTF_8));
 
@@ -151,12 +209,18 @@ class SolverTest {
         List<Throwable> faults = new ArrayList<>();
         ByteArrayOutputStream answers = new ByteArrayOutputStream();
         String sick = GOOD.replaceFirst("\"airTemperatureC\":[0-9.]+", "\"airTemperatureC\":13");
-        long refused = new Solver(List.of(new Faulty()), faults::add).solve(new ByteArrayInputStream((sick + "\n" + GOOD).getBytes(StandardCharsets.UTF_8)), answers);
+        long refused = new Solver(List.of(new Faulty()), faults::add)
+                .solve(new ByteArrayInputStream((sick + "\n" + GOOD).getBytes(StandardCharsets.UTF_8)), answers);
 
-        JsonNode[] lines = answers.toString(StandardCharsets.UTF_8).lines().map(SolverTest::parsed).toArray(JsonNode[]::new);
+        JsonNode[] lines = answers.toString(StandardCharsets.UTF_8)
+                .lines()
+                .map(SolverTest::parsed)
+                .toArray(JsonNode[]::new);
         assertThat(lines).hasSize(2);
         assertThat(lines[0].at("/error/field").asText()).isEqualTo("$");
-        assertThat(lines[0].at("/error/message").asText()).contains("this program has a fault").doesNotContain("too large", "Exception");
+        assertThat(lines[0].at("/error/message").asText())
+                .contains("this program has a fault")
+                .doesNotContain("too large", "Exception");
         assertThat(lines[1].get("verdict").asText()).isEqualTo("PASS");
         assertThat(refused).isEqualTo(1);
         assertThat(faults).singleElement().satisfies(fault -> assertThat(fault).hasMessage("nobody thought of 13"));
