@@ -2,6 +2,7 @@ package zebrawood.json;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.time.Instant;
 import java.time.LocalDate;
@@ -59,15 +60,25 @@ class BinderTest {
 
     @Test
     void tiesAreToldOnlyWhenEachReadingIsPossibleByItself() {
-        String struck =
-                "{\"wavelengthNm\":10600,\"gapAtStartMm\":7,\"runMm\":200,\"riseMm\":11,\"thinnestPositionMm\":3}";
-        assertThat(refused(struck, RampReadings.class)).singleElement().satisfies(refusal -> {
-            assertThat(refusal.field()).isEqualTo("riseMm");
+        String both = "{\"wavelengthNm\":10600,\"gapAtStartMm\":12,\"runMm\":200,\"riseMm\":11,"
+                + "\"thinnestPositionMm\":3,\"marks\":[{\"positionMm\":0,\"widthMm\":0.4},"
+                + "{\"positionMm\":50,\"widthMm\":0.3},{\"positionMm\":99,\"widthMm\":0.2},"
+                + "{\"positionMm\":150,\"widthMm\":0.3}]}";
+        assertThat(refused(both, RampReadings.class)).singleElement().satisfies(refusal -> {
+            assertThat(refusal.field()).isEqualTo("thinnestPositionMm");
             assertThat(refusal.kind()).isEqualTo(Refusal.Kind.TIED);
         });
-        assertThat(refused(struck.replace("200", "-1"), RampReadings.class))
+        assertThat(refused(both.replace("200", "-1"), RampReadings.class))
                 .extracting(Refusal::field)
                 .containsExactly("runMm");
+    }
+
+    @Test
+    void aHeadThatWouldStrikeIsToldWhileWidthsStillLack() {
+        String struck = "{\"wavelengthNm\":10600,\"gapAtStartMm\":7,\"runMm\":200,\"riseMm\":11}";
+        assertThat(refused(struck, RampReadings.class))
+                .extracting(Refusal::field, Refusal::kind)
+                .containsExactly(tuple("riseMm", Refusal.Kind.WRONG), tuple("marks", Refusal.Kind.MISSING));
     }
 
     @Test
