@@ -11,11 +11,15 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.apache.pdfbox.text.TextPosition;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import zebrawood.benches.Catalogue;
@@ -26,6 +30,8 @@ import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Procedure;
+import zebrawood.core.route.MachineStatus;
+import zebrawood.core.route.StopStatus;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.demo.DemoShop;
 import zebrawood.json.Binder;
@@ -139,6 +145,64 @@ class CertificateTest {
                 assertThat(text(logbook, id)).contains("Not in order: not begun", "not measured yet");
             }
             assertThat(text(logbook, "m0")).contains("Крапивник");
+        }
+    }
+
+    /** A machine of the time when four times as much can be measured. */
+    @Test
+    void fortyStopsHaveRoomEachWithItsDrawing() throws IOException {
+        DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
+        try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
+            String wren = logbook.findMachine("Wren").orElseThrow().id();
+            Certificate.Subject today = Certificate.Subject.of("Fernhollow Instrument Works", logbook, wren, MOMENT);
+            MachineStatus now = today.machine();
+            List<StopStatus> many = IntStream.range(0, 40)
+                    .mapToObj(i -> now.stops().get(i % now.stops().size()))
+                    .toList();
+            MachineStatus later = new MachineStatus(
+                    wren,
+                    now.plate(),
+                    now.state(),
+                    now.detail(),
+                    now.gate(),
+                    many,
+                    now.points(),
+                    now.todo(),
+                    now.unjudged());
+            ByteArrayOutputStream pdf = new ByteArrayOutputStream();
+            Certificate.write(
+                    new Certificate.Subject(
+                            today.shop(),
+                            later,
+                            today.last(),
+                            today.head(),
+                            today.at(),
+                            today.zone(),
+                            today.units(),
+                            today.paper()),
+                    pdf);
+            List<String> outside = new ArrayList<>();
+            try (PDDocument document = Loader.loadPDF(pdf.toByteArray())) {
+                PDFTextStripper stripper = new PDFTextStripper() {
+                    @Override
+                    protected void processTextPosition(TextPosition text) {
+                        boolean on = text.getX() >= 0
+                                && text.getX() + text.getWidth() <= text.getPageWidth()
+                                && text.getY() - text.getHeight() >= 0
+                                && text.getY() <= text.getPageHeight();
+                        if (!on) {
+                            outside.add(getCurrentPageNo() + ": " + text);
+                        }
+                        super.processTextPosition(text);
+                    }
+                };
+                String text = stripper.getText(document);
+                int titles = text.split("Ramp line", -1).length - 1;
+                assertThat(titles).as("in the table and over its readings").isGreaterThanOrEqualTo(2 * 3);
+                assertThat(text).doesNotContain("...", "\u2026");
+                assertThat(document.getNumberOfPages()).isGreaterThan(12);
+            }
+            assertThat(outside).isEmpty();
         }
     }
 
