@@ -9,8 +9,8 @@ import java.util.OptionalInt;
 import java.util.SplittableRandom;
 import zebrawood.core.extraction.Extraction;
 import zebrawood.core.extraction.ExtractionFinding;
-import zebrawood.core.extraction.ExtractionReadings.FanPoint;
 import zebrawood.core.extraction.ExtractionReadings;
+import zebrawood.core.extraction.ExtractionReadings.FanPoint;
 import zebrawood.core.extraction.Layout;
 
 /** 10,000 extractions: how long a finding takes, and how far fan and run are apart where they are said to meet. */

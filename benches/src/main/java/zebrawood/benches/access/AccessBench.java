@@ -35,16 +35,22 @@ import zebrawood.kit.form.Worksheet;
 public final class AccessBench extends FormBench<AccessReadings, AccessFinding> {
 
     private static final String WAY = "way";
+    /** doors and corners on one way, and as many as fit under the plan */
     private static final int MOST = 8;
+
     private static final String DOOR = "";
     private static final String CORNER = "corner";
     private static final String OTHER_DOOR = "other door";
     private static final String OTHER_CORNER = "other corner";
     private static final String OTHER_NAME = "the other way";
     private static final List<String> SIDES = List.of("rear", "left", "right", "front");
+    /** of a machine whose plate says no size, mm, only to be drawn */
     private static final double WIDE = 1200;
+    /** of a machine whose plate says no size, mm, only to be drawn */
     private static final double DEEP = 800;
+    /** mm by which an arrow key moves the machine */
     private static final double STEP = 10;
+
     private static final Field[] DOOR_SIZES = {
         Field.amount("widthMm", "wide", Quantity.LENGTH),
         Field.amount("heightMm", "high", Quantity.LENGTH),

@@ -19,7 +19,9 @@ final class RoomPlan {
     static final double FIELD_TALL = 32;
     private static final double ROOM = 0.40;
     static final double TOP = 17;
+    /** drawn where a distance is not measured yet, and drawn broken */
     private static final double UNKNOWN_MM = 400;
+    /** more room than hands need is not drawn to scale */
     private static final double FURTHEST_MM = 2500;
 
     private final double left;

@@ -15,7 +15,9 @@ import zebrawood.core.access.Corner;
  */
 final class WayPlan {
 
+    /** places of the machine drawn on its way round a corner */
     private static final int POSES = 5;
+
     private static final double JAMB = 500;
 
     private final Laid way;

@@ -47,8 +47,11 @@ public final class AirFigure implements Exhibit<AirReadings, AirFinding> {
     }
 
     private static final class Drawing {
+        /** how long an arrow is for what was only felt, of the longest */
         private static final double FELT_LIGHT = 0.35;
+        /** how long an arrow is for what was only felt, of the longest */
         private static final double FELT_STRONG = 0.8;
+
         private static final double WORK = 124;
 
         private final Pen pen;

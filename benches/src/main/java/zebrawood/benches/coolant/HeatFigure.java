@@ -22,6 +22,7 @@ import zebrawood.kit.theme.Tone;
  */
 public final class HeatFigure implements Exhibit<HeatReadings, HeatFinding> {
 
+    /** four hours: as far as one looks ahead beside a machine */
     private static final double AFTERNOON_MIN = 240;
 
     @Override

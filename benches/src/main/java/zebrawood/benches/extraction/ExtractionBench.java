@@ -44,12 +44,16 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
     private static final String EARLIER = "gaugeEarlier";
     private static final String OTHER = "other";
     private static final String RUN = "run";
+    /** parts of a run, and as many rows as fit */
     private static final int MOST = 9;
+
     private static final String DUCT = "";
     private static final String HOSE = "hose";
     private static final String FITTING = "bend";
     private static final String FILTER = "filter";
+    /** a ribbed hose rubs nearly twice as much as a smooth duct of its bore; where nobody says how much */
     private static final double HOSE_FRICTION = 1.8;
+
     private static final String USAGE = "type flow and pressure of each point, as in 0 640; 200 590; 400 455";
 
     public static final FieldList FIELDS = FieldList.of(

@@ -3,9 +3,9 @@ package zebrawood.benches.extraction;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import zebrawood.core.extraction.ExtractionFinding;
 import zebrawood.core.extraction.ExtractionFinding.Kind;
 import zebrawood.core.extraction.ExtractionFinding.Link;
-import zebrawood.core.extraction.ExtractionFinding;
 import zebrawood.core.extraction.ExtractionReadings;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
@@ -55,7 +55,9 @@ public final class ExtractionFigure implements Exhibit<ExtractionReadings, Extra
     private static final class Drawing {
         private static final double DUCT = 0.58;
         private static final double LOWEST = 46;
+        /** ducts drawn side by side; the number is said */
         private static final int MOST_BESIDE = 3;
+
         private static final double HEAD = 20;
         private static final double WITH_PRESSURE = 110;
 

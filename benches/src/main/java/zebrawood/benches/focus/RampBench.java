@@ -43,7 +43,9 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
     static final String PLACES = "places";
     static final String TOOL = "tool";
     static final String RULER = "positionsAlong";
+    /** more does not make the gap surer than the plate lies */
     static final int MOST_PLACES = 17;
+    /** enough for the gap and how sure it is, in five minutes */
     static final int PLACES_OFFERED = 9;
 
     static final Field WIDTH = Field.amount("widthMm", "width", Quantity.LENGTH);

@@ -25,8 +25,11 @@ import zebrawood.json.table.DataFile;
  */
 public final class ClimateFile {
 
+    /** lines of title and serial number that loggers put before their head */
     private static final int MOST_PREAMBLE = 60;
+    /** damaged lines kept by number; a file with more is no log */
     private static final int MOST_TOLD = 200_000;
+    /** no room is so hot on average: such a column is no °C */
     private static final double HOT_C = 45;
     /** characters behind a number that may be a logger's unit */
     private static final int LONGEST_UNIT = 4;

@@ -12,6 +12,7 @@ import java.util.Optional;
 final class LoggerTime {
 
     private static final int GROUPS = 6;
+    /** of a year in two digits: no logger is older */
     private static final int CENTURY = 2000;
     /** day, month, year, hour, minute */
     private static final int LEAST = 5;

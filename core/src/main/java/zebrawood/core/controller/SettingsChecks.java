@@ -11,8 +11,8 @@ import java.util.TreeSet;
 import zebrawood.core.controller.SettingsFinding.Issue;
 import zebrawood.core.controller.SettingsFinding.Severity;
 import zebrawood.core.controller.SettingsFinding.Side;
-import zebrawood.core.machine.ControllerNeed.Tool;
 import zebrawood.core.machine.ControllerNeed;
+import zebrawood.core.machine.ControllerNeed.Tool;
 import zebrawood.core.units.Amount;
 
 /** The checks of the controller-settings sheet, in its order. All but the last three pass over what the text lacks. */

@@ -22,6 +22,7 @@ final class Watch {
     /** a day's backup is at most so late in a window left open */
     private static final long BACKUP_EVERY_S = 1800;
 
+    /** how long the end waits for work aside; a backup that takes longer is made at the next start */
     private static final long LAST_S = 10;
 
     private final Desk desk;

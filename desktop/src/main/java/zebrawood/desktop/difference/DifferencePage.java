@@ -44,6 +44,7 @@ import zebrawood.logbook.store.TapeLine;
 public final class DifferencePage extends HBox implements FramedPage {
 
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
+    /** earlier results offered; further back one searches the Logbook */
     private static final int CHOICES = 60;
 
     private final Desk desk;

@@ -25,6 +25,7 @@ import zebrawood.logbook.store.LogbookException;
 /** The files that belong to an entry: shown small, opened and saved unchanged. */
 final class Attached extends VBox {
 
+    /** bytes; a larger photo is named and saved, not shown */
     private static final long MOST_FOR_A_PICTURE = 60_000_000;
 
     private final Desk desk;

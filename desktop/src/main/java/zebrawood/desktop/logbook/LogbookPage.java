@@ -50,6 +50,7 @@ public final class LogbookPage extends HBox implements FramedPage {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM yyyy", Locale.ENGLISH);
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
+    /** entries read at once: some screens */
     private static final int PAGE = 80;
 
     private final Desk desk;

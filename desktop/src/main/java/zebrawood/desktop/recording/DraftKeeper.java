@@ -18,6 +18,7 @@ import zebrawood.logbook.store.Logbook;
 public final class DraftKeeper {
 
     private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm:ss", Locale.ENGLISH);
+    /** between keystrokes without a copy on disk, so that a second at the most is lost */
     private static final long LONGEST_NS = 250_000_000;
 
     private final Desk desk;

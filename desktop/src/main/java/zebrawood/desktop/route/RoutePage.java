@@ -43,7 +43,9 @@ import zebrawood.logbook.store.Logbook;
 /** One machine: its Route at the left, the stop one is at, and that stop's Slip. */
 public final class RoutePage extends HBox implements FramedPage {
 
+    /** readings of a stop read with it, for its last times */
     private static final int EARLIER = 12;
+
     private static final double WIDE = 216;
 
     private final Desk desk;

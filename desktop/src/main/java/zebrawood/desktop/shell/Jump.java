@@ -26,7 +26,9 @@ import zebrawood.logbook.store.TapeFilter;
 /** Jumps to any machine, stop, entry or command by typing. */
 final class Jump extends VBox {
 
+    /** lines that fit under the field without scrolling */
     private static final int MOST = 12;
+
     private static final Pattern ENTRY = Pattern.compile("(.*?)\\s*(?:no\\.?|#)?\\s*(\\d+)\\s*");
 
     /** Somewhere to go. */

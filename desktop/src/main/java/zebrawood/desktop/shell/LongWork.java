@@ -11,6 +11,7 @@ import zebrawood.kit.view.Words;
 /** How far long work has come, and a way to end it. */
 final class LongWork extends VBox {
 
+    /** ten times a second: progress looks alive, and the page is not drawn for nothing */
     private static final long OFTEN_NS = 100_000_000;
 
     private final ProgressBar bar = new ProgressBar(0);

@@ -20,6 +20,7 @@ public final class Window {
 
     private static final double WIDTH = 1280;
     private static final double HEIGHT = 800;
+    /** a usual shop is read by then, and the window opens filled; longer would look like a hang */
     private static final long PATIENCE_MILLIS = 250;
 
     private final Desk desk;

@@ -54,8 +54,11 @@ public final class ShopPage extends HBox implements FramedPage {
     private static final double BAR = 10;
     private static final double BAR_LEFT = 28;
     private static final Duration SEEN = Duration.millis(700);
+    /** more machines than these have a list beside the floor */
     private static final int FEW = 14;
+    /** of those, so many are drawn, the most urgent ones */
     private static final int ON_FLOOR = 24;
+    /** what to do next, as far as anybody reads */
     private static final int ROWS = 60;
 
     private final Desk desk;

@@ -24,6 +24,7 @@ import zebrawood.kit.view.Words;
 final class LastTimes {
 
     private static final DateTimeFormatter MONTH = DateTimeFormatter.ofPattern("MMM yyyy", Locale.ENGLISH);
+    /** a strip tells a trend with eight */
     private static final int MOST = 8;
 
     private LastTimes() {}

@@ -18,8 +18,11 @@ import zebrawood.kit.theme.Tone;
  */
 public final class WorkFigure {
 
+    /** drawn where nothing is said of it */
     private static final double USUAL_GAP_MM = 8;
+    /** drawn where nothing is said of it */
     private static final double USUAL_THICKNESS_MM = 3;
+
     private static final double UNDER_MM = 3;
 
     private WorkFigure() {}

@@ -24,6 +24,7 @@ import zebrawood.json.StrictJson;
  */
 public final class Draft {
 
+    /** steps; more nobody takes back */
     private static final int LONGEST_UNDO = 500;
 
     /** A text as typed, and the units a number without one is in. */

@@ -10,7 +10,9 @@ import javafx.scene.text.Text;
 /** Colours, sizes and fonts of one ground, for what is drawn rather than styled. */
 public final class Look {
 
+    /** measured texts kept: more than stand on any page */
     private static final int KEPT = 1_000;
+
     private static final Map<Ground, Look> LOOKS = new EnumMap<>(Ground.class);
 
     private final Ground ground;

@@ -27,6 +27,7 @@ public record Thumbnail(Optional<Image> picture, Optional<String> warning) {
     public static final int SIDE = 96;
 
     private static final Set<String> PICTURES = Set.of("jpg", "jpeg", "png", "gif", "bmp");
+    /** larger than any camera makes; such a file is out to fill the memory */
     private static final long MOST_PIXELS = 400_000_000L;
 
     /** Whether a file's name ends like that of a picture. */
