@@ -59,7 +59,7 @@ public final class ExtractionFigure implements Exhibit<ExtractionReadings, Extra
         private static final int MOST_BESIDE = 3;
 
         private static final double HEAD = 20;
-        private static final double WITH_PRESSURE = 110;
+        private static final double WITH_PRESSURE = 140;
 
         private final Pen pen;
         private final UnitChoice units;

@@ -301,7 +301,7 @@ public final class DrawnForm extends Pane {
 
     @Override
     protected double computeMinHeight(double width) {
-        return plan().lowest();
+        return plan().lowest(getWidth());
     }
 
     @Override

@@ -53,29 +53,28 @@ final class FormLayout {
     }
 
     /** Never so low that rows cover the drawing: then the page scrolls. */
-    double lowest() {
-        return rows.isEmpty()
-                ? LOWEST
-                : Math.max(
-                        LOWEST,
-                        TOP
-                                + Math.max(LOWEST_DRAWING, leastDrawing)
-                                + 2 * CELL
-                                + 20
-                                + MESSAGE
-                                + ROW * shownRows()
-                                + 14);
+    double lowest(double width) {
+        double drawn = Math.max(LOWEST_DRAWING + 2 * CELL, leastDrawing + lines(width - 2 * EDGE) * CELL);
+        return rows.isEmpty() ? LOWEST : Math.max(LOWEST, TOP + drawn + 20 + MESSAGE + ROW * shownRows() + 14);
+    }
+
+    /** A wide cell counts as two. */
+    private int count() {
+        return cells.stream().anyMatch(DrawnForm.Cell::wide) ? cells.size() + 1 : cells.size();
+    }
+
+    /** Lines of cells in a width, px. */
+    private int lines(double wide) {
+        int most = (int) Math.max(2, Math.floor((wide + GAP) / (narrowest + GAP)));
+        int columns = Math.min(count(), most);
+        return (count() + columns - 1) / columns;
     }
 
     /** @param begin where the drawing begins, under the heading */
     void layOut(double width, double height, double begin, Region drawing, Label message) {
         double wide = width - 2 * EDGE;
-        int most = (int) Math.max(2, Math.floor((wide + GAP) / (narrowest + GAP)));
-        // a wide cell counts as two
-        int count = cells.stream().anyMatch(DrawnForm.Cell::wide) ? cells.size() + 1 : cells.size();
-        int columns = Math.min(count, most);
-        int lines = (count + columns - 1) / columns;
-        columns = (count + lines - 1) / lines;
+        int lines = lines(wide);
+        int columns = (count() + lines - 1) / lines;
         double headHeight = headHeight(wide);
         double under = rows.isEmpty() ? 0 : headHeight + MESSAGE + ROW * shownRows();
         double top = height - lines * CELL - under - 4;
