@@ -28,8 +28,8 @@ import zebrawood.logbook.store.Verification;
 
 /**
  * One byte flipped in the database file, at seeded places within the stored columns and bytes of entries and within
- * attachments: is it found, and is its entry named? And is a chain that was rewritten as a whole caught by a hash on
- * paper?
+ * attachments: is it found, and is its entry named? Damage anywhere else: is it told, or does it change nothing that is
+ * shown? And is a chain that was rewritten as a whole caught by a hash on paper?
  */
 final class FlippedBytes {
 
@@ -61,10 +61,28 @@ final class FlippedBytes {
                 head = logbook.head().hash();
             }
             boolean found = flip(folder.resolve("logbook.db"), flips);
-            return rewritten(folder, head) && found;
+            return anywhere(folder, flips) & rewritten(folder, head) && found;
         } finally {
             Words.delete(folder);
         }
+    }
+
+    /** The same in whatever page of the file: entries, indexes, the schema, free space. */
+    private static boolean anywhere(Path folder, int damages) throws IOException {
+        AttackOnFile file = new AttackOnFile(folder.resolve("anywhere"));
+        List<String> wrong = new ArrayList<>();
+        for (int n = 0; n < damages; n++) {
+            Path run = Files.createDirectories(folder.resolve("run"));
+            wrong.addAll(file.anywhere(n, run));
+            Words.delete(run);
+        }
+        System.out.printf(
+                Locale.ROOT,
+                "%d seeded damages anywhere in the file, %d of them neither told nor harmless: %s%n",
+                damages,
+                wrong.size(),
+                file.anywhereInWords());
+        return wrong.isEmpty();
     }
 
     private static boolean flip(Path file, int flips) throws IOException, SQLException {
@@ -178,7 +196,7 @@ final class FlippedBytes {
         try (Logbook old = Logbook.open(folder, Catalogue.procedures());
                 Logbook made = Logbook.open(forged, Catalogue.procedures())) {
             boolean[] changed = {false};
-            made.together(() -> old.stored(Long.MAX_VALUE, stored -> {
+            made.together(() -> old.stored(old.head().entries(), stored -> {
                 var entry = old.read(stored);
                 Body body = entry.body();
                 if (!changed[0] && body instanceof Body.Happened) {

@@ -41,6 +41,9 @@ class OldLogbookTest {
     private static final Instant DAY = Instant.parse("2031-03-14T09:30:00Z");
 
     @TempDir
+    Path beside;
+
+    @TempDir
     private Path folder;
 
     @BeforeEach
@@ -140,16 +143,16 @@ class OldLogbookTest {
 
     @Test
     void itGoesOutAndInAgainAndSoDoesTheBundleOfItsDay() throws IOException {
-        Path bundle = folder.resolve("bundle.zip");
+        Path bundle = beside.resolve("bundle.zip");
         try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
-            Export.to(bundle, logbook, "test", DAY, done -> {});
+            Export.to(bundle, false, logbook, "test", DAY, done -> {});
         }
-        Path ofItsDay = folder.resolve("bundle-0.2.0.zip");
+        Path ofItsDay = beside.resolve("bundle-0.2.0.zip");
         try (InputStream file = OldLogbookTest.class.getResourceAsStream("/old/bundle-0.2.0.zip")) {
             Files.copy(file, ofItsDay);
         }
         for (Path each : List.of(bundle, ofItsDay)) {
-            Path into = folder.resolve("from-" + each.getFileName());
+            Path into = beside.resolve("from-" + each.getFileName());
             Import.from(each, into, Catalogue.procedures(), done -> {});
             try (Logbook logbook = Logbook.open(into, Catalogue.procedures())) {
                 assertThat(logbook.head()).as(each.toString()).isEqualTo(new Logbook.Head(37, HEAD));

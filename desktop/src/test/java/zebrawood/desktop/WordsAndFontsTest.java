@@ -56,7 +56,8 @@ class WordsAndFontsTest {
                     Optional.empty(),
                     Optional.empty());
             for (Bar bar : FirstLight.bars(plate)) {
-                said.addAll(List.of(bar.title(), bar.action(), bar.look(), bar.yes(), bar.no(), bar.otherwise()));
+                said.addAll(List.of(bar.title(), bar.action(), bar.look(), bar.yes()));
+                bar.others().forEach(other -> said.addAll(List.of(other.words(), other.then())));
             }
         }
         for (Hazard hazard : Hazard.values()) {

@@ -20,7 +20,19 @@ public final class OtherProgram {
         return start("record", main, words);
     }
 
+    /** The same, with its output in a file and its errors in the stream of them. */
+    public static Process command(Path output, Class<?> main, String... words) throws IOException {
+        return builder("record", main, words)
+                .redirectErrorStream(false)
+                .redirectOutput(output.toFile())
+                .start();
+    }
+
     private static Process start(String options, Class<?> main, String... words) throws IOException {
+        return builder(options, main, words).start();
+    }
+
+    private static ProcessBuilder builder(String options, Class<?> main, String... words) {
         Path launch = Path.of(System.getProperty("zebrawood.launch"));
         List<String> command = new ArrayList<>(
                 List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString()));
@@ -29,6 +41,6 @@ public final class OtherProgram {
         }
         command.addAll(List.of("-cp", System.getProperty("java.class.path"), main.getName()));
         command.addAll(List.of(words));
-        return new ProcessBuilder(command).redirectErrorStream(true).start();
+        return new ProcessBuilder(command).redirectErrorStream(true);
     }
 }

@@ -68,9 +68,11 @@ public final class AccessBench extends FormBench<AccessReadings, AccessFinding> 
                     Field.amount(SIZE.get(1), "deep", Quantity.LENGTH).needed(),
                     Field.amount(SIZE.get(2), "high", Quantity.LENGTH).needed(),
                     Field.amount(SIZE.get(3), "mass", Quantity.MASS).needed(),
-                    Field.amount("marginMm", "to spare", Quantity.LENGTH).usually(Amount.mm(20, 0)),
+                    Field.amount("marginMm", "clearance", Quantity.LENGTH).usually(Amount.mm(20, 0)),
                     Field.count("feet", "feet", List.of(new Choice("", "four"), new Choice("3", "three"))),
                     Field.amount("floorRatingKPa", "floor takes", Quantity.FLOOR_LOAD)
+                            .empty("not known"),
+                    Field.amount("footRatingN", "under one foot", Quantity.FORCE)
                             .empty("not known"),
                     wall("rear", "available", "free"),
                     wall("rear", "needed", "needed"),

@@ -192,7 +192,7 @@ public final class AccessFigure implements Exhibit<AccessReadings, AccessFinding
                 double y = y0 - place.at().y() * scale;
                 pen.circle(x, y, tightest ? 5 : 3.5, tone);
                 String says = place.passage().fits()
-                        ? Amount.mm(place.passage().spareMm(), 0).text(units) + " to spare"
+                        ? Amount.mm(place.passage().spareMm(), 0).text(units) + " clearance"
                         : place.passage().spareMm() < 0
                                 ? Amount.mm(-place.passage().spareMm(), 0).text(units) + " missing"
                                 : Amount.mm(place.passage().spareMm(), 0).number(units) + " of "

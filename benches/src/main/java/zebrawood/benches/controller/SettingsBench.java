@@ -181,7 +181,7 @@ public final class SettingsBench implements Bench<SettingsReadings, SettingsFind
         VBox both = new VBox(
                 8,
                 ticket("Change ticket", finding.changes(), recorded, "change"),
-                ticket("Way back", finding.restore(), recorded, "back"));
+                ticket("Restore ticket", finding.restore(), recorded, "back"));
         both.setPadding(new Insets(12, 0, 0, 0));
         both.setUserData("lead");
         return List.of(both);

@@ -42,13 +42,18 @@ public final class HeatBench extends FormBench<HeatReadings, HeatFinding> {
     public static final FieldList FIELDS = FieldList.of(
             Field.amount("electricalInputW", "power into the source", Quantity.POWER)
                     .needed(),
-            Field.amount(OUTPUT, "light out of it", Quantity.POWER).needed(),
+            Field.amount(OUTPUT, "optical output", Quantity.POWER).needed(),
             Field.amount("flowLMin", "flow", Quantity.FLOW).needed().anew(),
-            Field.amount(START, "water as one begins", Quantity.TEMPERATURE)
+            Field.amount(START, "inlet temperature at start", Quantity.TEMPERATURE)
                     .needed()
                     .anew(),
             Field.amount("maxC", "outlet, at the most", Quantity.TEMPERATURE).needed(),
-            Field.amount("chillerW", "chiller carries away", Quantity.POWER).empty("no chiller"),
+            Field.amount("minC", "inlet, at the least", Quantity.TEMPERATURE).usually(Amount.celsius(10, 0)),
+            Field.amount("dewPointC", "dew point of the room", Quantity.TEMPERATURE)
+                    .empty("not known"),
+            Field.amount("chillerW", "cooling capacity", Quantity.POWER).empty("no chiller"),
+            Field.amount("chillerReservePct", "reserve of the chiller", Quantity.SHARE)
+                    .usually(Amount.percent(20, 0)),
             Field.amount("reservoirL", "bucket holds", Quantity.VOLUME).empty("no bucket"),
             Field.oneOf(GLYCOL, "in the water", choices(Glycol.NONE)),
             Field.amount(SHARE, "share of glycol", Quantity.SHARE));

@@ -235,7 +235,7 @@ public final class HeatFigure implements Exhibit<HeatReadings, HeatFinding> {
                         at + 50,
                         margin < 0
                                 ? "lacks " + Amount.percent(-margin, 0).text(units)
-                                : Amount.percent(margin, 0).text(units) + " to spare",
+                                : Amount.percent(margin, 0).text(units) + " in reserve",
                         Lettering.SMALL,
                         margin < 0 ? Tone.FAIL : Tone.QUIET,
                         Anchor.MIDDLE);

@@ -47,7 +47,7 @@ public final class MixBench extends FormBench<MixReadings, MixFinding> {
                             new Choice("tap", "tap water"))),
             Field.oneOf(
                     "additive",
-                    "in it besides",
+                    "additive",
                     List.of(
                             new Choice("", "not said"),
                             new Choice("pure", "nothing"),
@@ -69,7 +69,8 @@ public final class MixBench extends FormBench<MixReadings, MixFinding> {
                             new Choice("clear", "no drop"),
                             new Choice("not", "it drips"))
                     .anew(),
-            Field.amount("marginC", "kept below that", Quantity.WARMTH).usually(Amount.celsiusDifference(3, 0)));
+            Field.amount("marginC", "kept below that", Quantity.WARMTH).usually(Amount.celsiusDifference(3, 0)),
+            Field.amount("leastGlycolPct", "least glycol", Quantity.SHARE).usually(Amount.percent(25, 0)));
 
     public MixBench(BenchPlace place) {
         super(place, FIELDS, "an estimate from handbook values: the maker's manual says what may go in");

@@ -33,6 +33,7 @@ public final class SetpointBench extends FormBench<SetpointReadings, SetpointFin
                     .needed(),
             Field.amount("maxCoolantC", "warmest water allowed", Quantity.TEMPERATURE)
                     .needed(),
+            Field.amount("holdC", "chiller holds within", Quantity.WARMTH).usually(Amount.celsiusDifference(0.5, 1)),
             Field.amount("preferredC", "preferred", Quantity.TEMPERATURE).usually(Amount.celsius(20, 0)),
             Field.amount("followC", "or it follows the room by", Quantity.WARMTH)
                     .empty("can be set"),

@@ -68,7 +68,7 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
                     Field.amount(GAUGE, "filter gauge", Quantity.PASCAL)
                             .empty("none")
                             .own(),
-                    Field.amount("minTransportMs", "dust needs", Quantity.SPEED)
+                    Field.amount("minTransportMs", "least velocity", Quantity.SPEED)
                             .usually(new Amount(Quantity.SPEED, 10, 0)),
                     Field.pairs(
                                     FAN,

@@ -128,7 +128,7 @@ public final class ExtractionFigure implements Exhibit<ExtractionReadings, Extra
         }
 
         private String percent(double margin) {
-            return Amount.percent(Math.abs(margin), 0).text(units) + (margin < 0 ? " missing" : " to spare");
+            return Amount.percent(Math.abs(margin), 0).text(units) + (margin < 0 ? " missing" : " in reserve");
         }
 
         /** A run with its bores to scale, and under it, where there is room, the pressure in it against the room's. */

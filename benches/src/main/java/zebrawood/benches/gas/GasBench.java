@@ -30,7 +30,7 @@ public final class GasBench extends FormBench<GasReadings, GasFinding> {
             Field.amount("pressureBar", "pressure, flowing", Quantity.PRESSURE)
                     .needed()
                     .anew(),
-            Field.amount("beamOnPct", "gas flows, of the time", Quantity.SHARE).empty("100"),
+            Field.amount("beamOnPct", "duty", Quantity.SHARE).empty("100"),
             Field.amount("bottle.volumeL", "bottle holds", Quantity.VOLUME)
                     .empty("a pipe")
                     .together(),
@@ -38,6 +38,7 @@ public final class GasBench extends FormBench<GasReadings, GasFinding> {
                     .together()
                     .anew(),
             Field.amount("bottle.residualBar", "left in it", Quantity.PRESSURE).empty("5"),
+            Field.amount("ratedBar", "parts rated for", Quantity.PRESSURE).empty("not known"),
             Field.amount("temperatureC", "gas temperature", Quantity.TEMPERATURE)
                     .usually(Amount.celsius(20, 0))
                     .anew());

@@ -27,8 +27,11 @@ public final class CircuitBench extends FormBench<CircuitReadings, CircuitFindin
                             .together(),
                     Field.amount("cable.sectionMm2", "section of the cable", Quantity.SECTION)
                             .together(),
-                    Field.amount("cable.temperatureC", "its copper is at", Quantity.TEMPERATURE)
-                            .usually(Amount.celsius(20, 0)),
+                    Field.amount("cable.carriesA", "cable carries", Quantity.AMPERE)
+                            .empty("by its section"),
+                    Field.amount("cable.temperatureC", "conductor at", Quantity.TEMPERATURE)
+                            .usually(Amount.celsius(60, 0)),
+                    Field.amount("supplyHz", "frequency, Hz", Quantity.PLAIN).empty("not known"),
                     Field.truth("inletSound", "inlet", "not seen", "sound", "not sound")
                             .anew(),
                     Field.truth("receptacleSound", "receptacle", "not seen", "sound", "not sound")
@@ -40,9 +43,11 @@ public final class CircuitBench extends FormBench<CircuitReadings, CircuitFindin
                     Field.words("name", "plugged in"),
                     Field.amount("ratedW", "takes", Quantity.POWER),
                     Field.amount("powerFactor", "power factor", Quantity.PLAIN),
-                    Field.either(
-                            "continuous", "runs", new Choice("", "for hours"), new Choice("short", "now and then")),
-                    Field.amount("ratedV", "made for", Quantity.VOLTAGE));
+                    Field.either("continuous", "for hours", new Choice("", "yes"), new Choice("short", "no")),
+                    Field.amount("ratedV", "made for", Quantity.VOLTAGE),
+                    Field.amount("ratedMaxV", "up to", Quantity.VOLTAGE),
+                    Field.amount("ratedHz", "Hz", Quantity.PLAIN),
+                    Field.truth("partOfMachine", "of machine", "?", "yes", "no"));
 
     public CircuitBench(BenchPlace place) {
         super(place, FIELDS, "an estimate to bring to a licensed electrician; the local code decides");

@@ -46,11 +46,11 @@ class AccessFigureTest {
         assertThat(drawn.words())
                 .contains(
                         "yard gate",
-                        "1020 mm to spare",
+                        "1020 mm clearance",
                         "bench room door",
                         "10 of 20 mm",
                         "passage",
-                        "613 mm to spare",
+                        "613 mm clearance",
                         "behind",
                         "640 mm",
                         "500 mm",
@@ -84,7 +84,7 @@ class AccessFigureTest {
                         "10 of 20 mm",
                         "the other way, goes",
                         "window",
-                        "220 mm to spare")
+                        "220 mm clearance")
                 .doesNotContain("yard gate");
         assertThat(drawn.crowded(640, 380)).isEmpty();
         List<Double> machines = drawn.areas().stream()

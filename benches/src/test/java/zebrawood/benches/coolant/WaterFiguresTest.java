@@ -105,7 +105,7 @@ class WaterFiguresTest {
                 HeatFigure.of(Optional.of(heat(OptionalDouble.empty(), OptionalDouble.of(1400))), UnitChoice.METRIC),
                 620,
                 420);
-        assertThat(enough.words()).contains("692 W", "1400 W", "102 % to spare", "20.2 °C");
+        assertThat(enough.words()).contains("692 W", "1400 W", "102 % in reserve", "20.2 °C");
         assertThat(enough.crowded(620, 420)).isEmpty();
         Drawn weak = Drawn.of(
                 HeatFigure.of(Optional.of(heat(OptionalDouble.empty(), OptionalDouble.of(600))), UnitChoice.METRIC),

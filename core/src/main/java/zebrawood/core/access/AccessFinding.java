@@ -14,6 +14,7 @@ import java.util.stream.Stream;
  * @param pressureKPa of the machine on its plan
  * @param footLoadN on one foot when a rigid frame rocks on two of four, or on one of three
  * @param floorOk whether the floor is rated for it; absent where its rating is not known
+ * @param footOk whether it bears that under one foot; likewise
  * @param other the other way, where one was given
  * @param tolerances what it was judged by
  */
@@ -24,6 +25,7 @@ public record AccessFinding(
         double pressureKPa,
         double footLoadN,
         Optional<Boolean> floorOk,
+        Optional<Boolean> footOk,
         Optional<OtherWay> other,
         Tolerances tolerances) {
 

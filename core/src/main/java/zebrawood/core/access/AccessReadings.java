@@ -16,6 +16,7 @@ import zebrawood.core.reading.Checks;
  * @param feet 3 or more; 4 where absent
  * @param walls around its place
  * @param floorRatingKPa what the floor is rated for, above 0, where that is known
+ * @param footRatingN what the floor bears under one foot, N, above 0, where that is known
  * @param other another way to compare with
  */
 public record AccessReadings(
@@ -26,7 +27,21 @@ public record AccessReadings(
         OptionalInt feet,
         List<Wall> walls,
         OptionalDouble floorRatingKPa,
+        OptionalDouble footRatingN,
         Optional<Other> other) {
+
+    /** With nothing said of what the floor bears under one foot. */
+    public AccessReadings(
+            Machine machine,
+            OptionalDouble marginMm,
+            List<Opening> openings,
+            List<Turn> corners,
+            OptionalInt feet,
+            List<Wall> walls,
+            OptionalDouble floorRatingKPa,
+            Optional<Other> other) {
+        this(machine, marginMm, openings, corners, feet, walls, floorRatingKPa, OptionalDouble.empty(), other);
+    }
 
     /** Outer size, mm, and mass, kg; all above 0. */
     public record Machine(double widthMm, double depthMm, double heightMm, double massKg) {
@@ -135,6 +150,7 @@ public record AccessReadings(
                 .atLeast("feet", feet, 3)
                 .entries("walls", walls, 0)
                 .above("floorRatingKPa", floorRatingKPa, 0)
+                .above("footRatingN", footRatingN, 0)
                 .done();
     }
 }

@@ -19,6 +19,7 @@ import zebrawood.core.procedure.Outcome;
 import zebrawood.core.procedure.Phase;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.procedure.Verdict;
+import zebrawood.core.reading.Limits;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.Said;
@@ -30,6 +31,9 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
     private static final double MARGIN_MM = 20;
     /** standard gravity, m/s², by definition */
     private static final double GRAVITY = 9.80665;
+
+    /** N under one foot, from which on a floor is dented without a plate */
+    private static final double HEAVY_FOOT_N = 1_000;
 
     private static final Card CARD = new Card(
             "site-access",
@@ -92,7 +96,11 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
                 pressure,
                 foot,
                 read.floorRatingKPa().isPresent()
-                        ? Optional.of(pressure <= read.floorRatingKPa().getAsDouble())
+                        ? Optional.of(
+                                Limits.atMost(pressure, read.floorRatingKPa().getAsDouble()))
+                        : Optional.empty(),
+                read.footRatingN().isPresent()
+                        ? Optional.of(Limits.atMost(foot, read.footRatingN().getAsDouble()))
                         : Optional.empty(),
                 read.other().map(other -> other(other, machine, margin)),
                 new AccessFinding.Tolerances(margin));
@@ -105,7 +113,20 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
                             new Said(
                                     "Ask whoever is responsible for the building: the floor is rated for {0} and "
                                             + "asked for {1}.",
-                                    List.of(kPa(read.floorRatingKPa().getAsDouble()), kPa(pressure))))
+                                    List.of(
+                                            kPa(read.floorRatingKPa().getAsDouble())
+                                                    .most(),
+                                            kPa(pressure).least())))
+                    .byHand(Said.of("Do not bring it in before they answer.")));
+        }
+        if (!finding.footOk().orElse(true)) {
+            instructions.add(Instruction.of(
+                            "floor",
+                            Said.of(
+                                    "Ask whoever is responsible for the building for plates under the feet: a foot "
+                                            + "presses with {0}, and the floor bears {1} there.",
+                                    newtons(foot).least(),
+                                    newtons(read.footRatingN().getAsDouble()).most()))
                     .byHand(Said.of("Do not bring it in before they answer.")));
         }
         Verdict verdict = instructions.isEmpty() ? Verdict.PASS : Verdict.FAIL;
@@ -113,8 +134,17 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
             instructions.add(Instruction.of("way", Said.of("It goes in."))
                     .byHand(Said.of(
                             "Tightest is " + Said.quoted(finding.tightest().name())
-                                    + ": {0} to spare. Upright all the way; an estimate, measure again on the day.",
-                            mm(finding.tightest().spareMm()))));
+                                    + ": {0} clearance. Upright all the way; an estimate, measure again on the day.",
+                            mm(finding.tightest().spareMm()).most())));
+            if (finding.footOk().isEmpty() && Limits.atLeast(foot, HEAVY_FOOT_N)) {
+                instructions.add(Instruction.of(
+                                "floor",
+                                Said.of(
+                                        "Put plates under the feet: one of them may press with {0}.",
+                                        newtons(foot).least()))
+                        .byHand(Said.of(
+                                "A rigid frame may stand on two opposite feet. Ask what the floor bears under one.")));
+            }
         }
         return new Outcome<>(finding, verdict, instructions);
     }
@@ -138,12 +168,12 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
     }
 
     private static Passage passage(String name, double spare, double margin) {
-        return new Passage(name, spare, spare >= margin);
+        return new Passage(name, spare, Limits.atLeast(spare, margin));
     }
 
     private static Clearance clearance(AccessReadings.Wall wall) {
         double spare = wall.availableMm() - wall.neededMm();
-        return new Clearance(wall.side(), spare, spare >= 0);
+        return new Clearance(wall.side(), spare, Limits.atLeast(spare, 0));
     }
 
     private static AccessFinding.OtherWay other(
@@ -184,7 +214,8 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
                 .filter(other -> other.fits() && !order.isEmpty())
                 .ifPresent(other -> into.add(Instruction.of("way", Said.of("Go by " + Said.quoted(other.name()) + "."))
                         .byHand(Said.of(
-                                "Tightest there is " + other.tightest() + ": {0} to spare.", mm(other.spareMm())))));
+                                "Tightest there is " + Said.quoted(other.tightest()) + ": {0} clearance.",
+                                mm(other.spareMm()).most()))));
         if (curable) {
             into.addAll(0, tight);
         } else {
@@ -194,7 +225,7 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
 
     private static boolean leafHelps(AccessReadings.Opening opening, AccessReadings.Machine machine, double margin) {
         return opening.leafOffMm().isPresent()
-                && spare(opening, opening.leafOffMm().getAsDouble(), machine) >= margin;
+                && Limits.atLeast(spare(opening, opening.leafOffMm().getAsDouble(), machine), margin);
     }
 
     private static Instruction opening(AccessReadings.Opening opening, AccessReadings.Machine machine, double margin) {
@@ -206,23 +237,26 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
                             "opening",
                             new Said(
                                     "Take the door off its hinges at " + Said.quoted(opening.name())
-                                            + ": {0} are missing.",
-                                    List.of(mm(-wide))))
+                                            + ": {0} of the {1} clearance are missing.",
+                                    List.of(mm(-wide).least(), mm(margin))))
                     .byHand(new Said(
-                            "Without its leaf it is {0} wide and leaves {1} beyond the margin.",
-                            List.of(mm(off), mm(spare(opening, off, machine) - margin))));
+                            "Without its leaf it is {0} wide and leaves {1} beyond the clearance wanted.",
+                            List.of(
+                                    mm(off),
+                                    mm(spare(opening, off, machine) - margin).most())));
         }
-        String short1 =
-                wide < 0 && high < 0 ? "{0} too narrow and {1} too low" : wide < 0 ? "{0} too narrow" : "{1} too low";
+        String missing = wide < 0 && high < 0
+                ? "with the {2} clearance {0} are missing in its width and {1} in its height"
+                : wide < 0
+                        ? "with the {2} clearance {0} are missing in its width"
+                        : "with the {2} clearance {1} are missing in its height";
         return Instruction.of(
                         "opening",
                         new Said(
-                                capital(Said.quoted(opening.name())) + " is " + short1 + ".",
-                                List.of(mm(-wide), mm(-high))))
-                .byHand(new Said(
-                        "The margin of {0} is counted. Look for another way, or ask the maker which covers and "
-                                + "feet come off; it stays upright.",
-                        List.of(mm(margin))));
+                                capital(Said.quoted(opening.name())) + " is too tight: " + missing + ".",
+                                List.of(mm(-wide).least(), mm(-high).least(), mm(margin))))
+                .byHand(Said.of("Look for another way, or ask the maker which covers and feet come off; it stays "
+                        + "upright."));
     }
 
     private static Instruction corner(
@@ -234,12 +268,12 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
         return Instruction.of(
                         "corner",
                         new Said(
-                                capital(Said.quoted(turn.name())) + " is too tight: {0} are missing in " + what + ".",
-                                List.of(mm(margin - passage.spareMm()))))
+                                capital(Said.quoted(turn.name()))
+                                        + " is too tight: with the {1} clearance {0} are missing in " + what + ".",
+                                List.of(mm(margin - passage.spareMm()).least(), mm(margin))))
                 .byHand(Said.of(
-                        "The margin of {0} is counted. Neither turned round nor sideways does it pass: look for "
-                                + "another way, or ask the maker what comes off.",
-                        mm(margin)));
+                        "Neither turned round nor sideways does it pass: look for another way, or ask the maker "
+                                + "what comes off."));
     }
 
     private static Instruction wall(Clearance wall, AccessFinding finding) {
@@ -251,12 +285,15 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
             default -> "";
         };
         boolean room = finding.walls().stream()
-                .anyMatch(other -> other.side().equals(opposite) && other.spareMm() >= -wall.spareMm());
+                .anyMatch(other -> other.side().equals(opposite)
+                        && Limits.atLeast(other.spareMm(), Math.ceil(-wall.spareMm() - 1e-6)));
         boolean unknown =
                 finding.walls().stream().noneMatch(other -> other.side().equals(opposite));
         return Instruction.of(
                         "wall",
-                        Said.of("Move it {0} away from the wall at its " + wall.side() + ".", mm(-wall.spareMm())))
+                        Said.of(
+                                "Move it {0} away from the wall at its " + wall.side() + ".",
+                                mm(-wall.spareMm()).least()))
                 .byHand(Said.of(
                         room
                                 ? "There is room for that on the other side."
@@ -272,6 +309,10 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
 
     private static Amount mm(double mm) {
         return Amount.mm(mm, 0);
+    }
+
+    private static Amount newtons(double newtons) {
+        return new Amount(Quantity.FORCE, newtons, 0);
     }
 
     private static Amount kPa(double kPa) {
@@ -308,7 +349,7 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
     @Override
     public Said judgedBy(AccessFinding finding) {
         return Said.of(
-                "{0} to spare on the way, what is needed at each wall, what the floor is rated for",
+                "{0} clearance on the way, what is needed at each wall, what the floor is rated for",
                 mm(finding.tolerances().marginMm()));
     }
 }

@@ -31,7 +31,7 @@ public final class AirAssist implements Procedure<AirReadings, AirFinding> {
             "air-assist",
             1,
             "Air assist",
-            Card.OnRoute.in(Phase.SERVICES, 20),
+            Card.OnRoute.in(Phase.SERVICES, 20).holdingTheGate(),
             Set.of(Change.PART_FITTED, Change.KNOCKED),
             List.of(Hazard.FIRE, Hazard.MOVING_AXES),
             10,
@@ -66,7 +66,12 @@ public final class AirAssist implements Procedure<AirReadings, AirFinding> {
 
     @Override
     public boolean appliesTo(Plate plate) {
-        return plate.family().hasAirAssist();
+        return plate.presence(Plate.Part.AIR) != Plate.Presence.NONE;
+    }
+
+    @Override
+    public List<String> lacks(Plate plate) {
+        return plate.presence(Plate.Part.AIR) == Plate.Presence.UNKNOWN ? List.of("services.airAssist") : List.of();
     }
 
     @Override

@@ -28,11 +28,16 @@ import zebrawood.core.procedure.Phase;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.procedure.Trait;
 import zebrawood.core.procedure.Verdict;
+import zebrawood.core.reading.Limits;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Said;
 
 /** Reads a controller's numbered settings, compares them with what the machine needs and prepares the change. */
 public final class ControllerSettings implements Procedure<SettingsReadings, SettingsFinding> {
+
+    private static final int FULL_POWER_S = 30;
+    private static final int TRAVEL_X = 130;
+    private static final int TRAVEL_Z = 132;
 
     private static final Card CARD = new Card(
             "controller-settings",
@@ -40,7 +45,7 @@ public final class ControllerSettings implements Procedure<SettingsReadings, Set
             "Settings",
             Card.OnRoute.in(Phase.CONTROLLER, 10),
             Set.of(Change.PART_FITTED),
-            List.of(Hazard.MOVING_AXES, Hazard.LASER_MODE),
+            List.of(Hazard.MOVING_AXES, Hazard.LASER_MODE, Hazard.BEAM, Hazard.FIRE),
             8,
             180,
             new Help(
@@ -74,14 +79,24 @@ public final class ControllerSettings implements Procedure<SettingsReadings, Set
 
     @Override
     public boolean appliesTo(Plate plate) {
-        return plate.hasNumberedSettings();
+        return plate.mayHaveNumberedSettings();
     }
 
     @Override
-    public Optional<String> lacks(Plate plate) {
-        return plate.control().flatMap(Plate.Control::need).isPresent()
-                ? Optional.empty()
-                : Optional.of("what the machine needs of its controller (tool, travel, limit switches)");
+    public List<String> lacks(Plate plate) {
+        if (plate.control().flatMap(Plate.Control::need).isPresent()) {
+            return List.of();
+        }
+        return plate.control().isEmpty()
+                ? List.of("control.kind")
+                : List.of(
+                        "control.need.tool",
+                        "control.need.limitSwitches",
+                        "control.need.travelMm.x",
+                        "control.need.travelMm.y",
+                        "control.need.senderMaxS",
+                        "control.need.maxS",
+                        "control.need.homeCorner");
     }
 
     @Override
@@ -157,7 +172,7 @@ public final class ControllerSettings implements Procedure<SettingsReadings, Set
     }
 
     private static List<Instruction> instructions(SettingsFinding finding) {
-        List<Instruction> instructions = new ArrayList<>();
+        List<Instruction> instructions = new ArrayList<>(before(finding));
         for (Issue issue : finding.issues()) {
             if (issue.side() == Side.SENDER) {
                 instructions.add(Instruction.of(
@@ -208,6 +223,45 @@ public final class ControllerSettings implements Procedure<SettingsReadings, Set
                     .byHand(Said.of("Its settings are what this machine needs.")));
         }
         return instructions;
+    }
+
+    /** What is done before anything is set: what follows from a change can burn, or strike. */
+    private static List<Instruction> before(SettingsFinding finding) {
+        List<Instruction> before = new ArrayList<>();
+        boolean setsPower = finding.issues().stream()
+                .anyMatch(issue ->
+                        issue.setting() == FULL_POWER_S && issue.wanted().isPresent());
+        double fraction = finding.powerFractionPct().orElse(100);
+        if (setsPower && !Limits.atLeast(fraction, 100)) {
+            before.add(Instruction.of("power", Said.of("First cap the current of the source at full power."))
+                    .byHand(Said.of(
+                            "After the change each percentage is {0} times stronger. Look through all stored jobs and lower "
+                                    + "their percentages before one of them runs: what was right before can burn or set "
+                                    + "fire. Where the source has no cap, measure its current first.",
+                            Amount.plain(100 / fraction, 1).least())));
+        }
+        boolean widens = finding.issues().stream()
+                .anyMatch(issue -> issue.setting() >= TRAVEL_X
+                        && issue.setting() <= TRAVEL_Z
+                        && issue.wanted().isPresent()
+                        && issue.found().isPresent()
+                        && issue.wanted().getAsDouble() > issue.found().getAsDouble());
+        if (widens) {
+            before.add(Instruction.of(
+                            "travel",
+                            Said.of(
+                                    "Move the head by hand, power off, from end to end and measure before the travel is "
+                                            + "set larger."))
+                    .byHand(Said.of("What is set larger than it is drives the head into its end.")));
+        }
+        boolean homes = finding.changes().stream().anyMatch(line -> line.startsWith("$22=") || line.startsWith("$23="));
+        if (homes) {
+            before.add(Instruction.of("homing", Said.of("Keep a hand on the stop at the first homing run after it."))
+                    .byHand(Said.of(
+                            "It may run the other way than before: clear the bed, and stop it if it does not slow "
+                                    + "down at its switch.")));
+        }
+        return before;
     }
 
     private static int decimals(double value) {

@@ -81,7 +81,12 @@ final class SettingsChecks {
             shouldBe(SOFT_LIMITS, 1, "the gantry can drive into its end");
         } else {
             boolean unhomedSoftLimits = is(SOFT_LIMITS, 1) && is(HOMING, 0);
-            mustBe(HOMING, 0, "without switches it drives into its end when it homes");
+            mustBe(
+                    HOMING,
+                    0,
+                    "without switches it drives into its end when it homes"
+                            + (unhomedSoftLimits ? "; soft limits mean nothing without a home" : ""));
+            mustBe(HARD_LIMITS, 0, "without switches a disturbance on the line stops a job");
             mustBe(
                     SOFT_LIMITS,
                     0,
@@ -110,7 +115,14 @@ final class SettingsChecks {
             need.maxS()
                     .ifPresent(max -> mustBe(FULL_POWER_S, max, "the machine's maker wants another S for full power"));
             double after = need.maxS().orElse(settings.get(FULL_POWER_S));
-            if (need.senderMaxS().isPresent() && need.senderMaxS().getAsDouble() != after) {
+            if (!(after > 0)) {
+                add(
+                        FULL_POWER_S,
+                        Severity.MUST,
+                        OptionalDouble.empty(),
+                        "must be above 0 for any power",
+                        Side.CONTROLLER);
+            } else if (need.senderMaxS().isPresent() && need.senderMaxS().getAsDouble() != after) {
                 double sent = need.senderMaxS().getAsDouble();
                 issues.add(new Issue(
                         FULL_POWER_S,

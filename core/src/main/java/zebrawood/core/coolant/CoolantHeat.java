@@ -15,6 +15,7 @@ import zebrawood.core.procedure.Outcome;
 import zebrawood.core.procedure.Phase;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.procedure.Verdict;
+import zebrawood.core.reading.Limits;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.Said;
@@ -29,11 +30,22 @@ public final class CoolantHeat implements Procedure<HeatReadings, HeatFinding> {
     /** heat that water takes, J/(kg K), at 20 °C; the reference tables of water agree within 0.1 % up to 60 °C */
     private static final double WATER_J_KG_K = 4182;
 
+    /** above the dew point: water that is colder draws damp onto the source */
+    private static final double OVER_DEW_C = 2;
+    /** chillers get weaker with dust and a warm room; the maker decides */
+    private static final double RESERVE_PCT = 20;
+    /** water is cooled a little sooner than it is pumped faster: by less than this only the flow is asked for */
+    private static final double NEAR_C = 3;
+    /** more than the pumps of these machines give */
+    private static final double MOST_FLOW_LMIN = 40;
+    /** more is no bucket any more */
+    private static final double MOST_BUCKET_L = 200;
+
     private static final Card CARD = new Card(
             "coolant-heat",
             1,
             "Water heat",
-            Card.OnRoute.in(Phase.SERVICES, 40),
+            Card.OnRoute.in(Phase.SERVICES, 40).holdingTheGate(),
             Set.of(Change.SOURCE_CHANGED, Change.COOLANT_WORK),
             List.of(Hazard.WATER_NEAR_MAINS, Hazard.HIGH_VOLTAGE),
             5,
@@ -69,7 +81,12 @@ public final class CoolantHeat implements Procedure<HeatReadings, HeatFinding> {
 
     @Override
     public boolean appliesTo(Plate plate) {
-        return plate.isWaterCooled();
+        return plate.presence(Plate.Part.WATER) != Plate.Presence.NONE;
+    }
+
+    @Override
+    public List<String> lacks(Plate plate) {
+        return plate.presence(Plate.Part.WATER) == Plate.Presence.UNKNOWN ? List.of("services.cooling") : List.of();
     }
 
     @Override
@@ -89,6 +106,10 @@ public final class CoolantHeat implements Procedure<HeatReadings, HeatFinding> {
         OptionalDouble margin = read.chillerW().isPresent()
                 ? OptionalDouble.of(100 * (read.chillerW().getAsDouble() / heat - 1))
                 : OptionalDouble.empty();
+        double minC = read.minC().orElse(HeatReadings.COLDEST_C);
+        double coldest =
+                Math.max(minC, read.dewPointC().isPresent() ? read.dewPointC().getAsDouble() + OVER_DEW_C : minC);
+        double reserve = read.chillerReservePct().orElse(RESERVE_PCT);
         double stopC = read.maxC() - rise;
         HeatFinding finding = new HeatFinding(
                 heat,
@@ -96,100 +117,184 @@ public final class CoolantHeat implements Procedure<HeatReadings, HeatFinding> {
                 outlet,
                 minutes,
                 margin,
+                OptionalDouble.of(coldest),
                 density,
                 capacity,
                 read.startC(),
                 read.reservoirL(),
                 room > 0 ? OptionalDouble.of(ENOUGH_MIN * 60 * heat / (perLitre * room)) : OptionalDouble.empty(),
-                read.reservoirL().isPresent() && stopC > 0
+                read.reservoirL().isPresent() && stopC > coldest
                         ? OptionalDouble.of((MELTING_J_KG + WATER_J_KG_K * stopC) / heat / 60)
                         : OptionalDouble.empty(),
                 read.maxC() > read.startC()
                         ? OptionalDouble.of(heat * 60_000 / (density * capacity * (read.maxC() - read.startC())))
                         : OptionalDouble.empty(),
-                new HeatFinding.Tolerances(read.maxC(), ENOUGH_MIN));
-        boolean hot = outlet > read.maxC();
-        boolean weak = margin.orElse(0) < 0;
-        boolean brief = margin.isEmpty() && minutes.orElse(ENOUGH_MIN) < ENOUGH_MIN;
-        Verdict verdict = hot || weak ? Verdict.FAIL : brief ? Verdict.ADJUST : Verdict.PASS;
-        return new Outcome<>(finding, verdict, instructions(finding, hot, weak, brief));
+                new HeatFinding.Tolerances(
+                        read.maxC(), ENOUGH_MIN, OptionalDouble.of(minC), OptionalDouble.of(reserve)));
+        boolean hot = !Limits.atMost(outlet, read.maxC());
+        boolean cold = !Limits.atLeast(read.startC(), coldest);
+        boolean weak = margin.isPresent() && !Limits.atLeast(margin.getAsDouble(), 0);
+        boolean scant = margin.isPresent() && !Limits.atLeast(margin.getAsDouble(), reserve);
+        boolean brief = margin.isEmpty() && minutes.isPresent() && !Limits.atLeast(minutes.getAsDouble(), ENOUGH_MIN);
+        boolean nothing = margin.isEmpty() && minutes.isEmpty();
+        Verdict verdict = hot || cold || weak
+                ? Verdict.FAIL
+                : brief || scant ? Verdict.ADJUST : nothing ? Verdict.UNCLEAR : Verdict.PASS;
+        return new Outcome<>(finding, verdict, instructions(finding, hot, cold, scant, brief, nothing));
     }
 
-    private static List<Instruction> instructions(HeatFinding finding, boolean hot, boolean weak, boolean brief) {
+    private static List<Instruction> instructions(
+            HeatFinding finding, boolean hot, boolean cold, boolean scant, boolean brief, boolean nothing) {
         List<Instruction> instructions = new ArrayList<>();
-        Amount heat = watts(finding.heatW());
-        if (hot) {
-            instructions.add(
-                    finding.leastFlowLMin().isPresent()
-                            ? Instruction.of(
-                                            "water",
-                                            Said.of(
-                                                    "Bring the flow to {0} or more.",
-                                                    new Amount(
-                                                            Quantity.FLOW,
-                                                            Math.ceil(finding.leastFlowLMin()
-                                                                                            .getAsDouble()
-                                                                                    * 10
-                                                                            - 1e-9)
-                                                                    / 10,
-                                                            1)))
-                                    .byHand(Said.of(
-                                            "The outlet would be at {0}, over the {1} that are allowed. Look for "
-                                                    + "a kink, a filter, air in the pump.",
-                                            Amount.celsius(finding.outletC(), 1),
-                                            Amount.celsius(finding.tolerances().maxC(), 1)))
-                            : Instruction.of(
-                                            "water",
-                                            Said.of(
-                                                    "Cool the water below {0} before it runs.",
-                                                    Amount.celsius(
-                                                            finding.tolerances().maxC(), 1)))
-                                    .byHand(Said.of(
-                                            "It starts at {0}, and nothing may leave warmer than that.",
-                                            Amount.celsius(finding.startC(), 1))));
+        if (hot || cold) {
+            instructions.add(temperature(finding, hot));
         }
-        if (weak) {
-            instructions.add(Instruction.of(
-                            "chiller",
-                            Said.of("Fit a chiller that carries {0} or more.", watts(Math.ceil(finding.heatW()))))
-                    .byHand(Said.of(
-                            "This one lacks {0} of the heat; the water goes on getting warmer.",
-                            Amount.percent(-finding.chillerMarginPct().getAsDouble(), 0))));
+        if (scant || hot && brief) {
+            instructions.add(chiller(finding));
+        } else if (brief) {
+            instructions.addAll(bucket(finding));
         }
-        if (brief && !hot) {
-            double minutes = Math.floor(finding.bucketMinutes().getAsDouble());
-            instructions.add(Instruction.of(
-                            "bucket",
-                            Said.of("Stop after {0} and let the water cool.", new Amount(Quantity.MINUTES, minutes, 0)))
+        if (nothing) {
+            instructions.add(Instruction.of("water", Said.of("Say what carries the heat away."))
                     .byHand(Said.of(
-                            "Then the outlet is at {0}. For an hour it takes {1}.",
-                            Amount.celsius(finding.tolerances().maxC(), 1),
-                            litres(finding.hourL().getAsDouble()))));
-            finding.iceMinutesPerKg()
-                    .ifPresent(ice -> instructions.add(Instruction.of(
-                            "bucket",
-                            Said.of(
-                                    "A second bucket of this size doubles it; each kilogram of ice in it gives "
-                                            + "{0} more.",
-                                    new Amount(Quantity.MINUTES, Math.floor(ice), 0)))));
+                            "{0} go into the water. Type the volume of the bucket, or what the chiller carries away "
+                                    + "by its plate.",
+                            watts(finding.heatW()))));
         }
         if (instructions.isEmpty()) {
-            Said stays = finding.chillerMarginPct().isPresent()
-                    ? Said.of("The chiller carries the {0} that the water takes up.", heat)
-                    : finding.bucketMinutes().isPresent()
-                            ? Said.of(
-                                    "The bucket lasts {0}.",
-                                    new Amount(
-                                            Quantity.MINUTES,
-                                            Math.floor(finding.bucketMinutes().getAsDouble()),
-                                            0))
-                            : Said.of("The water takes up {0}; look how it is carried away.", heat);
-            instructions.add(Instruction.of("water", stays)
-                    .byHand(Said.of(
-                            "It leaves {0} warmer than it enters, at {1}.",
-                            Amount.celsiusDifference(finding.riseC(), 1), Amount.celsius(finding.outletC(), 1))));
+            instructions.add(well(finding));
         }
         return instructions;
+    }
+
+    /** What brings inlet and outlet between their limits: the water's own temperature, else more of it. */
+    private static Instruction temperature(HeatFinding finding, boolean hot) {
+        double coldest = up(finding.coldestC().getAsDouble());
+        double warmest = down(finding.tolerances().maxC() - finding.riseC());
+        if (coldest <= warmest && (!hot || finding.startC() > warmest + NEAR_C)) {
+            return hot
+                    ? Instruction.of(
+                                    "water",
+                                    Said.of("Cool the water to {0} before it runs.", Amount.celsius(warmest, 1)))
+                            .byHand(Said.of(
+                                    "It leaves {0} warmer than it enters, and may be {1} at the most. Not under {2}: a "
+                                            + "cold source cracks or sweats.",
+                                    Amount.celsiusDifference(finding.riseC(), 1).least(),
+                                    Amount.celsius(finding.tolerances().maxC(), 1)
+                                            .most(),
+                                    Amount.celsius(coldest, 1)))
+                    : Instruction.of(
+                                    "water",
+                                    Said.of("Warm the water to {0} before it runs.", Amount.celsius(coldest, 1)))
+                            .byHand(Said.of(
+                                    "It starts at {0}. A colder source cracks, or sweats beside its high voltage. Not "
+                                            + "over {1}.",
+                                    Amount.celsius(finding.startC(), 1), Amount.celsius(warmest, 1)));
+        }
+        double start = Math.max(
+                coldest, Math.min(finding.startC(), finding.tolerances().maxC()));
+        double room = finding.tolerances().maxC() - start;
+        double flow = room > 0
+                ? Math.ceil(finding.heatW() * 600_000 / (finding.densityKgM3() * finding.specificHeatJKgK() * room)
+                                - 1e-9)
+                        / 10
+                : Double.MAX_VALUE;
+        if (flow > MOST_FLOW_LMIN) {
+            return Instruction.of(
+                            "source", Said.of("Do not run it so: ask the maker of the source which water it takes."))
+                    .byHand(Said.of(
+                            "No flow that a pump gives keeps the outlet under {0} with water from {1} on.",
+                            Amount.celsius(finding.tolerances().maxC(), 1), Amount.celsius(start, 1)));
+        }
+        Amount litres = new Amount(Quantity.FLOW, flow, 1);
+        return Instruction.of(
+                        "water",
+                        start > finding.startC()
+                                ? Said.of(
+                                        "Warm the water to {0} and bring the flow to {1} or more.",
+                                        Amount.celsius(start, 1), litres)
+                                : Said.of("Bring the flow to {0} or more.", litres))
+                .byHand(Said.of(
+                        "The outlet would be at {0}, over the {1} that are allowed. Look for a kink, a filter, air in the "
+                                + "pump.",
+                        Amount.celsius(finding.outletC(), 1),
+                        Amount.celsius(finding.tolerances().maxC(), 1)));
+    }
+
+    private static Instruction chiller(HeatFinding finding) {
+        double reserve = finding.tolerances().chillerReservePct().orElse(0);
+        Said why = finding.chillerMarginPct().isPresent()
+                ? finding.chillerMarginPct().getAsDouble() < 0
+                        ? Said.of(
+                                "This one lacks {0} of the heat; the water goes on getting warmer.",
+                                Amount.percent(-finding.chillerMarginPct().getAsDouble(), 0)
+                                        .least())
+                        : Said.of(
+                                "This one has {0} in reserve, and {1} are wanted: it gets weaker with dust and heat.",
+                                Amount.percent(finding.chillerMarginPct().getAsDouble(), 0)
+                                        .most(),
+                                Amount.percent(reserve, 0))
+                : Said.of("A bucket alone is too warm from the beginning.");
+        return Instruction.of(
+                        "chiller",
+                        Said.of(
+                                "Fit a chiller that carries {0} or more.",
+                                watts(finding.heatW() * (1 + reserve / 100)).least()))
+                .byHand(why);
+    }
+
+    private static List<Instruction> bucket(HeatFinding finding) {
+        List<Instruction> instructions = new ArrayList<>();
+        double minutes = Math.floor(finding.bucketMinutes().getAsDouble());
+        if (minutes < 1 || finding.hourL().isEmpty() || finding.hourL().getAsDouble() > MOST_BUCKET_L) {
+            instructions.add(chiller(finding));
+            return instructions;
+        }
+        instructions.add(Instruction.of(
+                        "bucket",
+                        Said.of(
+                                "Use {0} of water or more, or stop after {1} and let it cool.",
+                                litres(finding.hourL().getAsDouble()), new Amount(Quantity.MINUTES, minutes, 0)))
+                .byHand(Said.of(
+                        "After {1} the outlet of this bucket is at {0}. With {2} it lasts an hour.",
+                        Amount.celsius(finding.tolerances().maxC(), 1),
+                        new Amount(Quantity.MINUTES, minutes, 0),
+                        litres(finding.hourL().getAsDouble()))));
+        finding.iceMinutesPerKg()
+                .ifPresent(ice -> instructions.add(Instruction.of(
+                        "bucket",
+                        Said.of(
+                                "Each kilogram of ice gives {0} more; the water never goes under {1}.",
+                                new Amount(Quantity.MINUTES, Math.floor(ice), 0),
+                                Amount.celsius(finding.coldestC().orElse(HeatReadings.COLDEST_C), 1)
+                                        .least()))));
+        return instructions;
+    }
+
+    private static Instruction well(HeatFinding finding) {
+        return Instruction.of(
+                        "water",
+                        finding.chillerMarginPct().isPresent()
+                                ? Said.of(
+                                        "The chiller carries the {0} that the water takes up.", watts(finding.heatW()))
+                                : Said.of(
+                                        "The bucket lasts {0}.",
+                                        new Amount(
+                                                Quantity.MINUTES,
+                                                Math.floor(
+                                                        finding.bucketMinutes().getAsDouble()),
+                                                0)))
+                .byHand(Said.of(
+                        "It leaves {0} warmer than it enters, at {1}.",
+                        Amount.celsiusDifference(finding.riseC(), 1), Amount.celsius(finding.outletC(), 1)));
+    }
+
+    private static double up(double celsius) {
+        return Math.ceil(celsius * 10 - 1e-6) / 10;
+    }
+
+    private static double down(double celsius) {
+        return Math.floor(celsius * 10 + 1e-6) / 10;
     }
 
     private static Amount watts(double watts) {
@@ -216,21 +321,23 @@ public final class CoolantHeat implements Procedure<HeatReadings, HeatFinding> {
     public List<Evidence> evidence(HeatFinding finding) {
         List<Evidence> evidence = new ArrayList<>(List.of(
                 new Evidence("heat into the water", Said.of("{0}", watts(finding.heatW()))),
-                new Evidence("warmer by", Said.of("{0}", Amount.celsiusDifference(finding.riseC(), 1))),
+                new Evidence("temperature rise", Said.of("{0}", Amount.celsiusDifference(finding.riseC(), 1))),
                 new Evidence("outlet", Said.of("{0}", Amount.celsius(finding.outletC(), 1)))));
         finding.bucketMinutes()
                 .ifPresent(minutes -> evidence.add(
                         new Evidence("bucket lasts", Said.of("{0}", new Amount(Quantity.MINUTES, minutes, 1)))));
         finding.chillerMarginPct()
                 .ifPresent(margin ->
-                        evidence.add(new Evidence("chiller to spare", Said.of("{0}", Amount.percent(margin, 0)))));
+                        evidence.add(new Evidence("chiller reserve", Said.of("{0}", Amount.percent(margin, 0)))));
         return evidence;
     }
 
     @Override
     public Said judgedBy(HeatFinding finding) {
         return Said.of(
-                "outlet up to {0}, a bucket an hour",
-                Amount.celsius(finding.tolerances().maxC(), 1));
+                "outlet up to {0}, water from {1} on, a bucket an hour",
+                Amount.celsius(finding.tolerances().maxC(), 1),
+                Amount.celsius(finding.coldestC().orElse(HeatReadings.COLDEST_C), 1)
+                        .least());
     }
 }

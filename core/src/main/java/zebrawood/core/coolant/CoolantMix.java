@@ -20,6 +20,7 @@ import zebrawood.core.procedure.Outcome;
 import zebrawood.core.procedure.Phase;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.procedure.Verdict;
+import zebrawood.core.reading.Limits;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.Said;
@@ -32,12 +33,14 @@ public final class CoolantMix implements Procedure<MixReadings, MixFinding> {
 
     /** colder nights than one thinks of, and a jug read not quite right */
     private static final double MARGIN_C = 3;
+    /** a thinner mixture feeds growth, and its inhibitors are too weak; the maker decides */
+    private static final double LEAST_PCT = 25;
 
     private static final Card CARD = new Card(
             "coolant-mix",
             1,
             "Filling",
-            Card.OnRoute.in(Phase.SERVICES, 30),
+            Card.OnRoute.in(Phase.SERVICES, 30).holdingTheGate(),
             Set.of(Change.COOLANT_WORK, Change.SOURCE_CHANGED),
             List.of(Hazard.WATER_NEAR_MAINS, Hazard.HIGH_VOLTAGE),
             45,
@@ -73,14 +76,20 @@ public final class CoolantMix implements Procedure<MixReadings, MixFinding> {
 
     @Override
     public boolean appliesTo(Plate plate) {
-        return plate.isWaterCooled();
+        return plate.presence(Plate.Part.WATER) != Plate.Presence.NONE;
+    }
+
+    @Override
+    public List<String> lacks(Plate plate) {
+        return plate.presence(Plate.Part.WATER) == Plate.Presence.UNKNOWN ? List.of("services.cooling") : List.of();
     }
 
     @Override
     public Outcome<MixFinding> evaluate(MixReadings read) {
         double margin = read.marginC().orElse(MARGIN_C);
         double needed = read.lowestAmbientC() - margin;
-        OptionalInt share = share(read.glycol(), needed);
+        double least = read.leastGlycolPct().orElse(LEAST_PCT);
+        OptionalInt share = share(read.glycol(), needed, least);
         double volume = read.circuitVolumeMl();
         boolean frost = needed < 0 && read.glycol() == Glycol.NONE;
         boolean enough = share.isPresent();
@@ -99,12 +108,19 @@ public final class CoolantMix implements Procedure<MixReadings, MixFinding> {
                 read.water(),
                 clear(read.bubbles()),
                 clear(read.leak()),
-                read.additive().map(CoolantMix::otherSchool),
-                new MixFinding.Tolerances(margin));
+                read.additive()
+                        .filter(said -> read.water()
+                                .filter(MixReadings.Water.MAKERS::equals)
+                                .isEmpty())
+                        .map(CoolantMix::otherSchool),
+                new MixFinding.Tolerances(margin, OptionalDouble.of(least)));
         List<Instruction> seen = seen(read);
         boolean leaks = read.leak().filter(watched -> !watched.clear()).isPresent();
-        List<Instruction> instructions = Stream.concat(seen.stream(), instructions(finding, frost).stream())
-                .toList();
+        // where water comes out nothing is filled and no pump runs
+        List<Instruction> instructions = leaks
+                ? seen
+                : Stream.concat(seen.stream(), instructions(finding, frost).stream())
+                        .toList();
         Verdict verdict = frost || !enough || leaks ? Verdict.FAIL : seen.isEmpty() ? Verdict.PASS : Verdict.ADJUST;
         return new Outcome<>(finding, verdict, instructions);
     }
@@ -161,13 +177,24 @@ public final class CoolantMix implements Procedure<MixReadings, MixFinding> {
         };
     }
 
-    /** The smallest whole percent that does not freeze there. */
-    private static OptionalInt share(Glycol glycol, double neededC) {
-        return neededC >= 0 || glycol == Glycol.NONE
+    /** The smallest whole percent that keeps clean and does not freeze there. */
+    private static OptionalInt share(Glycol glycol, double neededC, double leastPct) {
+        return Limits.atLeast(neededC, 0) || glycol == Glycol.NONE
                 ? OptionalInt.of(0)
-                : IntStream.rangeClosed(0, glycol.mostPct())
-                        .filter(percent -> glycol.freezingPointC(percent) <= neededC)
+                : IntStream.rangeClosed((int) Math.ceil(leastPct), glycol.mostPct())
+                        .filter(percent -> Limits.atMost(glycol.freezingPointC(percent), neededC))
                         .findFirst();
+    }
+
+    /** Whether the other glycol would be enough. */
+    private static Optional<Glycol> other(MixFinding finding) {
+        Glycol other = finding.glycol() == Glycol.PROPYLENE ? Glycol.ETHYLENE : Glycol.PROPYLENE;
+        return Optional.of(other)
+                .filter(glycol -> share(
+                                glycol,
+                                finding.neededC(),
+                                finding.tolerances().leastGlycolPct().orElse(0))
+                        .isPresent());
     }
 
     private static List<Instruction> instructions(MixFinding finding, boolean frost) {
@@ -177,8 +204,15 @@ public final class CoolantMix implements Procedure<MixReadings, MixFinding> {
                             "Plain water freezes at {0}; it may get as cold as {1} here.",
                             Amount.celsius(0, 0), Amount.celsius(finding.neededC(), 1))));
         } else if (finding.glycolPct().isEmpty()) {
-            return List.of(Instruction.of("water", Said.of("Drain the circuit or heat the room: no mixture is enough."))
-                    .byHand(Said.of("It may get as cold as {0} here.", Amount.celsius(finding.neededC(), 1))));
+            return List.of(Instruction.of(
+                            "water", Said.of("Drain the circuit or heat the room: this glycol is not enough."))
+                    .byHand(Said.of(
+                            "It may get as cold as {0} here, the margin taken off."
+                                    + other(finding)
+                                            .map(glycol -> " With " + glycol.words()
+                                                    + " it can be done, where the maker of the source allows it.")
+                                            .orElse(" No mixture is enough for that."),
+                            Amount.celsius(finding.neededC(), 1).most())));
         }
         List<Instruction> instructions = new ArrayList<>();
         boolean plain = finding.glycolPct().getAsInt() == 0;
@@ -191,27 +225,36 @@ public final class CoolantMix implements Procedure<MixReadings, MixFinding> {
                                 : Said.of(
                                         "Mix {0} of water with {1} of "
                                                 + finding.glycol().words() + ".",
-                                        millilitres(finding.waterMl().getAsDouble()),
-                                        millilitres(finding.glycolMl().getAsDouble())))
+                                        millilitres(rest(finding, finding.glycolMl())),
+                                        millilitres(finding.glycolMl().getAsDouble())
+                                                .least()))
                 .byHand(
                         plain
                                 ? Said.of("Distilled or deionised; it freezes at {0}.", Amount.celsius(0, 0))
                                 : Said.of(
                                         "That is {0} by volume; it freezes at {1}.",
                                         Amount.percent(finding.glycolPct().getAsInt(), 0),
-                                        Amount.celsius(finding.freezingPointC().getAsDouble(), 1))));
+                                        Amount.celsius(finding.freezingPointC().getAsDouble(), 1)
+                                                .least())));
         instructions.add(Instruction.of(
                 "filling",
                 finding.firstFillMl().isPresent()
                         ? Said.of(
-                                "Fill in {0}, run the pump with mains off the high voltage until no "
-                                        + "bubble comes, switch off, then top up {1}.",
-                                millilitres(finding.firstFillMl().getAsDouble()),
-                                millilitres(finding.topUpMl().getAsDouble()))
-                        : Said.of("Fill to the reservoir's mark, run the pump with mains off the high "
-                                + "voltage until no bubble comes, switch off, then fill to the "
-                                + "mark again.")));
+                                "Fill in {0}, run the pump alone, the laser switched off, until no bubble comes, "
+                                        + "switch the pump off, then top up {1}.",
+                                millilitres(finding.firstFillMl().getAsDouble()).most(),
+                                millilitres(rest(
+                                        finding,
+                                        OptionalDouble.of(
+                                                Math.floor(finding.firstFillMl().getAsDouble() + 1e-6)))))
+                        : Said.of("Fill to the reservoir's mark, run the pump alone, the laser switched off, until no "
+                                + "bubble comes, switch the pump off, then fill to the mark again.")));
         return instructions;
+    }
+
+    /** What is left of the circuit beside a part that is rounded: the parts add up to the whole. */
+    private static double rest(MixFinding finding, OptionalDouble part) {
+        return Math.rint(finding.circuitVolumeMl()) - Math.ceil(part.getAsDouble() - 1e-6);
     }
 
     private static Amount millilitres(double ml) {

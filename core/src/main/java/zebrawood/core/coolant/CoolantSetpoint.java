@@ -1,6 +1,5 @@
 package zebrawood.core.coolant;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -18,6 +17,7 @@ import zebrawood.core.procedure.Phase;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.procedure.Trait;
 import zebrawood.core.procedure.Verdict;
+import zebrawood.core.reading.Limits;
 import zebrawood.core.site.HumidAir;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Said;
@@ -27,6 +27,10 @@ public final class CoolantSetpoint implements Procedure<SetpointReadings, Setpoi
 
     /** above the dew point: how far a chiller swings and a hygrometer errs */
     private static final double MARGIN_C = 2;
+    /** how closely most chillers hold what they are set to */
+    private static final double HOLD_C = 0.5;
+    /** what only bits make of a tenth of a degree */
+    private static final double LITTLE = 1e-6;
     /** where most sources are rated; used only where plate and air leave the choice */
     private static final double PREFERRED_C = 20;
     /** as finely as a room is kept */
@@ -38,7 +42,7 @@ public final class CoolantSetpoint implements Procedure<SetpointReadings, Setpoi
             "coolant-setpoint",
             1,
             "Set-point",
-            Card.OnRoute.in(Phase.SERVICES, 50),
+            Card.OnRoute.in(Phase.SERVICES, 50).holdingTheGate(),
             Set.of(Change.MOVED, Change.COOLANT_WORK, Change.SOURCE_CHANGED),
             List.of(Hazard.CONDENSATION),
             2,
@@ -73,7 +77,12 @@ public final class CoolantSetpoint implements Procedure<SetpointReadings, Setpoi
 
     @Override
     public boolean appliesTo(Plate plate) {
-        return plate.isWaterCooled();
+        return plate.presence(Plate.Part.WATER) != Plate.Presence.NONE;
+    }
+
+    @Override
+    public List<String> lacks(Plate plate) {
+        return plate.presence(Plate.Part.WATER) == Plate.Presence.UNKNOWN ? List.of("services.cooling") : List.of();
     }
 
     @Override
@@ -84,31 +93,38 @@ public final class CoolantSetpoint implements Procedure<SetpointReadings, Setpoi
     @Override
     public Outcome<SetpointFinding> evaluate(SetpointReadings read) {
         double margin = read.marginC().orElse(MARGIN_C);
+        double hold = read.holdC().orElse(HOLD_C);
         double dew = HumidAir.dewPointC(read.airTemperatureC(), read.relativeHumidityPct());
         double lowest = Math.max(read.minCoolantC(), dew + margin);
         double highest = read.maxCoolantC();
-        boolean open = lowest <= highest;
+        boolean open = Limits.atLeast(highest - lowest, 2 * hold);
         OptionalDouble setpoint = OptionalDouble.empty();
         if (open) {
             setpoint = OptionalDouble.of(
                     read.followC().isPresent()
                             ? read.airTemperatureC() + read.followC().getAsDouble()
                             : Math.max(
-                                    lowest, Math.min(highest, read.preferredC().orElse(PREFERRED_C))));
+                                    lowest + hold,
+                                    Math.min(highest - hold, read.preferredC().orElse(PREFERRED_C))));
         }
-        boolean within = open && setpoint.getAsDouble() >= lowest && setpoint.getAsDouble() <= highest;
+        boolean within = open
+                && Limits.atLeast(setpoint.getAsDouble(), lowest + hold)
+                && Limits.atMost(setpoint.getAsDouble(), highest - hold);
         OptionalDouble dryTo = OptionalDouble.empty();
         OptionalDouble roomTo = OptionalDouble.empty();
         if (!open) {
-            dryTo = OptionalDouble.of(humidity(highest - margin, read));
-        } else if (!within && highest - lowest < ROOM_C && lowest > read.minCoolantC()) {
-            dryTo = OptionalDouble.of(humidity(highest - margin - ROOM_C, read));
-        } else if (!within && setpoint.getAsDouble() > highest) {
-            roomTo = OptionalDouble.of(highest - read.followC().getAsDouble());
+            dryTo = Limits.atLeast(highest - read.minCoolantC(), 2 * hold)
+                    ? OptionalDouble.of(humidity(highest - 2 * hold - margin, read.airTemperatureC()))
+                    : OptionalDouble.empty();
         } else if (!within) {
-            roomTo = OptionalDouble.of(lowest - read.followC().getAsDouble());
-            dryTo = setpoint.getAsDouble() >= read.minCoolantC()
-                    ? OptionalDouble.of(humidity(setpoint.getAsDouble() - margin, read))
+            boolean warm = setpoint.getAsDouble() > highest - hold;
+            double follow = read.followC().getAsDouble();
+            double room = warm ? down(highest - hold - follow) : up(lowest + hold - follow);
+            roomTo = OptionalDouble.of(room);
+            // a room that is cooled keeps its damp: it must be dry enough for that first
+            double dewThen = Math.min(room - ROOM_C, room + follow - hold - margin);
+            dryTo = warm && dew > dewThen
+                    ? OptionalDouble.of(humidity(dewThen, read.airTemperatureC()))
                     : OptionalDouble.empty();
         }
         SetpointFinding finding = new SetpointFinding(
@@ -121,24 +137,25 @@ public final class CoolantSetpoint implements Procedure<SetpointReadings, Setpoi
                 read.followC(),
                 dryTo,
                 roomTo,
-                new SetpointFinding.Tolerances(margin, read.minCoolantC(), highest));
+                new SetpointFinding.Tolerances(margin, read.minCoolantC(), highest, OptionalDouble.of(hold)));
         return new Outcome<>(finding, within ? Verdict.PASS : Verdict.FAIL, instructions(finding, within));
     }
 
     /** The humidity, %, at which the dew point lies there in air of this temperature. */
-    private static double humidity(double dewPointC, SetpointReadings read) {
+    private static double humidity(double dewPointC, double airC) {
         return dewPointC < DRIEST_C
                 ? 0
-                : Math.min(
-                        100, 100 * HumidAir.saturationHPa(dewPointC) / HumidAir.saturationHPa(read.airTemperatureC()));
+                : Math.min(100, 100 * HumidAir.saturationHPa(dewPointC) / HumidAir.saturationHPa(airC));
     }
 
     private static List<Instruction> instructions(SetpointFinding finding, boolean within) {
-        Amount dew = Amount.celsius(finding.dewPointC(), 1);
+        Amount dew = Amount.celsius(finding.dewPointC(), 1).least();
         if (within) {
             Said between = Said.of(
                     "Between {0} and {1} it is safe today; the dew point is {2}.",
-                    Amount.celsius(up(finding.lowestC()), 1), Amount.celsius(finding.highestC(), 1), dew);
+                    Amount.celsius(finding.lowestC(), 1).least(),
+                    Amount.celsius(finding.highestC(), 1).most(),
+                    dew);
             Said action = finding.followC().isPresent()
                     ? Said.of(
                             "Leave the chiller as it is: the water is at about {0}.",
@@ -146,49 +163,44 @@ public final class CoolantSetpoint implements Procedure<SetpointReadings, Setpoi
                     : Said.of("Set the chiller to {0}.", Amount.celsius(set(finding), 1));
             return List.of(Instruction.of("chiller", action).byHand(between));
         }
-        List<Instruction> instructions = new ArrayList<>();
         if (finding.setpointC().isEmpty()) {
-            instructions.add(Instruction.of(
-                            "room",
-                            Said.of(
-                                    "Dry the air to {0} or less before the pump runs.",
-                                    Amount.percent(Math.floor(finding.dryToPct().getAsDouble() + 1e-9), 0)))
-                    .byHand(Said.of(
-                            "Above the dew point of {0} by {1} the water would be warmer than the {2} that the "
-                                    + "maker allows.",
-                            dew, degrees(finding.tolerances().marginC()), Amount.celsius(finding.highestC(), 1))));
-            return instructions;
+            return List.of(noWindow(finding, dew));
         }
-        if (finding.roomToC().isEmpty()) {
-            instructions.add(Instruction.of(
-                            "room",
-                            Said.of(
-                                    "Dry the air to {0} or less.",
-                                    Amount.percent(Math.floor(finding.dryToPct().getAsDouble() + 1e-9), 0)))
-                    .byHand(Said.of(
-                            "The chiller follows the room, and between {0} and {1} no room can be kept so exactly.",
-                            Amount.celsius(finding.lowestC(), 1), Amount.celsius(finding.highestC(), 1))));
-            return instructions;
-        }
-        boolean warm = finding.setpointC().getAsDouble() > finding.highestC();
+        boolean warm = finding.setpointC().getAsDouble() > finding.highestSetC();
         double over = warm
-                ? finding.setpointC().getAsDouble() - finding.highestC()
-                : finding.lowestC() - finding.setpointC().getAsDouble();
-        double room = finding.roomToC().getAsDouble();
-        instructions.add(Instruction.of(
-                        "room",
-                        Said.of(
-                                (warm ? "Cool" : "Warm") + " the room to {0}.",
-                                Amount.celsius(warm ? Math.floor(room * 10 + 1e-6) / 10 : up(room), 1)))
+                ? finding.setpointC().getAsDouble() - finding.highestSetC()
+                : finding.lowestSetC() - finding.setpointC().getAsDouble();
+        Amount room = Amount.celsius(finding.roomToC().getAsDouble(), 1);
+        Said action = finding.dryToPct().isPresent()
+                ? Said.of("Dry the air to {0} or less, then cool the room to {1}.", dry(finding), room)
+                : Said.of((warm ? "Cool" : "Warm") + " the room to {0}.", room);
+        return List.of(Instruction.of("room", action)
                 .byHand(Said.of(
                         "The chiller follows the room: the water would be at {0}, too " + (warm ? "warm" : "cold")
                                 + " by {1}.",
                         Amount.celsius(finding.setpointC().getAsDouble(), 1),
-                        degrees(over))));
-        finding.dryToPct()
-                .ifPresent(dry -> instructions.add(Instruction.of(
-                        "room", Said.of("Or dry the air to {0} or less.", Amount.percent(Math.floor(dry + 1e-9), 0)))));
-        return instructions;
+                        degrees(over).least())));
+    }
+
+    private static Amount dry(SetpointFinding finding) {
+        return Amount.percent(finding.dryToPct().getAsDouble(), 0).most();
+    }
+
+    private static Instruction noWindow(SetpointFinding finding, Amount dew) {
+        if (finding.dryToPct().isEmpty()) {
+            return Instruction.of("chiller", Said.of("Use a chiller that holds its temperature more closely."))
+                    .byHand(Said.of(
+                            "Between the {0} and the {1} that the maker of the source allows, this one swings by {2} "
+                                    + "either way.",
+                            Amount.celsius(finding.tolerances().minCoolantC(), 1),
+                            Amount.celsius(finding.highestC(), 1),
+                            degrees(finding.tolerances().holdC().orElse(0)).least()));
+        }
+        return Instruction.of("room", Said.of("Dry the air to {0} or less before the pump runs.", dry(finding)))
+                .byHand(Said.of(
+                        "Above the dew point of {0} by {1}, and as the chiller swings, the water would be warmer than the "
+                                + "{2} that the maker allows.",
+                        dew, degrees(finding.tolerances().marginC()), Amount.celsius(finding.highestC(), 1)));
     }
 
     /** A difference is no temperature: it has no freezing point to convert. */
@@ -200,11 +212,18 @@ public final class CoolantSetpoint implements Procedure<SetpointReadings, Setpoi
     public static double set(SetpointFinding finding) {
         double set = finding.setpointC().getAsDouble();
         double rounded = Math.round(set * 10) / 10.0;
-        return rounded < finding.lowestC() ? Math.min(up(set), finding.highestC()) : rounded;
+        if (rounded < finding.lowestSetC() - LITTLE) {
+            rounded = up(finding.lowestSetC());
+        }
+        return rounded > finding.highestSetC() + LITTLE ? down(finding.highestSetC()) : rounded;
     }
 
     private static double up(double celsius) {
-        return Math.ceil(celsius * 10 - 1e-6) / 10;
+        return Math.ceil(celsius * 10 - LITTLE) / 10;
+    }
+
+    private static double down(double celsius) {
+        return Math.floor(celsius * 10 + LITTLE) / 10;
     }
 
     @Override
@@ -217,9 +236,15 @@ public final class CoolantSetpoint implements Procedure<SetpointReadings, Setpoi
     @Override
     public List<Evidence> evidence(SetpointFinding finding) {
         return List.of(
-                new Evidence("dew point", Said.of("{0}", Amount.celsius(finding.dewPointC(), 1))),
-                new Evidence("coldest today", Said.of("{0}", Amount.celsius(finding.lowestC(), 1))),
-                new Evidence("warmest", Said.of("{0}", Amount.celsius(finding.highestC(), 1))),
+                new Evidence(
+                        "dew point",
+                        Said.of("{0}", Amount.celsius(finding.dewPointC(), 1).least())),
+                new Evidence(
+                        "lowest safe set-point",
+                        Said.of("{0}", Amount.celsius(finding.lowestSetC(), 1).least())),
+                new Evidence(
+                        "highest",
+                        Said.of("{0}", Amount.celsius(finding.highestSetC(), 1).most())),
                 new Evidence(
                         "room",
                         Said.of(

@@ -10,6 +10,8 @@ import java.util.OptionalDouble;
  * @param outletC as the work begins, °C
  * @param bucketMinutes until the outlet is too warm, min, 0 where it is from the beginning; absent without a bucket
  * @param chillerMarginPct what the chiller carries beyond the heat, %; absent without one
+ * @param coldestC the coldest that the water may be, °C: the maker's limit, or a little over the dew point; absent in
+ *     findings of earlier programs
  * @param densityKgM3 of the mixture
  * @param specificHeatJKgK of the mixture
  * @param startC of the water, °C
@@ -25,6 +27,7 @@ public record HeatFinding(
         double outletC,
         OptionalDouble bucketMinutes,
         OptionalDouble chillerMarginPct,
+        OptionalDouble coldestC,
         double densityKgM3,
         double specificHeatJKgK,
         double startC,
@@ -34,8 +37,12 @@ public record HeatFinding(
         OptionalDouble leastFlowLMin,
         Tolerances tolerances) {
 
-    /** The limits of the day: the hottest outlet, °C, and how long a bucket is to last, min. */
-    public record Tolerances(double maxC, double bucketMinutes) {}
+    /**
+     * The limits of the day: the hottest outlet, °C, how long a bucket is to last, min, the coldest water, °C, and the
+     * chiller's reserve, %.
+     */
+    public record Tolerances(
+            double maxC, double bucketMinutes, OptionalDouble minC, OptionalDouble chillerReservePct) {}
 
     /** Temperature of a mixed bucket after so many minutes, °C, no loss to the room. */
     public double bucketC(double minutes) {

@@ -38,6 +38,6 @@ public record MixFinding(
         Optional<String> otherSchool,
         Tolerances tolerances) {
 
-    /** Kept below the coldest that the room may get, °C. */
-    public record Tolerances(double marginC) {}
+    /** Kept below the coldest that the room may get, °C; the thinnest mixture that keeps clean, %. */
+    public record Tolerances(double marginC, OptionalDouble leastGlycolPct) {}
 }

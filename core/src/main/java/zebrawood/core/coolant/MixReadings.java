@@ -13,6 +13,7 @@ import zebrawood.core.reading.Checks;
  * @param lowestAmbientC the coldest that the room may get, °C, -60..150
  * @param marginC kept below that, °C, 0 or more; 3 where absent
  * @param glycol what keeps it from freezing
+ * @param leastGlycolPct the thinnest mixture that keeps clean, % by volume, 0..57; 25 where absent, the maker decides
  * @param water which water, where that was said
  * @param additive what else is in it, where that was said
  * @param bubbles how long the pump ran alone, and whether no bubble was left, where that was watched
@@ -25,6 +26,7 @@ public record MixReadings(
         double lowestAmbientC,
         OptionalDouble marginC,
         Glycol glycol,
+        OptionalDouble leastGlycolPct,
         Optional<Water> water,
         Optional<Additive> additive,
         Optional<Watched> bubbles,
@@ -68,6 +70,7 @@ public record MixReadings(
                 lowestAmbientC,
                 marginC,
                 glycol,
+                OptionalDouble.empty(),
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
@@ -93,6 +96,7 @@ public record MixReadings(
                 .within("lowestAmbientC", lowestAmbientC, -60, 150)
                 .atLeast("marginC", marginC, 0)
                 .present("glycol", glycol)
+                .within("leastGlycolPct", leastGlycolPct, 0, 57)
                 .tie(() -> firstFillMl.orElse(0) <= circuitVolumeMl, "firstFillMl", "is more than the circuit holds")
                 .tie(
                         () -> firstFillMl.isEmpty() || hose.isEmpty(),

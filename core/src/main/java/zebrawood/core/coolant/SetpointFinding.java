@@ -28,6 +28,23 @@ public record SetpointFinding(
         OptionalDouble roomToC,
         Tolerances tolerances) {
 
-    /** The limits of the day: kept above the dew point, and the coldest and the warmest that the maker allows, °C. */
-    public record Tolerances(double marginC, double minCoolantC, double maxCoolantC) {}
+    /**
+     * The limits of the day: kept above the dew point, the coldest and the warmest that the maker allows, how closely
+     * the chiller holds its set-point, °C.
+     */
+    public record Tolerances(double marginC, double minCoolantC, double maxCoolantC, OptionalDouble holdC) {}
+
+    private double hold() {
+        return tolerances.holdC().orElse(0);
+    }
+
+    /** The lowest that the chiller may be set to, °C: it swings about that. */
+    double lowestSetC() {
+        return lowestC + hold();
+    }
+
+    /** The highest that it may be set to, °C. */
+    double highestSetC() {
+        return highestC - hold();
+    }
 }

@@ -11,6 +11,7 @@ import zebrawood.core.reading.Checks;
  * @param marginC how far above the dew point the water stays, °C, 0 or more; 2 where absent
  * @param minCoolantC the coldest that the maker allows, °C, -60..150
  * @param maxCoolantC the warmest, °C, not under the coldest
+ * @param holdC how closely the chiller holds what it is set to, °C, 0..5; 0.5 where absent
  * @param preferredC what is preferred, °C; 20 where absent
  * @param followC the difference to the room that a chiller keeps which cannot be set, °C, -30..30; then nothing is
  *     preferred
@@ -21,8 +22,30 @@ public record SetpointReadings(
         OptionalDouble marginC,
         double minCoolantC,
         double maxCoolantC,
+        OptionalDouble holdC,
         OptionalDouble preferredC,
         OptionalDouble followC) {
+
+    /** Of a chiller that holds as most do. */
+    public SetpointReadings(
+            double airTemperatureC,
+            double relativeHumidityPct,
+            OptionalDouble marginC,
+            double minCoolantC,
+            double maxCoolantC,
+            OptionalDouble preferredC,
+            OptionalDouble followC) {
+        this(
+                airTemperatureC,
+                relativeHumidityPct,
+                marginC,
+                minCoolantC,
+                maxCoolantC,
+                OptionalDouble.empty(),
+                preferredC,
+                followC);
+    }
+
     public SetpointReadings {
         new Checks()
                 .within("airTemperatureC", airTemperatureC, -45, 60)
@@ -31,6 +54,7 @@ public record SetpointReadings(
                 .atLeast("marginC", marginC, 0)
                 .within("minCoolantC", minCoolantC, -60, 150)
                 .within("maxCoolantC", maxCoolantC, -60, 150)
+                .within("holdC", holdC, 0, 5)
                 .within("preferredC", preferredC, -60, 150)
                 .within("followC", followC, -30, 30)
                 .tie(() -> maxCoolantC >= minCoolantC, "maxCoolantC", "must not be under the coldest water allowed")

@@ -257,6 +257,7 @@ public record Comparison(
                 case PART_FITTED -> 0.55;
                 case MOVED -> 0.5;
                 case COOLANT_WORK -> 0.35;
+                case COVERS_OFF -> 0.2;
                 case MAINS_WORK -> 0.15;
             };
         }

@@ -52,8 +52,16 @@ public sealed interface Body {
      * @param lifted whether it was seen to be so
      * @param fired whether answering it meant firing the laser
      * @param remark what was written beside it; may be empty
+     * @param until the last day on which it counts, where what was seen runs out
      */
-    record GateLine(String bar, String title, boolean lifted, boolean fired, String remark) implements Body {
+    record GateLine(String bar, String title, boolean lifted, boolean fired, String remark, Optional<LocalDate> until)
+            implements Body {
+
+        /** One that does not run out. */
+        public GateLine(String bar, String title, boolean lifted, boolean fired, String remark) {
+            this(bar, title, lifted, fired, remark, Optional.empty());
+        }
+
         @Override
         public String stop() {
             return "first-light";

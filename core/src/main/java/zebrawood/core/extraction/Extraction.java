@@ -23,6 +23,7 @@ import zebrawood.core.procedure.Outcome;
 import zebrawood.core.procedure.Phase;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.procedure.Verdict;
+import zebrawood.core.reading.Limits;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.Said;
@@ -36,7 +37,6 @@ public final class Extraction implements Procedure<ExtractionReadings, Extractio
     /** carries fine dust and smoke along a level duct; where the dust asks for more, it is typed */
     private static final double LEAST_TRANSPORT_MPS = 10;
 
-    private static final double[] STANDARD_MM = {100, 125, 150, 160, 180, 200, 224, 250, 280, 315};
     /** points of a drawn curve: smooth on paper, few enough for an entry */
     private static final int CURVE = 24;
     /** ten years: further ahead no straight line through a filter's gauge is believed */
@@ -46,7 +46,7 @@ public final class Extraction implements Procedure<ExtractionReadings, Extractio
             "exhaust-duct",
             1,
             "Extraction",
-            Card.OnRoute.in(Phase.SERVICES, 10),
+            Card.OnRoute.in(Phase.SERVICES, 10).holdingTheGate(),
             Set.of(Change.MOVED, Change.PART_FITTED),
             List.of(Hazard.DUCTING, Hazard.FUMES, Hazard.FIRE),
             20,
@@ -99,7 +99,7 @@ public final class Extraction implements Procedure<ExtractionReadings, Extractio
         List<ExtractionFinding.Velocity> velocities = layout.segments().stream()
                 .map(segment -> new ExtractionFinding.Velocity(segment.name(), segment.velocityMps(flow)))
                 .toList();
-        boolean carries = velocities.stream().allMatch(velocity -> velocity.ms() >= least);
+        boolean carries = velocities.stream().allMatch(velocity -> Limits.atLeast(velocity.ms(), least));
         List<Link> chain = chain(layout, flow, air);
         ExtractionFinding finding = new ExtractionFinding(
                 layout.pressurePa(read.requiredFlowM3h(), air),
@@ -118,16 +118,17 @@ public final class Extraction implements Procedure<ExtractionReadings, Extractio
                         .toList(),
                 read.requiredFlowM3h(),
                 read.fanAtDischargeEnd(),
-                better(read, layout, fan, flow, air, margin, carries),
+                Optional.empty(),
+                new SingleChange(read, fan, least).best(margin, carries),
                 loaded(read, layout, fan),
                 due(read),
                 read.other().map(other -> other(read, other, fan, air, least)),
-                margin >= 0 && !carries
+                Limits.atLeast(margin, 0) && !carries
                         ? layout.oneShut().flatMap(shut -> shut(read, shut, fan, least))
                         : Optional.empty(),
                 new ExtractionFinding.Tolerances(least));
         List<Instruction> instructions = instructions(read, finding);
-        boolean passes = margin >= 0
+        boolean passes = Limits.atLeast(margin, 0)
                 && carries
                 && read.fanAtDischargeEnd()
                 && read.startSignal().orElse(true);
@@ -198,49 +199,6 @@ public final class Extraction implements Procedure<ExtractionReadings, Extractio
         return curve;
     }
 
-    /**
-     * The single change: for too little flow the costliest segment one size wider, for too slow air alone the slowest
-     * one size narrower.
-     */
-    private static Optional<ExtractionFinding.Better> better(
-            ExtractionReadings read, Layout layout, Fan fan, double flow, Air air, double margin, boolean carries) {
-        if (margin >= 0 && carries) {
-            return Optional.empty();
-        }
-        List<Layout.Segment> segments = layout.segments();
-        int which = 0;
-        for (int i = 1; i < segments.size(); i++) {
-            boolean more = margin < 0
-                    ? segments.get(i).lossPa(flow, air) > segments.get(which).lossPa(flow, air)
-                    : segments.get(i).velocityMps(flow) < segments.get(which).velocityMps(flow);
-            which = more ? i : which;
-        }
-        Layout.Segment segment = segments.get(which);
-        OptionalDouble size = margin < 0 ? above(segment.diameterMm()) : below(segment.diameterMm());
-        if (size.isEmpty()) {
-            return Optional.empty();
-        }
-        double then = margin(fan.operatingFlow(layout.with(which, size.getAsDouble())), read);
-        return Optional.of(new ExtractionFinding.Better(segment.name(), size.getAsDouble(), then));
-    }
-
-    private static OptionalDouble above(double diameter) {
-        for (double size : STANDARD_MM) {
-            if (size > diameter) {
-                return OptionalDouble.of(size);
-            }
-        }
-        return OptionalDouble.empty();
-    }
-
-    private static OptionalDouble below(double diameter) {
-        OptionalDouble below = OptionalDouble.empty();
-        for (double size : STANDARD_MM) {
-            below = size < diameter ? OptionalDouble.of(size) : below;
-        }
-        return below;
-    }
-
     private static Optional<ExtractionFinding.Loaded> loaded(ExtractionReadings read, Layout layout, Fan fan) {
         if (read.filters().stream().noneMatch(filter -> filter.loadedDropPa().isPresent())) {
             return Optional.empty();
@@ -289,7 +247,7 @@ public final class Extraction implements Procedure<ExtractionReadings, Extractio
                 .min()
                 .orElseThrow();
         return Optional.of(new ExtractionFinding.Shut(slowest, margin(flow, read)))
-                .filter(found -> found.slowestMillis() >= least && found.marginPct() >= 0);
+                .filter(found -> Limits.atLeast(found.slowestMillis(), least) && Limits.atLeast(found.marginPct(), 0));
     }
 
     private static ExtractionFinding.OtherLayout other(
@@ -304,6 +262,69 @@ public final class Extraction implements Procedure<ExtractionReadings, Extractio
                 chain(other, flow, air));
     }
 
+    /** What to change for more flow, and what is still needed after it. */
+    private static Instruction tooLittle(ExtractionFinding finding) {
+        Said needed = Said.of(
+                "The fan must give {0} at {1}.",
+                new Amount(Quantity.PASCAL, finding.systemPressurePa(), 0).least(),
+                flow(finding.requiredFlowM3h()).least());
+        Optional<ExtractionFinding.Change> change =
+                finding.bestChange().filter(found -> found.kind() != ExtractionFinding.Kinds.FAN_END);
+        if (change.isEmpty()) {
+            return Instruction.of(
+                            "fan", Said.of("Ask for a stronger fan or a shorter run: no single change gives more."))
+                    .byHand(needed);
+        }
+        ExtractionFinding.Change found = change.get();
+        double then = found.marginPct().orElseThrow();
+        String name = Said.quoted(found.name().orElse(""));
+        String action = switch (found.kind()) {
+            case WIDER -> "Make " + name + " {0} wide";
+            case STRAIGHT -> "Pull " + name + " straight";
+            case FILTER -> "Clean " + name + ", or fit one of twice the area";
+            case NARROWER, FAN_END -> throw new IllegalStateException();
+        };
+        boolean enough = Limits.atLeast(then, 0);
+        return Instruction.of(
+                        "duct",
+                        new Said(
+                                action + (enough ? "." : "; that alone is not enough."),
+                                List.of(Amount.mm(found.diameterMm().orElse(0), 0))))
+                .byHand(
+                        enough
+                                ? Said.of(
+                                        "It is the change that gives most: the margin over the required flow is then {0}; "
+                                                + "now it is {1}.",
+                                        Amount.percent(then, 1).most(), Amount.percent(finding.marginPct(), 1))
+                                : new Said(
+                                        "Then {2} are still missing; now it is {3}. Type it again after that, or ask for "
+                                                + "a stronger fan: it must give {0} at {1} in the run as it is.",
+                                        List.of(
+                                                needed.amounts().get(0),
+                                                needed.amounts().get(1),
+                                                Amount.percent(-then, 1).least(),
+                                                Amount.percent(-finding.marginPct(), 1)
+                                                        .least())));
+    }
+
+    private static Instruction tooSlow(ExtractionFinding finding) {
+        return finding.bestChange()
+                .filter(change -> change.kind() == ExtractionFinding.Kinds.NARROWER)
+                .map(change -> Instruction.of(
+                                "duct",
+                                Said.of(
+                                        "Make " + Said.quoted(change.name().orElse("")) + " {0} wide.",
+                                        Amount.mm(change.diameterMm().orElse(0), 0)))
+                        .byHand(Said.of(
+                                "Dust lies down in it: the air is too slow there. The margin is then {0}. Where another "
+                                        + "part is too slow, it is said next.",
+                                Amount.percent(change.marginPct().orElse(0), 1).most())))
+                .orElseGet(() -> Instruction.of(
+                        "duct",
+                        Said.of("Ask whoever builds the duct: no single change of a diameter makes the air fast enough "
+                                + "and leaves enough of it.")));
+    }
+
     private static List<Instruction> instructions(ExtractionReadings read, ExtractionFinding finding) {
         List<Instruction> instructions = new ArrayList<>();
         if (!read.fanAtDischargeEnd()) {
@@ -311,44 +332,18 @@ public final class Extraction implements Procedure<ExtractionReadings, Extractio
                     .byHand(Said.of("All of the duct is then below the room's pressure: what leaks is "
                             + "sucked in, not blown into the room.")));
         }
-        if (finding.marginPct() < 0) {
-            instructions.add(finding.better()
-                    .map(better -> Instruction.of(
-                                    "duct",
-                                    new Said(
-                                            "Make " + better.segment() + " {0} wide.",
-                                            List.of(Amount.mm(better.diameterMm(), 0))))
-                            .byHand(new Said(
-                                    "It takes most. The margin over what is asked for is then {0}; now it is {1}.",
-                                    List.of(
-                                            Amount.percent(better.marginPct(), 1),
-                                            Amount.percent(finding.marginPct(), 1)))))
-                    .orElseGet(() -> Instruction.of(
-                                    "fan",
-                                    Said.of("Ask for a stronger fan or a shorter run: no wider duct is to be had."))
-                            .byHand(Said.of("{0} are missing.", Amount.percent(-finding.marginPct(), 1)))));
+        boolean enough = Limits.atLeast(finding.marginPct(), 0);
+        if (!enough) {
+            instructions.add(tooLittle(finding));
         } else if (finding.shut().isPresent()) {
             instructions.add(Instruction.of("port", Said.of("Shut one of the ports side by side while it is not used."))
-                    .byHand(new Said(
+                    .byHand(Said.of(
                             "Dust lies down in the run: the air is too slow. With one shut it is {0} at the "
                                     + "slowest, and the margin is {1}.",
-                            List.of(
-                                    new Amount(
-                                            Quantity.SPEED, finding.shut().get().slowestMillis(), 1),
-                                    Amount.percent(finding.shut().get().marginPct(), 1)))));
+                            new Amount(Quantity.SPEED, finding.shut().get().slowestMillis(), 1).most(),
+                            Amount.percent(finding.shut().get().marginPct(), 1).most())));
         } else if (!finding.transportOk()) {
-            instructions.add(finding.better()
-                    .map(better -> Instruction.of(
-                                    "duct",
-                                    new Said(
-                                            "Make " + better.segment() + " {0} wide.",
-                                            List.of(Amount.mm(better.diameterMm(), 0))))
-                            .byHand(new Said(
-                                    "Dust lies down in it: the air is too slow. The margin is then {0}.",
-                                    List.of(Amount.percent(better.marginPct(), 1)))))
-                    .orElseGet(() -> Instruction.of(
-                            "duct",
-                            Said.of("Ask whoever builds the duct: the air is too slow even in the narrowest size."))));
+            instructions.add(tooSlow(finding));
         }
         if (!read.startSignal().orElse(true)) {
             instructions.add(Instruction.of(
@@ -387,9 +382,11 @@ public final class Extraction implements Procedure<ExtractionReadings, Extractio
                 new Evidence(
                         "draws",
                         Said.of("{0} of {1}", flow(finding.operatingFlowM3h()), flow(finding.requiredFlowM3h()))),
-                new Evidence("against", Said.of("{0}", new Amount(Quantity.PASCAL, finding.operatingPressurePa(), 0))),
                 new Evidence(
-                        "takes most",
+                        "system resistance",
+                        Said.of("{0}", new Amount(Quantity.PASCAL, finding.operatingPressurePa(), 0))),
+                new Evidence(
+                        "largest pressure loss",
                         Said.of(
                                 Said.quoted(finding.losses().get(0).name()) + ", {0}",
                                 new Amount(

@@ -21,7 +21,8 @@ import java.util.OptionalDouble;
  * @param fan what the fan gives, with this air
  * @param requiredFlowM3h m³/h
  * @param fanAtDischargeEnd where the fan sits
- * @param better the change that would help most, where one is needed and there is one
+ * @param better a change of a segment, in findings of earlier programs only
+ * @param bestChange the single change that helps most, where one is needed and there is one
  * @param loaded with every filter loaded, where one says what that is
  * @param filterDue when its gauge will show that the filter is loaded, where that can be said
  * @param other the other layout, where one was given
@@ -43,6 +44,7 @@ public record ExtractionFinding(
         double requiredFlowM3h,
         boolean fanAtDischargeEnd,
         Optional<Better> better,
+        Optional<Change> bestChange,
         Optional<Loaded> loaded,
         Optional<LocalDate> filterDue,
         Optional<OtherLayout> other,
@@ -85,6 +87,29 @@ public record ExtractionFinding(
 
     /** A segment of another diameter, mm, and the margin that gives, %. */
     public record Better(String segment, double diameterMm, double marginPct) {}
+
+    /** What can be changed. */
+    public enum Kinds {
+        /** the fan to the outlet */
+        FAN_END,
+        /** a segment wider */
+        WIDER,
+        /** a hose pulled straight */
+        STRAIGHT,
+        /** a filter clean, or of twice the area */
+        FILTER,
+        /** a segment narrower */
+        NARROWER
+    }
+
+    /**
+     * One change of the run.
+     *
+     * @param name of what is changed; absent for the fan
+     * @param diameterMm that it then has, mm, where that is what changes
+     * @param marginPct that it gives, %
+     */
+    public record Change(Kinds kind, Optional<String> name, OptionalDouble diameterMm, OptionalDouble marginPct) {}
 
     /** Flow, m³/h, and margin, %, when the filters are loaded. */
     public record Loaded(double flowM3h, double marginPct) {}

@@ -233,6 +233,37 @@ public record Layout(List<Segment> segments, List<Fitting> fittings, List<Filter
         return parallel.orElse(1) > 1 ? OptionalInt.of(parallel.getAsInt() - 1) : parallel;
     }
 
+    /** The same with one segment pulled straight. */
+    Layout withStraight(int segment) {
+        Segment was = segments.get(segment);
+        List<Segment> changed = new ArrayList<>(segments);
+        changed.set(
+                segment,
+                new Segment(
+                        was.name(),
+                        was.diameterMm(),
+                        was.lengthM(),
+                        was.roughnessMm(),
+                        OptionalDouble.empty(),
+                        was.parallel()));
+        return new Layout(changed, fittings, filters);
+    }
+
+    /** The same with half the drop of one filter: clean, or of twice the area. */
+    Layout withHalfTheDrop(int filter) {
+        Filter was = filters.get(filter);
+        List<Filter> changed = new ArrayList<>(filters);
+        changed.set(
+                filter,
+                new Filter(
+                        was.name(),
+                        was.ratedFlowM3h(),
+                        was.ratedDropPa() / 2,
+                        was.loadedDropPa(),
+                        was.segmentsBefore()));
+        return new Layout(segments, fittings, changed);
+    }
+
     /** The same with one segment of another diameter, mm. */
     Layout with(int segment, double diameterMm) {
         List<Segment> changed = new ArrayList<>(segments);

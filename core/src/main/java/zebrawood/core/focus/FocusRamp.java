@@ -37,6 +37,11 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
     /** a mark this many standard errors off the curve is read again */
     private static final double STRAY = 4;
 
+    /** share of the plate in which a thinnest place is at its end */
+    private static final double AT_AN_END = 0.05;
+    /** share of the rise by which a measured gap and the one of the ramp may differ: what a rule reads badly */
+    private static final double DISAGREE = 0.1;
+
     private static final Card CARD = new Card(
             "focus-ramp",
             1,
@@ -83,8 +88,8 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
     }
 
     @Override
-    public Optional<String> lacks(Plate plate) {
-        return plate.wavelengthNm().isPresent() ? Optional.empty() : Optional.of("the wavelength of the source");
+    public List<String> lacks(Plate plate) {
+        return plate.wavelengthNm().isPresent() ? List.of() : List.of("source.wavelengthsNm[0]");
     }
 
     @Override
@@ -98,15 +103,45 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
     }
 
     private static Outcome<RampFinding> quick(RampReadings read) {
-        double best = read.gapMm(read.thinnestPositionMm().getAsDouble());
-        if (!(best >= 0)) {
+        double byRamp = read.gapMm(read.thinnestPositionMm().getAsDouble());
+        if (!(byRamp >= 0)) {
             throw new ReadingException("thinnestPositionMm", "the plate would stand above the focus datum there");
         }
         Summary summary = new Summary();
+        double best = read.gapThereMm().orElse(byRamp);
         summary.best = OptionalDouble.of(best);
+        summary.fromRamp = read.gapThereMm().isPresent() ? OptionalDouble.of(byRamp) : OptionalDouble.empty();
         summary.drift = drift(best, read);
         RampFinding finding = summary.finding(List.of(), List.of(), OptionalDouble.empty());
+        double share = read.thinnestShare();
+        if (share < AT_AN_END || share > 1 - AT_AN_END) {
+            return new Outcome<>(finding, Verdict.UNCLEAR, List.of(goesOn(read, share)));
+        }
+        double apart = Math.abs(best - byRamp);
+        if (apart > DISAGREE * Math.abs(read.riseMm())) {
+            return new Outcome<>(
+                    finding,
+                    Verdict.UNCLEAR,
+                    List.of(Instruction.of(
+                                    "plate", Said.of("Measure the gap at the start, the run and the rise again."))
+                            .byHand(Said.of(
+                                    "By them the gap at the thinnest place would be {0}, and it was measured as {1}.",
+                                    Amount.mm(byRamp, 2), Amount.mm(best, 2)))));
+        }
         return new Outcome<>(finding, Verdict.PASS, List.of(set(best, read, finding)));
+    }
+
+    /** The thinnest place at an end of the plate: beyond it the line may be thinner still. */
+    private static Instruction goesOn(RampReadings read, double share) {
+        boolean wider = share < AT_AN_END == read.riseMm() > 0;
+        return Instruction.of(
+                        "plate",
+                        Said.of("Burn the line again with " + (wider ? "more" : "less")
+                                + " gap: it is thinnest at the end of the plate."))
+                .byHand(Said.of(
+                        (wider ? "Lower the plate, or move the head up, " : "Raise the plate, or move the head down, ")
+                                + "so that the line is wider again on both sides of its thinnest place. The head must "
+                                + "clear the raised end."));
     }
 
     private static Outcome<RampFinding> measured(RampReadings read) {
@@ -312,10 +347,10 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
         add(evidence, "thinnest line", finding.waistMm(), 3);
         add(evidence, "depth of focus", finding.depthOfFocusMm(), 2);
         OptionalDouble misfit = finding.fit().map(Fit::rmsMm).orElse(OptionalDouble.empty());
-        add(evidence, "misfit of the widths", misfit, misfit.orElse(1) < 0.002 ? 4 : 3);
+        add(evidence, "fit residual", misfit, misfit.orElse(1) < 0.002 ? 4 : 3);
         finding.doubtAllowedMm()
-                .ifPresent(doubt ->
-                        evidence.add(new Evidence("doubt allowed", Said.of("± {0}", Amount.mm(1.96 * doubt, 2)))));
+                .ifPresent(doubt -> evidence.add(
+                        new Evidence("allowed uncertainty", Said.of("± {0}", Amount.mm(1.96 * doubt, 2)))));
         finding.driftMm()
                 .ifPresent(drift -> evidence.add(
                         new Evidence("since last time", Said.of(drift < 0 ? "{0}" : "+{0}", Amount.mm(drift, 2)))));
@@ -332,7 +367,7 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
     public Said judgedBy(RampFinding finding) {
         return finding.doubtAllowedMm().isPresent()
                 ? Said.of(
-                        "doubt within ± {0}",
+                        "uncertainty within ± {0}",
                         Amount.mm(1.96 * finding.doubtAllowedMm().getAsDouble(), 2))
                 : Said.of("a quick reading is not judged");
     }
@@ -340,6 +375,7 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
     /** Gathers a finding piece by piece; what is never filled in stays absent. */
     private static final class Summary {
         private OptionalDouble best = OptionalDouble.empty();
+        private OptionalDouble fromRamp = OptionalDouble.empty();
         private OptionalDouble stdErr = OptionalDouble.empty();
         private OptionalDouble waist = OptionalDouble.empty();
         private OptionalDouble rayleigh = OptionalDouble.empty();
@@ -364,6 +400,7 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
                     depth.isPresent() ? OptionalDouble.of(depth.getAsDouble() / 4) : OptionalDouble.empty();
             return new RampFinding(
                     best,
+                    fromRamp,
                     stdErr,
                     waist,
                     rayleigh,

@@ -8,6 +8,7 @@ import java.util.OptionalDouble;
  * The caustic as the widths show it. What could not be had is absent.
  *
  * @param bestGapMm gap at which the line is thinnest
+ * @param fromRampMm what the ramp alone says, where the gap was measured over the thinnest place
  * @param bestGapStdErrMm its standard error
  * @param waistMm width of the line there
  * @param rayleighMm Rayleigh length
@@ -25,6 +26,7 @@ import java.util.OptionalDouble;
  */
 public record RampFinding(
         OptionalDouble bestGapMm,
+        OptionalDouble fromRampMm,
         OptionalDouble bestGapStdErrMm,
         OptionalDouble waistMm,
         OptionalDouble rayleighMm,

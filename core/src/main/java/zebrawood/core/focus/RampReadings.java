@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.core.reading.Checks;
+import zebrawood.core.reading.Limits;
 
 /**
  * A straight line burned up an inclined plate, and its widths.
@@ -15,7 +16,8 @@ import zebrawood.core.reading.Checks;
  * @param positionsAlong how the ruler lay, horizontal where absent
  * @param marks widths in the order measured, at least four at three places; instead of {@code thinnestPositionMm}
  * @param widthErrorMm one standard error of a width, 0.02 where absent
- * @param thinnestPositionMm quick school: only the thinnest place; instead of {@code marks}
+ * @param thinnestPositionMm quick school: only the thinnest place, on the plate; instead of {@code marks}
+ * @param gapThereMm quick school: the gap measured over that place, 0 or more, where it was
  * @param lastBestGapMm the best gap of the last time, to tell drift
  * @param setting how the gap is set on this machine, for the instruction
  */
@@ -28,6 +30,7 @@ public record RampReadings(
         Optional<List<Mark>> marks,
         OptionalDouble widthErrorMm,
         OptionalDouble thinnestPositionMm,
+        OptionalDouble gapThereMm,
         OptionalDouble lastBestGapMm,
         Optional<GapSetting> setting) {
 
@@ -37,6 +40,32 @@ public record RampReadings(
     static final int LEAST_MARKS = 4;
     /** a curve through fewer places is any curve */
     static final int LEAST_PLACES = 3;
+
+    /** Without a gap measured over the thinnest place. */
+    public RampReadings(
+            double wavelengthNm,
+            double gapAtStartMm,
+            double runMm,
+            double riseMm,
+            Optional<PositionsAlong> positionsAlong,
+            Optional<List<Mark>> marks,
+            OptionalDouble widthErrorMm,
+            OptionalDouble thinnestPositionMm,
+            OptionalDouble lastBestGapMm,
+            Optional<GapSetting> setting) {
+        this(
+                wavelengthNm,
+                gapAtStartMm,
+                runMm,
+                riseMm,
+                positionsAlong,
+                marks,
+                widthErrorMm,
+                thinnestPositionMm,
+                OptionalDouble.empty(),
+                lastBestGapMm,
+                setting);
+    }
 
     /** How the ruler lay. */
     public enum PositionsAlong {
@@ -96,12 +125,35 @@ public record RampReadings(
                         "the widths stand at fewer than " + LEAST_PLACES + " different places")
                 .above("widthErrorMm", widthErrorMm, 0)
                 .finite("thinnestPositionMm", thinnestPositionMm)
+                .atLeast("gapThereMm", gapThereMm, 0)
                 .above("lastBestGapMm", lastBestGapMm, 0)
                 .tie(
                         () -> !(quick && measured),
                         "thinnestPositionMm",
                         "widths are given too; give either them or only the thinnest place")
+                .tie(
+                        () -> !quick || onPlate(thinnestPositionMm.getAsDouble(), positionsAlong, runMm, riseMm),
+                        "thinnestPositionMm",
+                        "lies beside the plate; measure it along the line from its start")
+                .tie(
+                        () -> gapThereMm.isEmpty() || quick,
+                        "gapThereMm",
+                        "belongs to the thinnest place, which is not given")
                 .done();
+    }
+
+    private static boolean onPlate(double at, Optional<PositionsAlong> along, double runMm, double riseMm) {
+        double length =
+                along.orElse(PositionsAlong.HORIZONTAL) == PositionsAlong.PLATE ? Math.hypot(runMm, riseMm) : runMm;
+        return Limits.atLeast(at, 0) && Limits.atMost(at, length);
+    }
+
+    /** How far along the plate the thinnest place lies, 0 at its start and 1 at its end. */
+    double thinnestShare() {
+        double length = positionsAlong.orElse(PositionsAlong.HORIZONTAL) == PositionsAlong.PLATE
+                ? Math.hypot(runMm, riseMm)
+                : runMm;
+        return thinnestPositionMm.orElseThrow() / length;
     }
 
     private static long places(List<Mark> marks) {

@@ -2,6 +2,7 @@ package zebrawood.core.gas;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.IntStream;
@@ -18,6 +19,7 @@ import zebrawood.core.procedure.Phase;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.procedure.Trait;
 import zebrawood.core.procedure.Verdict;
+import zebrawood.core.reading.Limits;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.Said;
@@ -29,6 +31,8 @@ public final class AssistGas implements Procedure<GasReadings, GasFinding> {
     private static final double SHIFT_MIN = 480;
     /** the next nozzles of a set, smaller and larger */
     private static final double NEIGHBOUR = 0.25;
+    /** below this what hangs on a compressor's line is made for it */
+    private static final double LOW_BAR = 6;
     /** points of a drawn curve: smooth on paper, few enough for an entry */
     private static final int STEPS = 24;
 
@@ -106,10 +110,16 @@ public final class AssistGas implements Procedure<GasReadings, GasFinding> {
                 read.nozzleMm(),
                 read.pressureBar(),
                 read.beamOnPct().orElse(100),
+                read.ratedBar().isPresent()
+                        ? Optional.of(Limits.atMost(
+                                read.pressureBar(), read.ratedBar().getAsDouble()))
+                        : Optional.empty(),
                 curves,
                 others,
-                new GasFinding.Tolerances());
-        return new Outcome<>(finding, Verdict.NOTE, instructions(finding));
+                new GasFinding.Tolerances(read.ratedBar()));
+        boolean over = !finding.pressureOk().orElse(true);
+        return new Outcome<>(
+                finding, over ? Verdict.FAIL : Verdict.NOTE, over ? tooMuch(finding) : instructions(finding));
     }
 
     private static GasFinding.Curve curve(Nozzle nozzle, GasReadings read) {
@@ -137,15 +147,52 @@ public final class AssistGas implements Procedure<GasReadings, GasFinding> {
         return OptionalDouble.of(normalLitres / (flowNlMin * read.beamOnPct().orElse(100) / 100));
     }
 
+    private static List<Instruction> tooMuch(GasFinding finding) {
+        return List.of(Instruction.of(
+                        "gas",
+                        Said.of(
+                                "Do not open the valve: set the regulator to {0} or less.",
+                                bar(finding.tolerances().ratedBar().orElse(0)).most()))
+                .byHand(Said.of(
+                        "{0} would be on parts that are rated for {1}: they can burst. A gas fitter may change them.",
+                        bar(finding.pressureBar()),
+                        bar(finding.tolerances().ratedBar().orElse(0)).most())));
+    }
+
+    /** What must be looked at before so much pressure, or such a gas, is let into the parts. */
+    private static Optional<Instruction> parts(GasFinding finding) {
+        boolean unrated = finding.pressureOk().isEmpty() && finding.pressureBar() > LOW_BAR;
+        if (finding.gas() == Gas.OXYGEN) {
+            return Optional.of(Instruction.of(
+                            "gas",
+                            Said.of("Use oxygen only with parts cleaned and rated for oxygen: no oil, no grease."))
+                    .byHand(Said.of("Grease burns in oxygen by itself. "
+                            + (unrated ? "Ask what pressure they are rated for. " : "")
+                            + "A gas fitter looks at regulator, hose and fittings.")));
+        }
+        return unrated
+                ? Optional.of(Instruction.of(
+                                "gas",
+                                Said.of(
+                                        "Look up what regulator, hose, fittings and head are rated for: {0} or more.",
+                                        bar(finding.pressureBar()).least()))
+                        .byHand(Said.of("The lowest of the four counts. Type it here before the valve is opened.")))
+                : Optional.empty();
+    }
+
     private static List<Instruction> instructions(GasFinding finding) {
         Said hand = Said.of(
                 "An estimate, for a gas supplier or fitter to check: regulator, hose and fittings must carry {0} "
                         + "at {1}.",
-                flow(finding.flowNlMin()), bar(finding.pressureBar()));
+                flow(finding.flowNlMin()).least(), bar(finding.pressureBar()).least());
         List<Instruction> instructions = new ArrayList<>();
+        parts(finding).ifPresent(instructions::add);
         if (finding.bottleMinutes().isEmpty()) {
             instructions.add(Instruction.of(
-                            "gas", Said.of("Plan {0} of " + finding.gas().words() + ".", flow(finding.flowNlMin())))
+                            "gas",
+                            Said.of(
+                                    "Plan {0} of " + finding.gas().words() + ", in normal litres.",
+                                    flow(finding.flowNlMin()).least()))
                     .byHand(hand));
         } else if (finding.bottlesPerShift().isEmpty()) {
             instructions.add(Instruction.of(
@@ -166,7 +213,7 @@ public final class AssistGas implements Procedure<GasReadings, GasFinding> {
                         Said.of(
                                 "Eight hours like this take {0} bottles"
                                         + (perShift > 3 ? "; ask the supplier for a bundle or a tank." : "."),
-                                Amount.plain(perShift, 1))));
+                                Amount.plain(perShift, 1).least())));
             }
         }
         return instructions;
@@ -191,7 +238,7 @@ public final class AssistGas implements Procedure<GasReadings, GasFinding> {
                 new Evidence("normal litres", Said.of("{0}", flow(finding.flowNlMin()))),
                 new Evidence("mass flow", Said.of("{0} g/s", Amount.plain(finding.massFlowGS(), 2))),
                 new Evidence("jet", Said.of(finding.choked() ? "at the speed of sound" : "below the speed of sound")),
-                new Evidence("gas flows", Said.of("{0} of the time", Amount.percent(finding.beamOnPct(), 0)))));
+                new Evidence("duty", Said.of("{0}", Amount.percent(finding.beamOnPct(), 0)))));
         finding.bottleMinutes()
                 .ifPresent(minutes -> evidence.add(
                         new Evidence("a bottle", Said.of("{0}", new Amount(Quantity.MINUTES, minutes, 1)))));

@@ -1,6 +1,7 @@
 package zebrawood.core.gas;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
@@ -15,9 +16,10 @@ import java.util.OptionalDouble;
  * @param nozzleMm bore, mm
  * @param pressureBar gauge, bar
  * @param beamOnPct share of the time in which gas flows, %
+ * @param pressureOk whether the pressure is within what its parts are rated for; absent where that is not known
  * @param curves flow against pressure for this nozzle and for a smaller and a larger one
  * @param others the same nozzle and pressure with each gas
- * @param tolerances none: nothing is judged here
+ * @param tolerances what it was judged by
  */
 public record GasFinding(
         boolean choked,
@@ -29,12 +31,13 @@ public record GasFinding(
         double nozzleMm,
         double pressureBar,
         double beamOnPct,
+        Optional<Boolean> pressureOk,
         List<Curve> curves,
         List<Other> others,
         Tolerances tolerances) {
 
-    /** Nothing is judged. */
-    public record Tolerances() {}
+    /** What the weakest part is rated for, bar; absent where that is not known, and nothing is judged. */
+    public record Tolerances(OptionalDouble ratedBar) {}
 
     /** Flow against pressure for a nozzle; the first curve is that of the nozzle that is fitted. */
     public record Curve(double nozzleMm, List<Point> points) {

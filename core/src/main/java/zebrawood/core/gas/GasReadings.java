@@ -14,6 +14,8 @@ import zebrawood.core.reading.Checks;
  * @param dischargeCoefficient above 0, up to 1; 0.85 where absent
  * @param ambientKPa pressure of the air, kPa, 50..110; 101.325 where absent
  * @param bottle what it comes from, where it is a bottle
+ * @param ratedBar gauge pressure that the weakest of regulator, hose, fittings and head is rated for, bar, above 0,
+ *     where that is known
  * @param beamOnPct share of the time in which gas flows, %, above 0, up to 100; 100 where absent
  */
 public record GasReadings(
@@ -24,7 +26,30 @@ public record GasReadings(
         OptionalDouble dischargeCoefficient,
         OptionalDouble ambientKPa,
         Optional<Bottle> bottle,
-        OptionalDouble beamOnPct) {
+        OptionalDouble beamOnPct,
+        OptionalDouble ratedBar) {
+
+    /** With nothing said of what its parts are rated for. */
+    public GasReadings(
+            Gas gas,
+            double nozzleMm,
+            double pressureBar,
+            OptionalDouble temperatureC,
+            OptionalDouble dischargeCoefficient,
+            OptionalDouble ambientKPa,
+            Optional<Bottle> bottle,
+            OptionalDouble beamOnPct) {
+        this(
+                gas,
+                nozzleMm,
+                pressureBar,
+                temperatureC,
+                dischargeCoefficient,
+                ambientKPa,
+                bottle,
+                beamOnPct,
+                OptionalDouble.empty());
+    }
 
     /**
      * A bottle.
@@ -57,6 +82,7 @@ public record GasReadings(
                 .within("ambientKPa", ambientKPa, 50, 110)
                 .above("beamOnPct", beamOnPct, 0)
                 .that(!(beamOnPct.orElse(100) > 100), "beamOnPct", "there is no more than 100 % of the time")
+                .above("ratedBar", ratedBar, 0)
                 .done();
     }
 }

@@ -24,12 +24,12 @@ public enum Family {
         return this == GALVO_FIBRE || this == GALVO_UV;
     }
 
-    /** Air is blown along the beam; sheet cutters have gas instead, galvos nothing. */
+    /** Air may be blown along the beam; sheet cutters have gas instead, galvos nothing. */
     public boolean hasAirAssist() {
         return this == GANTRY_CO2 || this == GANTRY_DIODE;
     }
 
-    /** The beam reaches the head through a delivery fibre. */
+    /** The beam may reach the head through a delivery fibre. */
     public boolean hasDeliveryFibre() {
         return this == GALVO_FIBRE || this == SHEET_FIBRE;
     }

@@ -1,5 +1,6 @@
 package zebrawood.core.machine;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -22,6 +23,7 @@ import zebrawood.core.units.Amount;
  * @param climate the room it may stand in
  * @param control its controller
  * @param rhythm how often it is looked at again
+ * @param notWanted stops that somebody declared not wanted on this machine
  */
 public record Plate(
         String name,
@@ -35,7 +37,27 @@ public record Plate(
         Optional<Services> services,
         Optional<ClimateLimits> climate,
         Optional<Control> control,
-        Optional<Rhythm> rhythm) {
+        Optional<Rhythm> rhythm,
+        List<NotWanted> notWanted) {
+
+    /**
+     * A stop that this machine goes without.
+     *
+     * @param stop its id
+     * @param reason in words
+     * @param by initials of who declared it
+     * @param day when
+     */
+    public record NotWanted(String stop, String reason, String by, LocalDate day) {
+        public NotWanted {
+            new Checks()
+                    .text("stop", stop)
+                    .text("reason", reason)
+                    .text("by", by)
+                    .present("day", day)
+                    .done();
+        }
+    }
 
     /** Days out of use after which the gate shuts again, where the plate does not say. */
     public static final int DAYS_OUT_OF_USE = 60;
@@ -138,7 +160,18 @@ public record Plate(
         OPEN
     }
 
-    /** What the machine is supplied with; notes in words. */
+    /** Whether a machine has something. */
+    public enum Fitted {
+        FITTED,
+        NONE
+    }
+
+    /**
+     * What the machine is supplied with; notes in words.
+     *
+     * @param airAssist whether air is blown along the beam
+     * @param deliveryFibre whether the beam reaches the head through a fibre
+     */
     public record Services(
             Optional<Cooling> cooling,
             Optional<String> coolingNote,
@@ -146,7 +179,72 @@ public record Plate(
             Optional<String> enclosureNote,
             Optional<String> extraction,
             Optional<String> air,
-            Optional<String> mains) {}
+            Optional<String> mains,
+            Optional<Fitted> airAssist,
+            Optional<Fitted> deliveryFibre) {
+
+        /** Nothing is known. */
+        public static final Services UNKNOWN = new Services(
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
+
+        /** One that says neither whether air is blown nor whether there is a delivery fibre. */
+        public Services(
+                Optional<Cooling> cooling,
+                Optional<String> coolingNote,
+                Optional<Enclosure> enclosure,
+                Optional<String> enclosureNote,
+                Optional<String> extraction,
+                Optional<String> air,
+                Optional<String> mains) {
+            this(
+                    cooling,
+                    coolingNote,
+                    enclosure,
+                    enclosureNote,
+                    extraction,
+                    air,
+                    mains,
+                    Optional.empty(),
+                    Optional.empty());
+        }
+
+        Services withNone(Part part) {
+            return new Services(
+                    part == Part.WATER ? Optional.of(Cooling.AIR) : cooling,
+                    coolingNote,
+                    part == Part.INTERLOCK ? Optional.of(Enclosure.OPEN) : enclosure,
+                    enclosureNote,
+                    extraction,
+                    air,
+                    mains,
+                    part == Part.AIR ? Optional.of(Fitted.NONE) : airAssist,
+                    part == Part.FIBRE ? Optional.of(Fitted.NONE) : deliveryFibre);
+        }
+    }
+
+    /** What some machines have and others do not, and what bars of the gate are about. */
+    public enum Part {
+        WATER,
+        INTERLOCK,
+        FIBRE,
+        AIR
+    }
+
+    /** Whether this machine has a part, as far as its plate says. */
+    public enum Presence {
+        FITTED,
+        NONE,
+        /** the plate does not say: it is asked, never taken for none */
+        UNKNOWN
+    }
 
     /** What sort of controller. */
     public enum ControllerKind {
@@ -177,6 +275,7 @@ public record Plate(
     }
 
     public Plate {
+        notWanted = Checks.copy(notWanted);
         new Checks()
                 .text("name", name)
                 .that(name == null || name.length() <= 60, "name", "must be 60 characters or fewer")
@@ -184,22 +283,76 @@ public record Plate(
                 .done();
     }
 
-    /** Whether water cools it; false where the plate does not say. */
-    public boolean isWaterCooled() {
-        return services.flatMap(Services::cooling)
-                .filter(c -> c == Cooling.WATER)
-                .isPresent();
+    /** One on which every stop is wanted. */
+    public Plate(
+            String name,
+            Family family,
+            Optional<String> number,
+            Optional<String> place,
+            Optional<Size> size,
+            Optional<Bed> bed,
+            Optional<Source> source,
+            Optional<Optics> optics,
+            Optional<Services> services,
+            Optional<ClimateLimits> climate,
+            Optional<Control> control,
+            Optional<Rhythm> rhythm) {
+        this(name, family, number, place, size, bed, source, optics, services, climate, control, rhythm, List.of());
     }
 
-    /** Whether covers with an interlock keep the beam in; false where the plate does not say. */
-    public boolean hasInterlock() {
-        return services.flatMap(Services::enclosure)
-                .filter(e -> e == Enclosure.INTERLOCK)
-                .isPresent();
+    /** Whether somebody declared that this machine goes without a stop. */
+    public boolean goesWithout(String stop) {
+        return notWanted.stream().anyMatch(declared -> declared.stop().equals(stop));
     }
 
-    public boolean hasNumberedSettings() {
-        return control.filter(c -> c.kind() == ControllerKind.NUMBERED).isPresent();
+    /** The same machine, without these stops. */
+    public Plate with(List<NotWanted> declared) {
+        return new Plate(
+                name, family, number, place, size, bed, source, optics, services, climate, control, rhythm, declared);
+    }
+
+    /** Whether it has this part; unknown where neither its family nor its plate says. */
+    public Presence presence(Part part) {
+        return switch (part) {
+            case WATER -> presence(services.flatMap(Services::cooling).map(c -> c == Cooling.WATER));
+            case INTERLOCK -> presence(services.flatMap(Services::enclosure).map(e -> e == Enclosure.INTERLOCK));
+            case FIBRE ->
+                family.hasDeliveryFibre()
+                        ? presence(services.flatMap(Services::deliveryFibre).map(f -> f == Fitted.FITTED))
+                        : Presence.NONE;
+            case AIR ->
+                family.hasAirAssist()
+                        ? presence(services.flatMap(Services::airAssist).map(f -> f == Fitted.FITTED))
+                        : Presence.NONE;
+        };
+    }
+
+    private static Presence presence(Optional<Boolean> said) {
+        return said.map(has -> has ? Presence.FITTED : Presence.NONE).orElse(Presence.UNKNOWN);
+    }
+
+    /** The same machine, of which is known now that it has no such part. */
+    public Plate withNone(Part part) {
+        return new Plate(
+                name,
+                family,
+                number,
+                place,
+                size,
+                bed,
+                source,
+                optics,
+                Optional.of(services.orElse(Services.UNKNOWN).withNone(part)),
+                climate,
+                control,
+                rhythm,
+                notWanted);
+    }
+
+    /** Whether its controller prints numbered settings, or may do so for all that is known. */
+    public boolean mayHaveNumberedSettings() {
+        return control.map(c -> c.kind() == ControllerKind.NUMBERED)
+                .orElse(family == Family.GANTRY_CO2 || family == Family.GANTRY_DIODE);
     }
 
     /** First wavelength in nm. */

@@ -3,6 +3,7 @@ package zebrawood.core.mains;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import zebrawood.core.reading.Limits;
 
 /**
  * What a circuit has to carry.
@@ -12,7 +13,10 @@ import java.util.OptionalDouble;
  * @param loadPct of what the breaker is rated for, %
  * @param dropV lost along the cable, V; absent without one
  * @param dropPct the same of the supply, %; likewise
+ * @param cableCarriesA what the cable may carry, A; absent without one
+ * @param cableProtected whether the breaker lets through no more than that; likewise
  * @param wrongVoltage names of loads that are made for another voltage, in the order read
+ * @param wrongFrequency names of loads that are made for another frequency, in the order read
  * @param shares what each load takes, in the order read
  * @param move the load whose move alone would cure it, where one would
  * @param unsound what was looked at and is not sound: inlet, receptacle
@@ -27,7 +31,10 @@ public record CircuitFinding(
         double loadPct,
         OptionalDouble dropV,
         OptionalDouble dropPct,
+        OptionalDouble cableCarriesA,
+        Optional<Boolean> cableProtected,
         List<String> wrongVoltage,
+        List<String> wrongFrequency,
         List<Share> shares,
         Optional<String> move,
         List<String> unsound,
@@ -47,15 +54,21 @@ public record CircuitFinding(
 
     public CircuitFinding {
         wrongVoltage = List.copyOf(wrongVoltage);
+        wrongFrequency = wrongFrequency == null ? List.of() : List.copyOf(wrongFrequency);
         shares = List.copyOf(shares);
         unsound = List.copyOf(unsound);
     }
 
     public boolean isOverloaded() {
-        return loadPct > 100;
+        return !Limits.atMost(loadPct, 100);
     }
 
     public boolean dropsTooFar() {
-        return dropPct.orElse(0) > tolerances.maxDropPct();
+        return !Limits.atMost(dropPct.orElse(0), tolerances.maxDropPct());
+    }
+
+    /** Whether the breaker lets through more than the cable may carry. */
+    public boolean isUnprotected() {
+        return !cableProtected.orElse(true);
     }
 }

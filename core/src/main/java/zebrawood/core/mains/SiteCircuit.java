@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.function.Predicate;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Card;
@@ -17,6 +18,7 @@ import zebrawood.core.procedure.Outcome;
 import zebrawood.core.procedure.Phase;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.procedure.Verdict;
+import zebrawood.core.reading.Limits;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.Said;
@@ -34,11 +36,16 @@ public final class SiteCircuit implements Procedure<CircuitReadings, CircuitFind
     /** along the cable, a usual limit; the local code decides */
     private static final double DROP_PCT = 3;
 
+    /** A: a breaker's rating is a round figure */
+    private static final double A_LITTLE = 0.01;
+    /** A: design currents that differ by less are the same */
+    private static final double SAME = 1e-12;
+
     private static final Card CARD = new Card(
             "site-circuit",
             1,
             "Circuit",
-            Card.OnRoute.in(Phase.PLACE, 30),
+            Card.OnRoute.in(Phase.PLACE, 30).holdingTheGate(),
             Set.of(Change.MOVED, Change.MAINS_WORK),
             List.of(Hazard.MAINS, Hazard.HIGH_VOLTAGE),
             10,
@@ -97,12 +104,8 @@ public final class SiteCircuit implements Procedure<CircuitReadings, CircuitFind
         OptionalDouble drop = read.cable().isPresent()
                 ? OptionalDouble.of(read.cable().get().dropV(current))
                 : OptionalDouble.empty();
-        List<String> wrong = read.loads().stream()
-                .filter(load -> load.ratedV().isPresent()
-                        && Math.abs(read.supplyV() - load.ratedV().getAsDouble())
-                                > tolerance / 100 * load.ratedV().getAsDouble())
-                .map(CircuitReadings.Load::name)
-                .toList();
+        List<String> wrongVoltage = named(read, load -> load.isWrongFor(read.supplyV(), tolerance));
+        List<String> wrongFrequency = named(read, load -> load.isWrongFor(read.supplyHz()));
         CircuitFinding finding = new CircuitFinding(
                 current,
                 design,
@@ -111,9 +114,14 @@ public final class SiteCircuit implements Procedure<CircuitReadings, CircuitFind
                 drop.isPresent()
                         ? OptionalDouble.of(100 * drop.getAsDouble() / read.supplyV())
                         : OptionalDouble.empty(),
-                wrong,
+                read.cable().map(cable -> OptionalDouble.of(cable.carries())).orElse(OptionalDouble.empty()),
+                read.cable().map(cable -> read.circuitA() <= cable.carries() + A_LITTLE),
+                wrongVoltage,
+                wrongFrequency,
                 shares,
-                move(read, shares, current, design, most),
+                wrongVoltage.isEmpty() && wrongFrequency.isEmpty()
+                        ? move(read, shares, current, design, most)
+                        : Optional.empty(),
                 unsound(read),
                 read.earthTestedBy(),
                 read.supplyV(),
@@ -121,9 +129,18 @@ public final class SiteCircuit implements Procedure<CircuitReadings, CircuitFind
                 new CircuitFinding.Tolerances(most, tolerance, fraction));
         boolean passes = !finding.isOverloaded()
                 && !finding.dropsTooFar()
-                && wrong.isEmpty()
+                && !finding.isUnprotected()
+                && wrongVoltage.isEmpty()
+                && wrongFrequency.isEmpty()
                 && finding.unsound().isEmpty();
-        return new Outcome<>(finding, passes ? Verdict.PASS : Verdict.FAIL, instructions(finding, passes));
+        return new Outcome<>(finding, passes ? Verdict.PASS : Verdict.FAIL, instructions(read, finding, passes));
+    }
+
+    private static List<String> named(CircuitReadings read, Predicate<CircuitReadings.Load> which) {
+        return read.loads().stream()
+                .filter(which)
+                .map(CircuitReadings.Load::name)
+                .toList();
     }
 
     private static List<String> unsound(CircuitReadings read) {
@@ -133,26 +150,37 @@ public final class SiteCircuit implements Procedure<CircuitReadings, CircuitFind
         return unsound;
     }
 
-    /** The load with the largest design current, where what is left without it is carried and does not drop too far. */
+    /**
+     * Of those loads that do not belong to the machine the one with the smallest design current whose going alone cures
+     * breaker and cable.
+     */
     private static Optional<String> move(
             CircuitReadings read, List<CircuitFinding.Share> shares, double current, double design, double most) {
-        int largest = 0;
-        for (int i = 1; i < shares.size(); i++) {
-            if (shares.get(i).designA() > shares.get(largest).designA()) {
-                largest = i;
+        if (carried(read, design, current, most) || shares.size() == 1) {
+            return Optional.empty();
+        }
+        int found = -1;
+        for (int i = 0; i < shares.size(); i++) {
+            double left = current - read.loads().get(i).currentA(read.supplyV());
+            boolean smaller =
+                    found < 0 || shares.get(i).designA() < shares.get(found).designA() - SAME;
+            if (!read.loads().get(i).isOfMachine()
+                    && smaller
+                    && carried(read, design - shares.get(i).designA(), left, most)) {
+                found = i;
             }
         }
-        double left = current - read.loads().get(largest).currentA(read.supplyV());
-        boolean carried = design - shares.get(largest).designA() <= read.circuitA();
-        boolean near = read.cable()
-                .map(cable -> 100 * cable.dropV(left) / read.supplyV() <= most)
-                .orElse(true);
-        return shares.size() > 1 && carried && near
-                ? Optional.of(shares.get(largest).name())
-                : Optional.empty();
+        return found < 0 ? Optional.empty() : Optional.of(shares.get(found).name());
     }
 
-    private static List<Instruction> instructions(CircuitFinding finding, boolean passes) {
+    private static boolean carried(CircuitReadings read, double design, double current, double most) {
+        return Limits.atMost(100 * design / read.circuitA(), 100)
+                && read.cable()
+                        .map(cable -> Limits.atMost(100 * cable.dropV(current) / read.supplyV(), most))
+                        .orElse(true);
+    }
+
+    private static List<Instruction> instructions(CircuitReadings read, CircuitFinding finding, boolean passes) {
         if (passes) {
             return List.of(Instruction.of("circuit", Said.of("The circuit carries this."))
                     .byHand(Said.of(
@@ -162,12 +190,22 @@ public final class SiteCircuit implements Procedure<CircuitReadings, CircuitFind
         }
         List<Instruction> instructions = new ArrayList<>();
         if (!finding.wrongVoltage().isEmpty()) {
-            instructions.add(Instruction.of(
-                            "plug", Said.of("Do not plug in " + String.join(", ", finding.wrongVoltage()) + " here."))
+            instructions.add(
+                    Instruction.of("plug", Said.of("Do not plug in " + listed(finding.wrongVoltage()) + " here."))
+                            .byHand(Said.of(
+                                    "It is made for another voltage than {0}. Ask its maker for a supply or a transformer "
+                                            + "that fits.",
+                                    volts(finding.supplyV()))));
+        }
+        List<String> wrongHz = finding.wrongFrequency().stream()
+                .filter(name -> !finding.wrongVoltage().contains(name))
+                .toList();
+        if (!wrongHz.isEmpty()) {
+            instructions.add(Instruction.of("plug", Said.of("Do not plug in " + listed(wrongHz) + " here."))
                     .byHand(Said.of(
-                            "It is made for another voltage than {0}. Ask its maker for a supply or a transformer "
-                                    + "that fits.",
-                            volts(finding.supplyV()))));
+                            "It is made for another frequency than {0} Hz: motors and pumps run wrong and get hot. Ask "
+                                    + "its maker.",
+                            Amount.plain(read.supplyHz().orElse(0), 0))));
         }
         if (!finding.unsound().isEmpty()) {
             instructions.add(Instruction.of(
@@ -176,27 +214,58 @@ public final class SiteCircuit implements Procedure<CircuitReadings, CircuitFind
                                     + String.join(" and the ", finding.unsound()) + "."))
                     .byHand(Said.of("Brown edges, play and a smell are heat that nobody saw.")));
         }
-        if (finding.isOverloaded() || finding.dropsTooFar()) {
-            String why = finding.isOverloaded() && finding.dropsTooFar()
-                    ? "The breaker is asked for {0} and the cable loses {1}."
-                    : finding.isOverloaded() ? "The breaker is asked for {0}." : "The cable loses {1}.";
-            Said hand = new Said(
-                    why + " An estimate, to bring to a licensed electrician.",
-                    List.of(
-                            amperes(finding.designCurrentA()),
-                            Amount.percent(finding.dropPct().orElse(0), 1)));
-            instructions.add(finding.move()
-                    .map(name -> Instruction.of("circuit", Said.of("Move " + name + " to another circuit."))
-                            .byHand(hand))
-                    .orElseGet(() -> Instruction.of(
-                                    "circuit",
-                                    Said.of(
-                                            finding.shares().size() == 1
-                                                    ? "Ask for a circuit that carries it."
-                                                    : "Ask for another circuit: to move one load is not enough."))
-                            .byHand(hand)));
+        if (finding.isUnprotected()) {
+            instructions.add(Instruction.of(
+                            "circuit",
+                            Said.of("Do not use this cable on this breaker: have an electrician change one."))
+                    .byHand(Said.of(
+                            "The breaker lets {0} through, and the cable carries {1}: it would burn before the breaker "
+                                    + "trips. A thicker cable, or a smaller breaker; the local code decides.",
+                            amperes(finding.circuitA()),
+                            amperes(finding.cableCarriesA().orElse(0)).most())));
+        }
+        boolean isHeavy = finding.isOverloaded() || finding.dropsTooFar();
+        if (isHeavy
+                && finding.wrongVoltage().isEmpty()
+                && finding.wrongFrequency().isEmpty()) {
+            instructions.add(relief(finding));
+        } else if (isHeavy) {
+            instructions.add(Instruction.of(
+                            "circuit", Said.of("Then type the loads again without it: the circuit is too small, too."))
+                    .byHand(tooMuch(finding)));
         }
         return instructions;
+    }
+
+    private static Said tooMuch(CircuitFinding finding) {
+        String why = finding.isOverloaded() && finding.dropsTooFar()
+                ? "With the continuous-load allowance the loads need {0} and the cable loses {1}."
+                : finding.isOverloaded()
+                        ? "With the continuous-load allowance the loads need {0}."
+                        : "The cable loses {1}.";
+        return new Said(
+                why + " An estimate, to bring to a licensed electrician.",
+                List.of(
+                        amperes(finding.designCurrentA()).least(),
+                        Amount.percent(finding.dropPct().orElse(0), 1).least()));
+    }
+
+    /** What to take off the circuit, where that is enough; else a circuit of its own. */
+    private static Instruction relief(CircuitFinding finding) {
+        return finding.move()
+                .map(name -> Instruction.of("circuit", Said.of("Move " + Said.quoted(name) + " to another circuit.")))
+                .orElseGet(() -> Instruction.of(
+                        "circuit",
+                        Said.of(
+                                finding.shares().size() == 1
+                                        ? "Ask an electrician for a circuit that carries it."
+                                        : "Ask an electrician for a circuit of its own for the machine: to move one load"
+                                                + " is not enough.")))
+                .byHand(tooMuch(finding));
+    }
+
+    private static String listed(List<String> names) {
+        return Said.quoted(String.join(", ", names.stream().distinct().toList()));
     }
 
     private static Amount amperes(double amperes) {
@@ -216,7 +285,7 @@ public final class SiteCircuit implements Procedure<CircuitReadings, CircuitFind
     public List<Evidence> evidence(CircuitFinding finding) {
         List<Evidence> evidence = new ArrayList<>(List.of(
                 new Evidence("all together", Said.of("{0}", amperes(finding.currentA()))),
-                new Evidence("with room for hours", Said.of("{0}", amperes(finding.designCurrentA()))),
+                new Evidence("with the continuous-load allowance", Said.of("{0}", amperes(finding.designCurrentA()))),
                 new Evidence("of the breaker", Said.of("{0}", Amount.percent(finding.loadPct(), 0)))));
         finding.dropV()
                 .ifPresent(drop -> evidence.add(new Evidence(
@@ -225,6 +294,9 @@ public final class SiteCircuit implements Procedure<CircuitReadings, CircuitFind
                                 "{0}, {1}",
                                 new Amount(Quantity.VOLTAGE, drop, 1),
                                 Amount.percent(finding.dropPct().orElseThrow(), 1)))));
+        finding.cableCarriesA()
+                .ifPresent(carries -> evidence.add(new Evidence(
+                        "cable carries", Said.of("{0}", amperes(carries).most()))));
         evidence.add(new Evidence(
                 "earth",
                 Said.of(finding.earth()

@@ -35,25 +35,32 @@ public record Card(
      * @param fires whether the laser fires for it: then the first light gate must be open
      * @param requires ids of stops without which its reading would be wrong; those that a machine does not have are not
      *     asked for
+     * @param holdsGate whether the gate stays shut while its newest reading that counts is a fail: what would hurt or
+     *     burn then, or break the source
      */
-    public record OnRoute(Phase phase, int order, boolean fires, Set<String> requires) {
+    public record OnRoute(Phase phase, int order, boolean fires, Set<String> requires, boolean holdsGate) {
         public OnRoute {
             requires = Set.copyOf(requires);
         }
 
         /** A stop for which nothing fires and that needs no other. */
         public static OnRoute in(Phase phase, int order) {
-            return new OnRoute(phase, order, false, Set.of());
+            return new OnRoute(phase, order, false, Set.of(), false);
         }
 
         /** A stop for which the laser fires. */
         public OnRoute firing() {
-            return new OnRoute(phase, order, true, requires);
+            return new OnRoute(phase, order, true, requires, holdsGate);
         }
 
         /** A stop whose reading is wrong before these others have passed. */
         public OnRoute after(String... ids) {
-            return new OnRoute(phase, order, fires, Set.of(ids));
+            return new OnRoute(phase, order, fires, Set.of(ids), holdsGate);
+        }
+
+        /** A stop that keeps the gate shut while it fails. */
+        public OnRoute holdingTheGate() {
+            return new OnRoute(phase, order, fires, requires, true);
         }
     }
 
@@ -65,6 +72,11 @@ public record Card(
     /** Which part of the work it belongs to. */
     public Phase phase() {
         return onRoute.phase();
+    }
+
+    /** Whether a machine may go without it; never where its failing would hurt or burn. */
+    public boolean canBeDeclined() {
+        return !onRoute.holdsGate();
     }
 
     /** Whether the laser fires for it. */

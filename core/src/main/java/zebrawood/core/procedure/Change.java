@@ -13,9 +13,22 @@ public enum Change {
             "Mains work",
             "mains work",
             "what was done, and by which licensed person",
-            Set.of("wiring", "earth", "stop")),
-    PART_FITTED("Part fitted", "part fitted", "which part, and why", Set.of("wiring")),
-    KNOCKED("Knocked", "knocked", "by what, and where it was hit", Set.of());
+            Set.of("wiring", "earth", "stop", "interlock")),
+    PART_FITTED(
+            "Part fitted",
+            "part fitted",
+            "which part, and why",
+            Set.of("films", "wiring", "fibre", "earth", "water", "extraction", "stop", "interlock", "air", "pulse")),
+    KNOCKED(
+            "Knocked",
+            "knocked",
+            "by what, and where it was hit",
+            Set.of("wiring", "fibre", "water", "stop", "interlock", "pulse")),
+    COVERS_OFF(
+            "Covers off",
+            "covers off",
+            "which covers were off, and that they are back",
+            Set.of("wiring", "stop", "interlock"));
 
     private final String title;
     private final String words;

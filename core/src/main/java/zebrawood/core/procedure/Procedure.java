@@ -1,7 +1,6 @@
 package zebrawood.core.procedure;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalInt;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
@@ -24,9 +23,12 @@ public interface Procedure<R extends Record, F extends Record> {
     /** Whether this machine has such a stop. */
     boolean appliesTo(Plate plate);
 
-    /** Which field of the plate is needed and not there yet, in words. */
-    default Optional<String> lacks(Plate plate) {
-        return Optional.empty();
+    /**
+     * What this stop needs of the plate and does not find there, as paths in the plate's JSON in the order in which it
+     * is asked for; a stop that may not be on this machine asks for what decides it.
+     */
+    default List<String> lacks(Plate plate) {
+        return List.of();
     }
 
     /** Days between checks that the plate asks for, where it does. */

@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
@@ -20,9 +21,18 @@ import zebrawood.core.safety.FirstLight;
  * @param bars every bar with the entry that lifted or failed it since the gate was last shut
  * @param shutBy why bars that stand were put back in hand; empty where they never were lifted
  * @param shutAt when that was; the time of the entry, or the day the disuse ran out
+ * @param heldBy stops that failed and hold it shut whatever bars are lifted, in the order of the Route
  * @param openedBy the newest answer of its bars when it is open, else the pulse with which it last was
  */
-public record Gate(List<Line> bars, Optional<String> shutBy, Optional<Instant> shutAt, Optional<Entry> openedBy) {
+public record Gate(
+        List<Line> bars,
+        Optional<String> shutBy,
+        Optional<Instant> shutAt,
+        List<Held> heldBy,
+        Optional<Entry> openedBy) {
+
+    /** A stop that failed: its id and its title. */
+    public record Held(String stop, String title) {}
 
     /** A bar and its answer, if it has one. */
     public record Line(Bar bar, Optional<Entry> answer) {
@@ -37,10 +47,27 @@ public record Gate(List<Line> bars, Optional<String> shutBy, Optional<Instant> s
 
     public Gate {
         bars = List.copyOf(bars);
+        heldBy = List.copyOf(heldBy);
     }
 
+    /** Whether every bar is lifted and no stop that failed holds it. */
     public boolean isOpen() {
+        return isCleared() && heldBy.isEmpty();
+    }
+
+    /** Whether every bar is lifted. */
+    public boolean isCleared() {
         return bars.stream().allMatch(Line::lifted);
+    }
+
+    /** What failed and holds it, in words. */
+    public String heldInWords() {
+        return heldBy.stream().map(Held::title).collect(Collectors.joining(", "));
+    }
+
+    /** The same, held by stops that failed. */
+    Gate heldBy(List<Held> stops) {
+        return new Gate(bars, shutBy, shutAt, stops, openedBy);
     }
 
     public long lifted() {
@@ -50,6 +77,14 @@ public record Gate(List<Line> bars, Optional<String> shutBy, Optional<Instant> s
     /** The bar in hand: the first that is not lifted. */
     public Optional<Line> inHand() {
         return bars.stream().filter(line -> !line.lifted()).findFirst();
+    }
+
+    /** How long the hands need for the bars that stand. */
+    public int minutesOfHands() {
+        return bars.stream()
+                .filter(line -> !line.lifted())
+                .mapToInt(line -> line.bar().minutes())
+                .sum();
     }
 
     /** Whether anything was answered since it was last shut. */
@@ -106,7 +141,7 @@ public record Gate(List<Line> bars, Optional<String> shutBy, Optional<Instant> s
             Optional<Entry> opened = lines.stream().allMatch(Line::lifted)
                     ? lines.stream().flatMap(line -> line.answer().stream()).max(Comparator.comparingInt(Entry::number))
                     : lastPulse;
-            return new Gate(lines, shut.map(PutBack::why), shut.map(PutBack::at), opened);
+            return new Gate(lines, shut.map(PutBack::why), shut.map(PutBack::at), List.of(), opened);
         }
 
         private void take(Entry entry) {
@@ -139,12 +174,30 @@ public record Gate(List<Line> bars, Optional<String> shutBy, Optional<Instant> s
 
         /** Shuts it where the machine was out of use for too long before {@code until}. */
         private void unused(Instant until) {
+            ranOut(until);
             lastUse.map(use -> use.plus(disuse))
                     .filter(end -> end.isBefore(until))
                     .ifPresent(end -> {
                         shut(days + " days unused", end);
                         lastUse = Optional.empty();
                     });
+        }
+
+        /** Puts back what was seen and is not valid any more at {@code now}: an earth test of a year ago. */
+        private void ranOut(Instant now) {
+            answers.values().removeIf(entry -> {
+                Optional<Instant> end = ((Body.GateLine) entry.body())
+                        .until()
+                        .map(day -> day.plusDays(1)
+                                .atStartOfDay()
+                                .toInstant(entry.stamp().zone()));
+                boolean over = end.filter(last -> !last.isAfter(now)).isPresent();
+                if (over) {
+                    String bar = ((Body.GateLine) entry.body()).bar();
+                    putBack.put(bar, new PutBack("what was seen is not valid any more", end.get()));
+                }
+                return over;
+            });
         }
 
         private void shut(String why, Instant at) {

@@ -46,9 +46,9 @@ public final class Route {
      */
     public MachineStatus status(History history, Instant now, ZoneOffset zone) {
         Plate plate = history.plate();
-        Gate gate = Gate.of(history, now);
+        Gate gate = Gate.of(history, now).heldBy(held(history));
         List<StopStatus> stops = procedures.stream()
-                .filter(procedure -> procedure.appliesTo(plate))
+                .filter(procedure -> isOn(procedure, plate))
                 .map(procedure -> stop(procedure, history, gate, now, zone))
                 .toList();
         List<Entry> points = history.openPoints();
@@ -64,6 +64,27 @@ public final class Route {
                 points,
                 todo(history, gate, stops, now, zone),
                 history.unjudged());
+    }
+
+    /**
+     * Whether a machine has a stop, and nobody declared that it goes without; what holds the gate is never left out.
+     */
+    private static boolean isOn(Procedure<?, ?> procedure, Plate plate) {
+        Card card = procedure.card();
+        return procedure.appliesTo(plate) && !(card.canBeDeclined() && plate.goesWithout(card.id()));
+    }
+
+    /** Stops whose newest reading that counts is a fail with which nothing may fire. */
+    private List<Gate.Held> held(History history) {
+        return procedures.stream()
+                .filter(procedure -> procedure.card().onRoute().holdsGate() && procedure.appliesTo(history.plate()))
+                .filter(procedure -> history.of(procedure.card().id()).stream()
+                        .findFirst()
+                        .filter(reading -> reading.verdict() == Verdict.FAIL)
+                        .isPresent())
+                .map(procedure ->
+                        new Gate.Held(procedure.card().id(), procedure.card().title()))
+                .toList();
     }
 
     /** What follows from something that happened, in words: what it would change, were it recorded now. */
@@ -113,7 +134,7 @@ public final class Route {
         Optional<Entry> change = madeStaleBy(card, last.get(), history);
         if (change.isPresent()) {
             String why = ((Body.Happened) change.get().body()).change().words() + " "
-                    + Days.brief(change.get().day());
+                    + Days.brief(change.get().day(), today(now, zone));
             return new StopStatus(procedure, StopState.DUE, Optional.of(why), last, due, needed);
         }
         Verdict verdict = last.get().verdict();
@@ -127,11 +148,15 @@ public final class Route {
     /** What has to come first: the gate, for what fires; else a stop that it requires and that this machine has. */
     private Optional<StopStatus.Needed> needed(Card card, History history, Gate gate) {
         if (card.fires() && !gate.isOpen()) {
-            return Optional.of(new StopStatus.Needed(FirstLight.ID, Phase.FIRST_LIGHT.title()));
+            return Optional.of(
+                    gate.isCleared()
+                            ? new StopStatus.Needed(
+                                    gate.heldBy().get(0).stop(),
+                                    gate.heldBy().get(0).title())
+                            : new StopStatus.Needed(FirstLight.ID, Phase.FIRST_LIGHT.title()));
         }
         return procedures.stream()
-                .filter(other ->
-                        card.onRoute().requires().contains(other.card().id()) && other.appliesTo(history.plate()))
+                .filter(other -> card.onRoute().requires().contains(other.card().id()) && isOn(other, history.plate()))
                 .filter(other -> history.of(other.card().id()).stream()
                         .findFirst()
                         .filter(reading -> reading.verdict().satisfies()
@@ -225,10 +250,12 @@ public final class Route {
     private List<Todo> todo(History history, Gate gate, List<StopStatus> stops, Instant now, ZoneOffset zone) {
         List<Todo> todo = new ArrayList<>();
         for (StopStatus stop : stops) {
-            finding(stop, history).or(() -> due(stop, history, now, zone)).ifPresent(todo::add);
+            finding(stop, history, now, zone)
+                    .or(() -> due(stop, history, now, zone))
+                    .ifPresent(todo::add);
         }
         boolean begun = history.gateAndEvents().size() + history.readings().size() > 0;
-        if (!gate.isOpen() && begun) {
+        if (!gate.isCleared() && begun) {
             todo.add(gate(history, gate));
         }
         Optional<StopStatus> open =
@@ -260,7 +287,9 @@ public final class Route {
                 .filter(due -> !today(now, zone).plusDays(DUE_SOON_DAYS).isBefore(due))
                 .isPresent();
         String when = point.due()
-                .map(due -> late ? late(due, now, zone) : soon ? soon(due, now, zone) : "by " + Days.brief(due))
+                .map(due -> late
+                        ? late(due, now, zone)
+                        : soon ? soon(due, now, zone) : "by " + Days.brief(due, today(now, zone)))
                 .orElse("open");
         Instant since =
                 point.due().map(due -> due.atStartOfDay().toInstant(zone)).orElse(entry.since());
@@ -279,7 +308,7 @@ public final class Route {
                 when);
     }
 
-    private static Optional<Todo> finding(StopStatus stop, History history) {
+    private static Optional<Todo> finding(StopStatus stop, History history, Instant now, ZoneOffset zone) {
         Optional<Todo.Urgency> urgency = switch (stop.state()) {
             case FAILED -> Optional.of(Todo.Urgency.FAILED);
             case ADJUST -> Optional.of(Todo.Urgency.ADJUST);
@@ -294,7 +323,8 @@ public final class Route {
                     stop,
                     action(last),
                     last.recorded(),
-                    Days.brief(last.day()) + ", " + last.entry().stamp().by());
+                    Days.brief(last.day(), today(now, zone)) + ", "
+                            + last.entry().stamp().by());
         });
     }
 
@@ -350,10 +380,7 @@ public final class Route {
                         .map(entry -> entry.stamp().at())
                         .max(Comparator.naturalOrder())
                         .orElse(history.plateEntry().stamp().at()));
-        int minutes = gate.bars().stream()
-                .filter(line -> !line.lifted())
-                .mapToInt(line -> line.bar().minutes())
-                .sum();
+        int minutes = gate.minutesOfHands();
         return new Todo(
                 Todo.Urgency.GATE_SHUT,
                 history.machineId(),

@@ -1,6 +1,10 @@
 package zebrawood.core.safety;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import zebrawood.core.machine.Plate;
 
 /**
  * One bar of a gate: a thing to do and to see.
@@ -10,11 +14,13 @@ import java.util.List;
  * @param action what to do
  * @param look what to look for, as a question
  * @param yes the answer that lifts it
- * @param no the answer that does not
- * @param otherwise what to do when it is not so
- * @param remark what to write beside it, empty where nothing need be
- * @param fires whether it means firing the laser
- * @param minutes how long it takes
+ * @param others the answers that do not, each with what follows from it; at least one
+ * @param absent the part that it is about, where the plate does not say whether this machine has one: then it can be
+ *     answered that there is none, which is written to the plate
+ * @param writes what is written beside it
+ * @param kind whether anything is switched on for it, or the laser fires
+ * @param minutes how long the hands take
+ * @param waitMinutes how long has to be watched before it can be answered; 0 where nothing is waited for
  * @param needed what to bring
  */
 public record Bar(
@@ -23,19 +29,136 @@ public record Bar(
         String action,
         String look,
         String yes,
-        String no,
-        String otherwise,
-        String remark,
-        boolean fires,
+        List<Other> others,
+        Optional<Plate.Part> absent,
+        Written writes,
+        Kind kind,
         int minutes,
+        int waitMinutes,
         List<String> needed) {
 
+    /** What "this machine has none" is called on every bar that offers it. */
+    public static final String NONE_HERE = "This machine has none";
+
+    /** What a bar does to the machine. */
+    public enum Kind {
+        /** looked at and made ready; nothing is switched on that could hurt */
+        LOOK,
+        /** the machine is switched on for it, and moves, or could */
+        ENERGISES,
+        /** the laser fires */
+        FIRES
+    }
+
+    /** An answer that does not lift the bar, and what to do then. */
+    public record Other(String words, String then) {}
+
+    /** What is written beside an answer that lifts. */
+    public enum Form {
+        /** a remark, if any */
+        REMARK,
+        /** who tested, when, and until when that is good */
+        TEST,
+        /** the covers by name, each ticked */
+        COVERS,
+        /** what the current meter shows */
+        CURRENT
+    }
+
+    /**
+     * @param form what sort of thing
+     * @param what in words: what to write; empty for a remark that need not be
+     * @param mostMa the most current that may have been seen, mA, where the plate says it
+     */
+    public record Written(Form form, String what, OptionalDouble mostMa) {
+        static final Written IF_ANY = new Written(Form.REMARK, "", OptionalDouble.empty());
+    }
+
     public Bar {
+        others = List.copyOf(others);
         needed = List.copyOf(needed);
+    }
+
+    /** A bar that is only looked at, with one answer that does not lift it. */
+    static Bar look(String id, String title, String action, String look, String yes, String no, String then) {
+        return new Bar(
+                id,
+                title,
+                action,
+                look,
+                yes,
+                List.of(new Other(no, then)),
+                Optional.empty(),
+                Written.IF_ANY,
+                Kind.LOOK,
+                5,
+                0,
+                List.of());
+    }
+
+    Bar takes(int minutesOfHands, String... bring) {
+        return new Bar(
+                id,
+                title,
+                action,
+                look,
+                yes,
+                others,
+                absent,
+                writes,
+                kind,
+                minutesOfHands,
+                waitMinutes,
+                List.of(bring));
+    }
+
+    Bar waits(int minutesToWatch) {
+        return new Bar(id, title, action, look, yes, others, absent, writes, kind, minutes, minutesToWatch, needed);
+    }
+
+    Bar of(Kind what) {
+        return new Bar(id, title, action, look, yes, others, absent, writes, what, minutes, waitMinutes, needed);
+    }
+
+    Bar writing(Form form, String what, OptionalDouble mostMa) {
+        Written written = new Written(form, what, mostMa);
+        return new Bar(id, title, action, look, yes, others, absent, written, kind, minutes, waitMinutes, needed);
+    }
+
+    Bar or(String words, String then) {
+        List<Other> more = new ArrayList<>(others);
+        more.add(new Other(words, then));
+        return new Bar(id, title, action, look, yes, more, absent, writes, kind, minutes, waitMinutes, needed);
+    }
+
+    /** The same, to be answered with "none" too where the plate does not say whether there is one. */
+    Bar about(Plate.Part part, Plate plate) {
+        boolean unknown = plate.presence(part) == Plate.Presence.UNKNOWN;
+        Optional<Plate.Part> asked = unknown ? Optional.of(part) : Optional.empty();
+        return new Bar(id, title, action, look, yes, others, asked, writes, kind, minutes, waitMinutes, needed);
+    }
+
+    /** Whether the laser fires for it. */
+    public boolean fires() {
+        return kind == Kind.FIRES;
     }
 
     /** Whether it is lifted only with something written beside it. */
     public boolean needsRemark() {
-        return !remark.isEmpty();
+        return writes.form() != Form.REMARK;
+    }
+
+    /** The plain answer that does not lift it. */
+    public Other no() {
+        return others.get(0);
+    }
+
+    /** What to do after the answer that was recorded with this remark: it begins with the answer's words. */
+    public String then(String remark) {
+        return others.stream()
+                .filter(other -> remark.startsWith(other.words()))
+                .findFirst()
+                .orElse(no())
+                .then();
     }
 }

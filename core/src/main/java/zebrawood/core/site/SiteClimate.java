@@ -34,7 +34,7 @@ public final class SiteClimate implements Procedure<ClimateReadings, ClimateFind
             "site-climate",
             1,
             "Climate",
-            Card.OnRoute.in(Phase.PLACE, 20),
+            Card.OnRoute.in(Phase.PLACE, 20).holdingTheGate(),
             Set.of(Change.MOVED),
             List.of(Hazard.CONDENSATION),
             2,
@@ -70,8 +70,14 @@ public final class SiteClimate implements Procedure<ClimateReadings, ClimateFind
     }
 
     @Override
-    public Optional<String> lacks(Plate plate) {
-        return plate.climate().isPresent() ? Optional.empty() : Optional.of("the climate limits of the maker");
+    public List<String> lacks(Plate plate) {
+        return plate.climate().isPresent()
+                ? List.of()
+                : List.of(
+                        "climate.minTemperatureC",
+                        "climate.maxTemperatureC",
+                        "climate.minHumidityPct",
+                        "climate.maxHumidityPct");
     }
 
     @Override

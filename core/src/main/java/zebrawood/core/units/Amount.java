@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.Optional;
 
 /**
  * A number with its kind and with how finely it is worth showing.
@@ -12,8 +13,25 @@ import java.util.Objects;
  * @param base in the base unit of the kind, finite
  * @param decimals digits after the point when shown in the base unit; one more for lengths in inches is not enough, so
  *     two more are shown there
+ * @param towards to which side it is rounded where it is a limit to be kept; to the nearest where absent
  */
-public record Amount(Quantity quantity, double base, int decimals) {
+public record Amount(Quantity quantity, double base, int decimals, Optional<Towards> towards) {
+
+    /** To which side a limit is rounded, so that whoever keeps what is shown keeps the limit. */
+    public enum Towards {
+        /** of a least: what is shown is never less */
+        UP,
+        /** of a most: what is shown is never more */
+        DOWN
+    }
+
+    /** share of a number that is only how computers keep it: 15.4 is 15.4 whatever its bits are */
+    private static final double SLACK = 1e-9;
+
+    /** Rounded to the nearest. */
+    public Amount(Quantity quantity, double base, int decimals) {
+        this(quantity, base, decimals, Optional.empty());
+    }
 
     public Amount {
         Objects.requireNonNull(quantity, "quantity");
@@ -43,6 +61,21 @@ public record Amount(Quantity quantity, double base, int decimals) {
         return new Amount(Quantity.PLAIN, number, decimals);
     }
 
+    /** The same as the least that is enough: rounded up, in whatever unit it is shown. */
+    public Amount least() {
+        return new Amount(quantity, base, decimals, Optional.of(Towards.UP));
+    }
+
+    /** The same as the most that is allowed: rounded down, in whatever unit it is shown. */
+    public Amount most() {
+        return new Amount(quantity, base, decimals, Optional.of(Towards.DOWN));
+    }
+
+    /** What stands there once it is rounded, in its base unit: what somebody who does as is said then has. */
+    public double asSaid() {
+        return Double.parseDouble(fixed(base, decimals, towards));
+    }
+
     /**
      * An amount that was read, with as many decimals as tell it to a thousandth of its base unit; temperatures have one
      * at the least, as they turn into others.
@@ -59,7 +92,7 @@ public record Amount(Quantity quantity, double base, int decimals) {
 
     /** The number alone in the chosen unit: {@code 6.84}. */
     public String number(UnitChoice choice) {
-        return fixed(quantity.shown(base, choice), decimalsIn(choice));
+        return fixed(quantity.shown(base, choice), decimalsIn(choice), towards);
     }
 
     /** Number and unit: {@code 6.84 mm}, {@code 46 %}, {@code 1200}. */
@@ -73,11 +106,16 @@ public record Amount(Quantity quantity, double base, int decimals) {
     }
 
     /** Rounded half away from zero on the decimal that stands there, never "-0". */
-    static String fixed(double value, int decimals) {
+    static String fixed(double value, int decimals, Optional<Towards> towards) {
         if (Math.abs(value) >= 1e15) {
             return String.format(Locale.ROOT, "%.3e", value);
         }
-        BigDecimal rounded = BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP);
+        double slack = SLACK * Math.max(1, Math.abs(value));
+        BigDecimal rounded = towards.isEmpty()
+                ? BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP)
+                : towards.get() == Towards.UP
+                        ? BigDecimal.valueOf(value - slack).setScale(decimals, RoundingMode.CEILING)
+                        : BigDecimal.valueOf(value + slack).setScale(decimals, RoundingMode.FLOOR);
         return (rounded.signum() == 0 ? rounded.abs() : rounded).toPlainString();
     }
 

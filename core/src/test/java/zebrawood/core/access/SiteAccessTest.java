@@ -49,22 +49,24 @@ class SiteAccessTest {
     void aLeafComesOffWhereThatIsEnoughAndTheRestIsSaidByItsSize() {
         assertThat(said(in(List.of(GATE, door(794, 2030, 834)), List.of(), List.of(), Optional.empty())))
                 .containsExactly(
-                        "Take the door off its hinges at door: 6 mm are missing. Without its leaf it is 834 mm "
-                                + "wide and leaves 34 mm beyond the margin.");
+                        "Take the door off its hinges at door: 6 mm of the 20 mm clearance are missing. Without its "
+                                + "leaf it is 834 mm wide and leaves 34 mm beyond the clearance wanted.");
         assertThat(said(in(List.of(GATE, door(774, 990, 810)), List.of(), List.of(), Optional.empty()))
                         .get(0))
                 .as("the leaf alone does not help")
-                .startsWith("Door is 26 mm too narrow and 10 mm too low.");
+                .startsWith(
+                        "Door is too tight: with the 20 mm clearance 26 mm are missing in its width and 10 mm in its "
+                                + "height.");
         assertThat(said(in(List.of(GATE, door(900, 980, 0)), List.of(), List.of(), Optional.empty()))
                         .get(0))
-                .startsWith("Door is 20 mm too low.");
+                .startsWith("Door is too tight: with the 20 mm clearance 20 mm are missing in its height.");
     }
 
     @Test
     void whatIsSaidToBeMissingIsWhatIsMissing() {
         for (double wide = 700; wide < 800; wide += 7) {
             Outcome<AccessFinding> short1 = in(List.of(door(wide, 2030, 0)), List.of(), List.of(), Optional.empty());
-            double missing = Double.parseDouble(said(short1).get(0).replaceAll("Door is (\\d+) mm.*", "$1"));
+            double missing = Double.parseDouble(said(short1).get(0).replaceAll(".*clearance (\\d+) mm.*", "$1"));
             assertThat(in(List.of(door(wide + missing, 2030, 0)), List.of(), List.of(), Optional.empty())
                             .verdict())
                     .isEqualTo(Verdict.PASS);
@@ -82,7 +84,7 @@ class SiteAccessTest {
                 List.of(tight),
                 List.of(),
                 Optional.of(new AccessReadings.Other("the yard side", List.of(door(1400, 1200, 0)), List.of())));
-        assertThat(said(fits).get(0)).isEqualTo("Go by the yard side. Tightest there is door: 220 mm to spare.");
+        assertThat(said(fits).get(0)).isEqualTo("Go by the yard side. Tightest there is door: 220 mm clearance.");
         assertThat(said(fits).get(1)).startsWith("Passage is too tight: ");
         Outcome<AccessFinding> not = in(
                 List.of(GATE),

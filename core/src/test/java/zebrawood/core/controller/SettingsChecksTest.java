@@ -98,8 +98,8 @@ class SettingsChecksTest {
         ControllerNeed open = need(ControllerNeed.Tool.LASER, false, 1200, OptionalDouble.of(1200));
         SettingsFinding finding = evaluate(GOOD, open).finding();
 
-        assertThat(finding.issues()).extracting(Issue::setting).containsExactly(22, 20);
-        assertThat(finding.changes()).containsExactly("$22=0", "$20=0");
+        assertThat(finding.issues()).extracting(Issue::setting).containsExactly(22, 21, 20);
+        assertThat(finding.changes()).containsExactly("$21=0", "$22=0", "$20=0");
     }
 
     @Test

@@ -29,17 +29,17 @@ class CoolantSetpointTest {
     @Test
     void aDampDayLiftsTheSetPoint() {
         assertThat(said(at(23.5, 52, OptionalDouble.empty()), 0)).isEqualTo("Set the chiller to 20.0 °C.");
-        assertThat(said(at(26, 68, OptionalDouble.empty()), 0)).isEqualTo("Set the chiller to 21.7 °C.");
+        assertThat(said(at(26, 68, OptionalDouble.empty()), 0)).isEqualTo("Set the chiller to 22.2 °C.");
         assertThat(said(at(32, 78, OptionalDouble.empty()), 0))
-                .isEqualTo("Dry the air to 59 % or less before the pump runs.");
+                .isEqualTo("Dry the air to 55 % or less before the pump runs.");
     }
 
     @Test
     void aChillerThatFollowsTheRoomIsHelpedByTheRoom() {
         assertThat(said(at(23.5, 52, OptionalDouble.of(-4)), 0))
                 .isEqualTo("Leave the chiller as it is: the water is at about 19.5 °C.");
-        assertThat(said(at(31, 35, OptionalDouble.of(-4)), 0)).isEqualTo("Cool the room to 29.0 °C.");
-        assertThat(said(at(12, 35, OptionalDouble.of(1)), 0)).isEqualTo("Warm the room to 14.0 °C.");
+        assertThat(said(at(31, 35, OptionalDouble.of(-4)), 0)).isEqualTo("Cool the room to 28.5 °C.");
+        assertThat(said(at(12, 35, OptionalDouble.of(1)), 0)).isEqualTo("Warm the room to 14.5 °C.");
     }
 
     @Test

@@ -230,4 +230,81 @@ class FocusRampTest {
             assertThat(plan.gapAtStartMm() - plan.riseMm()).isGreaterThan(0);
         }
     }
+
+    /** A plate that falls away from the head shows what a rising one does, with its ends exchanged. */
+    @Test
+    void theEndOfTheRampIsTheOneWhereTheLineWouldThin() {
+        for (boolean rises : new boolean[] {true, false}) {
+            for (double best : new double[] {14, -1}) {
+                List<Mark> marks = new ArrayList<>();
+                for (int i = 0; i < 9; i++) {
+                    double gap = 1.4 + i * 1.275;
+                    double at = (rises ? 11.6 - gap : gap - 1.4) * 180 / 10.2;
+                    marks.add(new Mark(at, caustic(best).applyAsDouble(gap)));
+                }
+                Outcome<RampFinding> outcome = procedure.evaluate(new RampReadings(
+                        10600,
+                        rises ? 11.6 : 1.4,
+                        180,
+                        rises ? 10.2 : -10.2,
+                        Optional.empty(),
+                        Optional.of(marks),
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        Optional.empty()));
+                boolean atStart = rises == (best > 11);
+                assertThat(outcome.instructions().get(0).sentence(UnitChoice.METRIC))
+                        .as("rises %s, best %s", rises, best)
+                        .contains(best > 11 ? "with more gap" : "with less gap")
+                        .contains("well before the " + (atStart ? "start" : "far end") + " of the ramp");
+                assertThat(outcome.verdict()).isEqualTo(Verdict.UNCLEAR);
+            }
+        }
+    }
+
+    @Test
+    void roughWidthsAreUnclearAndSayHowMuchDoubtIsLeft() {
+        Outcome<RampFinding> rough =
+                evaluate(marks(5, gap -> caustic(6.84).applyAsDouble(gap) + 0.09 * Math.sin(9 * gap)));
+        RampFinding finding = rough.finding();
+        double allowed = finding.doubtAllowedMm().getAsDouble();
+
+        assertThat(finding.bestGapStdErrMm().getAsDouble()).isGreaterThan(allowed);
+        assertThat(rough.verdict()).isEqualTo(Verdict.UNCLEAR);
+        assertThat(rough.instructions().get(0).sentence(UnitChoice.METRIC))
+                .contains("in doubt by %.2f mm"
+                        .formatted(finding.bestGapHalfWidthMm().getAsDouble()))
+                .contains("from %.2f mm down".formatted(1.96 * allowed));
+        assertThat(procedure.judgedBy(finding).in(UnitChoice.METRIC))
+                .isEqualTo("uncertainty within ± %.2f mm".formatted(1.96 * allowed));
+    }
+
+    @Test
+    void theEvidenceIsTheWholeOfWhatWasFound() {
+        RampFinding finding = procedure
+                .evaluate(readings(marks(9, caustic(6.84)), OptionalDouble.of(7.1), Optional.empty()))
+                .finding();
+        assertThat(procedure.evidence(finding).stream()
+                        .map(line -> line.label() + " = " + line.figure().in(UnitChoice.METRIC)))
+                .startsWith("best gap = 6.84 ± %.2f mm"
+                        .formatted(finding.bestGapHalfWidthMm().getAsDouble()))
+                .contains("thinnest line = 0.215 mm")
+                .contains("depth of focus = %.2f mm"
+                        .formatted(finding.depthOfFocusMm().getAsDouble()))
+                .anyMatch(line -> line.endsWith("= -0.26 mm") || line.endsWith("= −0.26 mm"))
+                .anyMatch(line -> line.startsWith("apparent M² = "))
+                .hasSize(7);
+        assertThat(finding.curve()).hasSize(61);
+        assertThat(finding.curve().get(0).gapMm()).isCloseTo(1.4, within(1e-9));
+        assertThat(finding.curve().get(60).gapMm()).isCloseTo(11.6, within(1e-9));
+        assertThat(finding.curve().get(30).widthMm())
+                .isCloseTo(caustic(6.84).applyAsDouble(finding.curve().get(30).gapMm()), within(1e-9));
+        assertThat(procedure.traits(
+                        readings(marks(9, caustic(6.84)), OptionalDouble.empty(), Optional.empty()),
+                        finding,
+                        Family.GANTRY_CO2))
+                .extracting(trait -> trait.label())
+                .containsExactly("best gap", "thinnest line");
+    }
 }

@@ -98,9 +98,9 @@ class AssistGasTest {
         double share = 60 * 3 / most.finding().bottlesPerShift().orElseThrow();
         Outcome<GasFinding> three = procedure.evaluate(readings(Gas.NITROGEN, 2, 14, bottle(50, 200), share - 1e-6));
         Outcome<GasFinding> more = procedure.evaluate(readings(Gas.NITROGEN, 2, 14, bottle(50, 200), share + 1e-6));
-        assertThat(three.instructions().get(1).action().in(UnitChoice.METRIC))
+        assertThat(three.instructions().get(2).action().in(UnitChoice.METRIC))
                 .isEqualTo("Eight hours like this take 3.0 bottles.");
-        assertThat(more.instructions().get(1).action().in(UnitChoice.METRIC))
+        assertThat(more.instructions().get(2).action().in(UnitChoice.METRIC))
                 .endsWith("ask the supplier for a bundle or a tank.");
     }
 
@@ -108,15 +108,17 @@ class AssistGasTest {
     void itSaysWhenToChangeTheBottleAndWhenItIsDownAlready() {
         Outcome<GasFinding> lasts = procedure.evaluate(readings(Gas.NITROGEN, 2, 14, bottle(50, 200), 60));
         assertThat(lasts.instructions().get(0).action().in(UnitChoice.METRIC))
-                .isEqualTo("Change the bottle after 31 min.");
+                .isEqualTo("Look up what regulator, hose, fittings and head are rated for: 14.0 bar or more.");
         assertThat(lasts.instructions().get(1).action().in(UnitChoice.METRIC))
-                .isEqualTo("Eight hours like this take 15.0 bottles; ask the supplier for a bundle or a tank.");
+                .isEqualTo("Change the bottle after 31 min.");
+        assertThat(lasts.instructions().get(2).action().in(UnitChoice.METRIC))
+                .isEqualTo("Eight hours like this take 15.1 bottles; ask the supplier for a bundle or a tank.");
         Outcome<GasFinding> down = procedure.evaluate(readings(Gas.NITROGEN, 2, 14, bottle(50, 12), 60));
-        assertThat(down.instructions().get(0).action().in(UnitChoice.METRIC))
+        assertThat(down.instructions().get(1).action().in(UnitChoice.METRIC))
                 .isEqualTo("Change the bottle: it no longer gives 14.0 bar.");
         Outcome<GasFinding> line = procedure.evaluate(readings(Gas.AIR, 2, 6, Optional.empty(), 100));
         assertThat(line.instructions().get(0).action().in(UnitChoice.METRIC))
                 .startsWith("Plan ")
-                .endsWith("l/min of air.");
+                .endsWith("l/min of air, in normal litres.");
     }
 }

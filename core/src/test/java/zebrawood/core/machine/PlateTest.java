@@ -9,6 +9,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 import zebrawood.core.controller.ControllerSettings;
+import zebrawood.core.coolant.CoolantHeat;
 import zebrawood.core.focus.FocusRamp;
 import zebrawood.core.reading.ReadingException;
 import zebrawood.core.site.SiteClimate;
@@ -32,26 +33,48 @@ class PlateTest {
     }
 
     @Test
-    void aNameAndAFamilyAreEnoughAndTheSaferIsTakenForWhatIsNotSaid() {
+    void aNameAndAFamilyAreEnoughAndWhatIsNotSaidIsUnknown() {
         Plate bare = bare("Wren", Family.GANTRY_CO2);
 
-        assertThat(bare.hasInterlock()).as("no interlock is taken for granted").isFalse();
-        assertThat(bare.isWaterCooled()).isFalse();
-        assertThat(bare.hasNumberedSettings()).isFalse();
+        assertThat(bare.presence(Plate.Part.INTERLOCK)).isEqualTo(Plate.Presence.UNKNOWN);
+        assertThat(bare.presence(Plate.Part.WATER)).isEqualTo(Plate.Presence.UNKNOWN);
+        assertThat(bare.presence(Plate.Part.AIR)).isEqualTo(Plate.Presence.UNKNOWN);
+        assertThat(bare.presence(Plate.Part.FIBRE))
+                .as("of this family none has one")
+                .isEqualTo(Plate.Presence.NONE);
+        assertThat(bare.mayHaveNumberedSettings()).isTrue();
         assertThat(bare.daysOutOfUse()).isEqualTo(60);
         assertThat(bare.datum()).isEqualTo("focus datum");
         assertThat(bare.line()).isEqualTo("gantry CO2");
     }
 
     @Test
+    void whatIsAnsweredWithNoneIsOnThePlateAndNothingElseChanges() {
+        for (Family family : Family.values()) {
+            for (Plate.Part part : Plate.Part.values()) {
+                Plate bare = bare("Wren", family);
+                Plate answered = bare.withNone(part);
+                assertThat(answered.presence(part)).isEqualTo(Plate.Presence.NONE);
+                for (Plate.Part other : Plate.Part.values()) {
+                    if (other != part) {
+                        assertThat(answered.presence(other)).isEqualTo(bare.presence(other));
+                    }
+                }
+            }
+        }
+    }
+
+    @Test
     void aStopSaysWhichFieldItNeeds() {
         Plate bare = bare("Wren", Family.GANTRY_CO2);
 
-        assertThat(new SiteClimate().lacks(bare))
-                .hasValueSatisfying(field -> assertThat(field).contains("climate limits"));
-        assertThat(new FocusRamp().lacks(bare))
-                .hasValueSatisfying(field -> assertThat(field).contains("wavelength"));
-        assertThat(new ControllerSettings().appliesTo(bare)).isFalse();
+        assertThat(new SiteClimate().lacks(bare)).contains("climate.minTemperatureC", "climate.maxHumidityPct");
+        assertThat(new FocusRamp().lacks(bare)).containsExactly("source.wavelengthsNm[0]");
+        assertThat(new CoolantHeat().lacks(bare)).containsExactly("services.cooling");
+        assertThat(new CoolantHeat().appliesTo(bare.withNone(Plate.Part.WATER))).isFalse();
+        assertThat(new ControllerSettings().appliesTo(bare))
+                .as("it may have numbered settings")
+                .isTrue();
     }
 
     @Test

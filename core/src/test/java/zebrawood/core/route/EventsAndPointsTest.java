@@ -36,6 +36,24 @@ class EventsAndPointsTest {
     }
 
     @Test
+    void anEarthTestThatRanOutIsInHandAgainAndItsEntryStays() {
+        Lived lived = inOrder();
+        Bar earth = lived.at(1).gate().bars().stream()
+                .map(Gate.Line::bar)
+                .filter(bar -> bar.id().equals("earth"))
+                .findFirst()
+                .orElseThrow();
+        LocalDate until = LocalDate.of(2031, 1, 6);
+        lived.recorded(2, new Body.GateLine("earth", earth.title(), true, false, "TN", Optional.of(until)));
+
+        assertThat(lived.at(5).gate().isOpen()).as("on its last day").isTrue();
+        Gate shut = lived.at(6).gate();
+        assertThat(shut.isOpen()).isFalse();
+        assertThat(shut.inHand().map(line -> line.bar().id())).contains("earth");
+        assertThat(shut.shutBy()).contains("what was seen is not valid any more");
+    }
+
+    @Test
     void mainsWorkPutsBackOnlyTheBarsItTouchesAndLiftingThemOpensTheGateAgain() {
         Lived lived = inOrder().happened(2, Change.MAINS_WORK);
         Gate shut = lived.at(2).gate();
@@ -43,7 +61,7 @@ class EventsAndPointsTest {
         assertThat(shut.bars())
                 .filteredOn(line -> !line.lifted())
                 .extracting(line -> line.bar().id())
-                .containsExactly("wiring", "earth", "stop");
+                .containsExactly("wiring", "earth", "stop", "interlock");
         assertThat(shut.shutBy()).contains("mains work");
         for (Bar bar : shut.bars().stream()
                 .filter(line -> !line.lifted())

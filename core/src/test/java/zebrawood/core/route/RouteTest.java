@@ -1,12 +1,15 @@
 package zebrawood.core.route;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.focus.FocusRamp;
 import zebrawood.core.procedure.Change;
@@ -244,11 +247,95 @@ class RouteTest {
         assertThat(air.gate().isOpen()).isTrue();
         assertThat(air.gate().bars())
                 .extracting(line -> line.bar().id())
-                .contains("fibre", "area")
-                .doesNotContain("water", "interlock");
+                .as("what the plate does not say is asked")
+                .contains("fibre", "water", "interlock")
+                .doesNotContain("air", "area");
         assertThat(air.gate().lifted()).isEqualTo(bars);
         assertThat(air.gate().openedBy().orElseThrow().number())
                 .as("the last bar's entry")
                 .isEqualTo((int) bars + 2);
+    }
+
+    @Test
+    void anOpenPointSaysWhatWhoAndByWhen() {
+        LocalDate due = LocalDate.of(2031, 1, 21);
+        Lived lived = new Lived()
+                .climate(0, 50)
+                .gate(0)
+                .ramp(0)
+                .point(0, "lid gasket", Optional.of(due))
+                .recorded(1, new Body.PointOpened("mend the catch", "", Optional.empty()));
+
+        assertThat(lived.at(2).todo())
+                .extracting(todo -> todo.action().in(UnitChoice.METRIC), Todo::when, Todo::since)
+                .containsExactly(
+                        tuple("mend the catch", "open", lived.last().since()),
+                        tuple("lid gasket (LO)", "by 21 Jan", Instant.parse("2031-01-21T00:00:00Z")));
+        assertThat(lived.at(14).todo())
+                .extracting(Todo::urgency, Todo::when, Todo::shape)
+                .containsExactly(
+                        tuple(Todo.Urgency.DUE_SOON, "on Tuesday", StopState.DUE),
+                        tuple(Todo.Urgency.POINT, "open", StopState.OPEN));
+        assertThat(lived.at(19).todo().get(0).when()).isEqualTo("tomorrow");
+        assertThat(lived.at(20).todo().get(0).when()).isEqualTo("today");
+        assertThat(lived.at(20).state()).isEqualTo(MachineState.IN_ORDER);
+        assertThat(lived.at(21).state()).isEqualTo(MachineState.DUE);
+        assertThat(lived.at(21).detail()).isEqualTo("an open point is late");
+    }
+
+    @Test
+    void aShutGateSaysItsNextBarTheMinutesOfAllThatAreLeftAndSinceWhen() {
+        Lived lived = new Lived();
+        assertThat(lived.at(0).todo()).as("not begun").noneMatch(todo -> todo.urgency() == Todo.Urgency.GATE_SHUT);
+        List<Bar> bars = FirstLight.bars(lived.at(0).plate());
+        lived.bar(0, bars.get(0), true).bar(0, bars.get(1), true);
+        MachineStatus machine = lived.at(1);
+
+        Todo gate = machine.todo().get(0);
+        assertThat(gate.action().in(UnitChoice.METRIC)).isEqualTo(bars.get(2).action() + ".");
+        assertThat(gate.minutes())
+                .isEqualTo(bars.stream().skip(2).mapToInt(Bar::minutes).sum());
+        assertThat(gate.when()).isEqualTo("bar 3 of " + bars.size());
+        assertThat(gate.since()).isEqualTo(lived.last().stamp().at());
+        assertThat(machine.detail()).isEqualTo("First light: 2 of " + bars.size() + " bars");
+        assertThat(lived.bar(1, bars.get(2), false).at(1).todo().get(0).when()).isEqualTo("failed");
+
+        Lived moved = new Lived().climate(0, 50).gate(0).ramp(0).happened(2, Change.MOVED);
+        assertThat(moved.at(3).todo().get(0).since())
+                .isEqualTo(moved.last().stamp().at());
+    }
+
+    @Test
+    void onlyTheNewestChangeIsNamedAndOnlyOneAfterTheReading() {
+        Lived lived = new Lived().climate(0, 50).gate(0).ramp(1).happened(2, Change.LENS_CHANGED);
+        assertThat(lived.happened(5, Change.LENS_CHANGED)
+                        .at(6)
+                        .stop("focus-ramp")
+                        .note())
+                .contains("lens out and back 6 Jan");
+        assertThat(lived.at(6).todo())
+                .extracting(todo -> todo.action().in(UnitChoice.METRIC), Todo::when)
+                .contains(tuple("Ramp line is to be done again: lens out and back 6 Jan.", "stale"));
+        assertThat(lived.at(6).detail()).isEqualTo("Ramp line, lens out and back 6 Jan");
+    }
+
+    /** Whatever bars are lifted: nothing fires while something that could hurt or burn stands as failed. */
+    @Test
+    void aStopThatFailedHoldsTheGateUntilItPasses() {
+        Lived lived = new Lived().climate(0, 50).gate(1).ramp(2);
+        assertThat(lived.at(3).gate().isOpen()).isTrue();
+        MachineStatus held = lived.climate(4, 90).at(4);
+        assertThat(held.gate().isCleared()).isTrue();
+        assertThat(held.gate().isOpen()).isFalse();
+        assertThat(held.gate().heldInWords()).isEqualTo("Climate");
+        assertThat(ramp(held)).isEqualTo(StopState.SHUT);
+        assertThat(held.stop("focus-ramp").note()).contains("needs Climate");
+        assertThat(held.todo())
+                .as("the failed stop itself is what comes next")
+                .first()
+                .satisfies(todo -> assertThat(todo.stop()).isEqualTo("site-climate"));
+        assertThat(held.todo()).noneMatch(todo -> todo.urgency() == Todo.Urgency.GATE_SHUT);
+        assertThat(lived.climate(5, 50).at(5).gate().isOpen()).isTrue();
+        assertThat(ramp(lived.at(5))).isEqualTo(StopState.PASSED);
     }
 }

@@ -40,6 +40,7 @@ import zebrawood.kit.figure.Stroke;
 import zebrawood.kit.theme.Lettering;
 import zebrawood.kit.theme.Tone;
 import zebrawood.kit.view.Paper;
+import zebrawood.logbook.store.Flaws;
 import zebrawood.logbook.store.Logbook;
 
 /** A certificate of one machine: how it stands, what was measured, what is open, and the hash it ends on. */
@@ -56,6 +57,9 @@ public final class Certificate {
                     + "local codes come first."
                     + " This paper says how the machine was found, not that it is safe.";
 
+    /** so many entries are checked while one waits; a larger logbook is as its last check found it */
+    private static final long MOST_TO_CHECK = 100_000;
+
     private final Subject subject;
     private final PageFlow sheets;
 
@@ -70,6 +74,7 @@ public final class Certificate {
      * @param zone the offset in which days are told
      * @param units the units in which lengths and temperatures are told
      * @param paper what it is printed on
+     * @param flaw what is wrong with the logbook as a whole; empty where nothing is known of
      */
     public record Subject(
             String shop,
@@ -79,10 +84,14 @@ public final class Certificate {
             Instant at,
             ZoneOffset zone,
             UnitChoice units,
-            Paper paper) {
+            Paper paper,
+            Optional<String> flaw) {
 
         /** Gathers it from the logbook. */
         public static Subject of(String shop, Logbook logbook, String machineId, Making making) {
+            if (logbook.head().entries() <= MOST_TO_CHECK) {
+                logbook.verify(List.of());
+            }
             History history = logbook.history(machineId);
             MachineStatus status = new Route(Catalogue.procedures()).status(history, making.at(), making.zone());
             int newest = (int) logbook.count(Optional.of(machineId));
@@ -94,7 +103,8 @@ public final class Certificate {
                     making.at(),
                     making.zone(),
                     making.units(),
-                    making.paper());
+                    making.paper(),
+                    Flaws.known(logbook.folder()));
         }
     }
 
@@ -156,21 +166,29 @@ public final class Certificate {
         List<Point> points = points().stream().filter(Point::counts).toList();
         boolean soundOtherwise =
                 state == MachineState.NEEDS_ADJUSTING || state == MachineState.DUE || state == MachineState.UNCLEAR;
-        String title = state == MachineState.IN_ORDER
-                ? "In order: all that was checked passes, and nothing is late"
-                : soundOtherwise
-                        ? "In order but for " + (points.size() == 1 ? "one point" : points.size() + " points")
-                        : "Not in order: " + state.word();
-        String under = points.stream()
-                .findFirst()
-                .map(point -> "Open: " + point.words())
-                .orElse("Checked: " + subject.machine().stops().size() + " stops and the first light gate.");
+        boolean whole = subject.flaw().isEmpty();
+        String title = !whole
+                ? "Not certified: the logbook is not as it was written"
+                : state == MachineState.IN_ORDER
+                        ? "In order: all that was checked passes, and nothing is late"
+                        : soundOtherwise
+                                ? "In order but for " + (points.size() == 1 ? "one point" : points.size() + " points")
+                                : "Not in order: " + state.word();
+        String under = !whole
+                ? subject.flaw().get()
+                        + ". What is shown below may not be what was recorded; put the logbook right and "
+                        + "write the certificate again."
+                : points.stream()
+                        .findFirst()
+                        .map(point -> "Open: " + point.words())
+                        .orElse("Checked: " + subject.machine().stops().size() + " stops and the first light gate.");
         double y = sheets.y();
-        Tone tone = Shapes.tone(state.shape());
+        StopState shape = whole ? state.shape() : StopState.FAILED;
+        Tone tone = Shapes.tone(shape);
         List<String> lines = sheets.pen().wrapped(under, PageFlow.WIDTH - 70, Lettering.SMALL);
         double tall = 46 + 16 * lines.size();
         sheets.pen().stroke(Path.rectangle(PageFlow.LEFT, y, PageFlow.WIDTH, tall), Stroke.of(tone, 1.5));
-        Shapes.state(sheets.pen(), state.shape(), PageFlow.LEFT + 28, y + tall / 2, 1.5);
+        Shapes.state(sheets.pen(), shape, PageFlow.LEFT + 28, y + tall / 2, 1.5);
         sheets.text(PageFlow.LEFT + 56, y + 28, title, Lettering.HEAD, Tone.INK, Anchor.START);
         for (int i = 0; i < lines.size(); i++) {
             sheets.text(PageFlow.LEFT + 56, y + 47 + 16 * i, lines.get(i), Lettering.SMALL, Tone.INK, Anchor.START);
@@ -247,12 +265,15 @@ public final class Certificate {
         String found = gate.lifted() + " of " + gate.bars().size() + " bars lifted"
                 + (gate.isOpen()
                         ? "; stop and "
-                                + (subject.machine().plate().hasInterlock()
+                                + (subject.machine().plate().presence(Plate.Part.INTERLOCK) != Plate.Presence.NONE
                                         ? "interlock seen to work"
                                         : "area seen to be kept")
                         : "");
-        String judged =
-                gate.isOpen() ? "all" : gate.shutBy().map(why -> "shut: " + why).orElse("all are needed");
+        String judged = gate.isOpen()
+                ? "all"
+                : gate.isCleared()
+                        ? "held by " + gate.heldInWords()
+                        : gate.shutBy().map(why -> "shut: " + why).orElse("all are needed");
         String who = gate.openedBy()
                 .filter(entry -> gate.isOpen())
                 .map(entry -> SHORT.format(entry.stamp().local()) + "  "

@@ -1,16 +1,18 @@
 package zebrawood.desktop.certificate;
 
 import java.io.IOException;
-import java.io.OutputStream;
-import java.nio.file.Files;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.text.Normalizer;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.function.Consumer;
 import javafx.scene.Scene;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.kit.view.FileDialogs;
 import zebrawood.logbook.store.LogbookException;
+import zebrawood.logbook.store.OutputFile;
 
 /** Saves a certificate from the window. */
 public final class CertificateFile {
@@ -27,9 +29,12 @@ public final class CertificateFile {
                 desk.now(), desk.zone(), desk.units().get(), desk.preferences().paper());
         desk.later(
                 () -> {
-                    try (OutputStream out = Files.newOutputStream(file.get())) {
-                        Certificate.write(Certificate.Subject.of(shop, desk.logbook(), machineId, making), out);
-                        return file.get();
+                    Certificate.Subject subject = Certificate.Subject.of(shop, desk.logbook(), machineId, making);
+                    try {
+                        return OutputFile.write(file.get(), true, out -> {
+                            Certificate.write(subject, out);
+                            return file.get();
+                        });
                     } catch (IOException e) {
                         throw new LogbookException(
                                 "the certificate could not be saved in " + file.get() + "; choose another folder", e);
@@ -38,8 +43,19 @@ public final class CertificateFile {
                 saved -> tell.accept("The certificate of " + name + " stands in " + saved + "."));
     }
 
-    /** The name of the file where none is given. */
+    /**
+     * The name of the file where none is given: of two machines never the same, whatever signs stand in their names.
+     */
     public static String fileName(String machine) {
-        return "certificate-" + machine.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-") + ".pdf";
+        String lower = machine.strip().toLowerCase(Locale.ROOT);
+        String plain = Normalizer.normalize(lower, Normalizer.Form.NFKD).replaceAll("[^a-z0-9]+", "-");
+        return "certificate-" + plain
+                + (plain.equals(lower)
+                        ? ""
+                        : "-"
+                                + UUID.nameUUIDFromBytes(lower.getBytes(StandardCharsets.UTF_8))
+                                        .toString()
+                                        .substring(0, 8))
+                + ".pdf";
     }
 }

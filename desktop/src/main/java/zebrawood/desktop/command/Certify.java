@@ -1,8 +1,6 @@
 package zebrawood.desktop.command;
 
 import java.io.IOException;
-import java.io.OutputStream;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.concurrent.Callable;
@@ -16,6 +14,7 @@ import zebrawood.desktop.certificate.CertificateFile;
 import zebrawood.desktop.desk.Preferences;
 import zebrawood.kit.view.Paper;
 import zebrawood.logbook.store.Logbook;
+import zebrawood.logbook.store.OutputFile;
 
 /** A machine's certificate as PDF. */
 @Command(name = "certificate", description = "Writes the certificate of one machine as PDF.")
@@ -42,6 +41,9 @@ final class Certify implements Callable<Integer> {
             description = "where it goes; certificate-NAME.pdf here where not given")
     private Path out;
 
+    @Option(names = "--force", description = "write over a file that is there")
+    private boolean force;
+
     @Override
     public Integer call() throws IOException {
         if (!data.holdsLogbook()) {
@@ -55,21 +57,20 @@ final class Certify implements Callable<Integer> {
             Path file =
                     out == null ? Path.of(CertificateFile.fileName(found.get().name())) : out;
             Instant now = today.clock().get();
-            try (OutputStream pdf = Files.newOutputStream(file)) {
-                Certificate.write(
-                        Certificate.Subject.of(
-                                Preferences.in(data.folder()).shop(),
-                                logbook,
-                                found.get().id(),
-                                new Certificate.Making(
-                                        now,
-                                        today.zone().getRules().getOffset(now),
-                                        UnitChoice.METRIC,
-                                        paper == null
-                                                ? Preferences.in(data.folder()).paper()
-                                                : paper)),
-                        pdf);
-            }
+            Preferences preferences = Preferences.in(data.folder());
+            Certificate.Subject subject = Certificate.Subject.of(
+                    preferences.shop(),
+                    logbook,
+                    found.get().id(),
+                    new Certificate.Making(
+                            now,
+                            today.zone().getRules().getOffset(now),
+                            UnitChoice.METRIC,
+                            paper == null ? preferences.paper() : paper));
+            OutputFile.write(file, force, pdf -> {
+                Certificate.write(subject, pdf);
+                return file;
+            });
             System.out.println(file);
             return Exit.DONE;
         }

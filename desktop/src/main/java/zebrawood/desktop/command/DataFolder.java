@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import picocli.CommandLine.Option;
+import zebrawood.logbook.store.Backups;
 import zebrawood.logbook.store.Logbook;
 
 /** Where the user's logbook stands: where the platform expects, or where {@code --data} says. */
@@ -26,7 +27,9 @@ public final class DataFolder {
 
     /** Whether a logbook stands there; says so where none does. */
     boolean holdsLogbook() {
-        if (Files.exists(folder().resolve("logbook.db"))) {
+        if (Files.exists(folder().resolve("logbook.db"))
+                || !new Backups(folder()).list().isEmpty()
+                || Files.exists(folder().resolve("restoring.txt"))) {
             return true;
         }
         System.err.println("There is no logbook in " + folder() + "; name its folder with --data.");

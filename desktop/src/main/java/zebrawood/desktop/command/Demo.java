@@ -5,8 +5,6 @@ import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
-import zebrawood.benches.Catalogue;
-import zebrawood.desktop.demo.DemoShop;
 import zebrawood.desktop.shots.Picture;
 
 /** Opens the window on a fresh copy of the demo shop. */
@@ -25,10 +23,16 @@ final class Demo implements Callable<Integer> {
     @Option(names = "--make-only", description = "make the shop and end, without a window")
     private boolean makeOnly;
 
+    /** The folder with the fresh shop: the one named, else the first of the demo's own in which nobody recorded. */
+    private Path made() {
+        return data.chosen()
+                .map(folder -> DemoFolder.in(folder, today))
+                .orElseGet(() -> DemoFolder.fresh(DemoFolder.beside(data.folder()), today));
+    }
+
     @Override
     public Integer call() throws InterruptedException {
-        Path folder = data.chosen().orElseGet(() -> data.folder().resolveSibling("zebrawood-demo"));
-        DemoShop.make(folder, Catalogue.procedures(), today.today(), Version.TEXT);
+        Path folder = made();
         if (makeOnly) {
             System.out.println("The demo shop stands in " + folder + ".");
             return Exit.DONE;

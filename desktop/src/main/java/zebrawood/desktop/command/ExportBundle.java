@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import zebrawood.benches.Catalogue;
 import zebrawood.logbook.bundle.Bundle;
@@ -26,13 +27,17 @@ final class ExportBundle implements Callable<Integer> {
     @Parameters(paramLabel = "FILE", description = "where the bundle goes")
     private Path file;
 
+    @Option(names = "--force", description = "write over a file that is there")
+    private boolean force;
+
     @Override
     public Integer call() throws IOException {
         if (!data.holdsLogbook()) {
             return Exit.REFUSED;
         }
         try (Logbook logbook = Logbook.open(data.folder(), Catalogue.procedures())) {
-            Bundle bundle = Export.to(file, logbook, Version.TEXT, today.clock().get(), Progress.onError("exported"));
+            Bundle bundle =
+                    Export.to(file, force, logbook, Version.TEXT, today.clock().get(), Progress.onError("exported"));
             System.out.println("Exported " + bundle.entries() + " entries and "
                     + (bundle.files().size() - 4) + " attachments to " + file + ". The shop chain ends on "
                     + bundle.head() + ".");

@@ -7,7 +7,9 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Parameters;
 import zebrawood.benches.Catalogue;
+import zebrawood.kit.view.Words;
 import zebrawood.logbook.bundle.Import;
+import zebrawood.logbook.store.LogbookException;
 import zebrawood.logbook.store.Verification;
 
 /** An open bundle back into an empty shop. */
@@ -24,7 +26,13 @@ final class ImportBundle implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException {
-        Verification found = Import.from(file, data.folder(), Catalogue.procedures(), Progress.onError("imported"));
+        Verification found;
+        try {
+            found = Import.from(file, data.folder(), Catalogue.procedures(), Progress.onError("imported"));
+        } catch (LogbookException refused) {
+            System.err.println(Words.sentence(refused.getMessage()));
+            return Exit.REFUSED;
+        }
         System.out.println("Imported and checked: " + found.entries() + " entries, " + found.attachments()
                 + " attachments. The shop chain ends on " + found.head() + ".");
         return Exit.DONE;

@@ -1,19 +1,32 @@
 package zebrawood.desktop.command;
 
+import java.io.IOException;
 import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.CancellationException;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.atomic.AtomicReference;
 import javafx.application.Platform;
+import javafx.event.Event;
+import javafx.scene.Scene;
 import javafx.stage.Stage;
 import zebrawood.benches.Catalogue;
 import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.shell.LongWork;
 import zebrawood.desktop.shell.RestoreView;
 import zebrawood.desktop.shell.Window;
+import zebrawood.kit.theme.Controls;
 import zebrawood.kit.theme.Fonts;
+import zebrawood.kit.theme.Ground;
+import zebrawood.kit.view.Words;
+import zebrawood.logbook.bundle.Import;
 import zebrawood.logbook.store.DamagedLogbookException;
 import zebrawood.logbook.store.Logbook;
+import zebrawood.logbook.store.LogbookException;
 import zebrawood.logbook.store.Restore;
+import zebrawood.logbook.store.Verification;
 
 /** Opens the window on a logbook; the logbook is opened beside the toolkit's start and read beside the window's. */
 final class Open {
@@ -25,15 +38,87 @@ final class Open {
         void run(Window window, Desk desk);
     }
 
-    /** Opens the window and waits until it is closed. */
+    /** Opens the window and waits until it is closed, and what it led to. */
     static void window(Path folder, TodayOption today, Then then) throws InterruptedException {
+        AtomicReference<Optional<Window.Next>> next = new AtomicReference<>(Optional.empty());
+        once(folder, today, then, next);
+        Path at = folder;
+        while (next.get().isPresent()) {
+            Window.Next to = next.getAndSet(Optional.empty()).get();
+            String told = "";
+            Optional<Logbook> open = Optional.empty();
+            if (to instanceof Window.Next.PutRight wrong) {
+                open = restored(at, today, wrong.found(), () -> {});
+            } else if (to instanceof Window.Next.Demo) {
+                at = DemoFolder.fresh(DemoFolder.beside(at), today);
+                told = "This is the demo shop, in " + at + ". Your own shop opens again at the next start.";
+            } else if (to instanceof Window.Next.Take take) {
+                told = taken(take.bundle(), at);
+            }
+            Path shop = at;
+            String sentence = told;
+            CompletableFuture<Logbook> opening =
+                    CompletableFuture.completedFuture(open.orElseGet(() -> Logbook.open(shop, Catalogue.procedures())));
+            CountDownLatch closed = new CountDownLatch(1);
+            Platform.runLater(() -> shown(
+                    desk(shop, today, opening),
+                    (window, desk) -> {
+                        if (!sentence.isEmpty()) {
+                            desk.tell(sentence);
+                        }
+                    },
+                    closed,
+                    next));
+            closed.await();
+        }
+        Platform.exit();
+    }
+
+    /** Takes a bundle into an empty shop, with a window that shows how far it is; what came of it, in words. */
+    private static String taken(Path bundle, Path folder) throws InterruptedException {
+        CompletableFuture<String> done = new CompletableFuture<>();
+        CompletableFuture<LongWork> shown = new CompletableFuture<>();
+        CompletableFuture<Stage> stage = new CompletableFuture<>();
+        Platform.runLater(() -> {
+            Controls.dress();
+            LongWork work = new LongWork("Reading the bundle", 0, () -> {});
+            Scene scene = new Scene(work, 460, 220);
+            scene.getStylesheets()
+                    .addAll(
+                            Ground.LIGHT.stylesheet(),
+                            Ground.class.getResource("frame.css").toExternalForm());
+            Stage made = new Stage();
+            made.setTitle("Zebrawood");
+            made.setScene(scene);
+            made.setOnCloseRequest(Event::consume);
+            made.show();
+            stage.complete(made);
+            shown.complete(work);
+        });
+        LongWork work = shown.join();
+        try {
+            Verification found = Import.from(bundle, folder, Catalogue.procedures(), work::reached);
+            done.complete(
+                    "Imported and checked: " + found.entries() + " entries, " + found.attachments() + " attachments.");
+        } catch (CancellationException ended) {
+            done.complete("The bundle was not taken: you ended it. The shop is as it was.");
+        } catch (LogbookException | IOException refused) {
+            done.complete(Words.sentence(refused.getMessage()));
+        }
+        Platform.runLater(() -> stage.join().hide());
+        return done.join();
+    }
+
+    /** The first window, beside the start of the toolkit. */
+    private static void once(Path folder, TodayOption today, Then then, AtomicReference<Optional<Window.Next>> next)
+            throws InterruptedException {
         CompletableFuture<Logbook> opening = new CompletableFuture<>();
         CompletableFuture<Desk> desk = beside(folder, today, opening);
         CountDownLatch closed = new CountDownLatch(1);
         CompletableFuture<Stage> shown = new CompletableFuture<>();
         try {
             Platform.setImplicitExit(false);
-            Platform.startup(() -> shown.complete(shown(desk.join(), then, closed)));
+            Platform.startup(() -> shown.complete(shown(desk.join(), then, closed, next)));
         } catch (UnsupportedOperationException noDisplay) {
             throw new IllegalStateException(
                     "No window can be opened on this display; start it from a desktop session, or unset DISPLAY "
@@ -46,15 +131,18 @@ final class Open {
             opened(opening);
         } catch (DamagedLogbookException damaged) {
             Stage empty = shown.join();
-            Logbook restored = restored(folder, today, damaged, () -> takeAway(empty));
-            Platform.runLater(
-                    () -> shown(desk(folder, today, CompletableFuture.completedFuture(restored)), then, closed));
+            Optional<Logbook> restored = restored(folder, today, damaged.getMessage(), () -> takeAway(empty));
+            if (restored.isEmpty()) {
+                Platform.exit();
+                throw damaged;
+            }
+            Platform.runLater(() ->
+                    shown(desk(folder, today, CompletableFuture.completedFuture(restored.get())), then, closed, next));
         } catch (RuntimeException e) {
             Platform.exit();
             throw e;
         }
         closed.await();
-        Platform.exit();
     }
 
     /** On a thread of its own: makes the desk, opens the logbook, and reads what the first page will ask for. */
@@ -85,10 +173,14 @@ final class Open {
     }
 
     /** Shows the window at once; it is filled when the logbook is open and read. */
-    private static Stage shown(Desk desk, Then then, CountDownLatch closed) {
+    private static Stage shown(
+            Desk desk, Then then, CountDownLatch closed, AtomicReference<Optional<Window.Next>> next) {
         Stage stage = new Stage();
         Window window = new Window(desk, desk.preferences().shop(), stage);
-        stage.setOnHidden(event -> closed.countDown());
+        stage.setOnHidden(event -> {
+            next.set(window.next());
+            closed.countDown();
+        });
         window.open(() -> then.run(window, desk));
         return stage;
     }
@@ -107,29 +199,30 @@ final class Open {
         }
     }
 
-    /** Offers to restore a damaged logbook; the logbook once that is done. */
-    private static Logbook restored(Path folder, TodayOption today, DamagedLogbookException damaged, Runnable before) {
+    /** Offers to put a logbook right; the logbook once that is done, empty where one leaves it as it is. */
+    private static Optional<Logbook> restored(Path folder, TodayOption today, String found, Runnable before) {
         CompletableFuture<Boolean> answered = new CompletableFuture<>();
         Platform.runLater(() -> {
             before.run();
             Stage stage = new Stage();
             stage.setTitle("Zebrawood");
-            stage.setScene(new RestoreView(
-                            new Restore(folder, Catalogue.procedures()),
-                            damaged.getMessage(),
-                            new Desk.Sitting(today.clock(), today.zone(), Version.TEXT),
-                            done -> {
-                                answered.complete(done);
-                                stage.hide();
-                            })
-                    .scene());
+            RestoreView view = new RestoreView(
+                    new Restore(folder, Catalogue.procedures()),
+                    found,
+                    new Desk.Sitting(today.clock(), today.zone(), Version.TEXT),
+                    done -> {
+                        answered.complete(done);
+                        stage.hide();
+                    });
+            stage.setScene(view.scene());
+            stage.setOnCloseRequest(event -> {
+                if (view.isBusy()) {
+                    event.consume();
+                }
+            });
             stage.setOnHidden(event -> answered.complete(false));
             stage.show();
         });
-        if (!answered.join()) {
-            Platform.exit();
-            throw damaged;
-        }
-        return Logbook.open(folder, Catalogue.procedures());
+        return answered.join() ? Optional.of(Logbook.open(folder, Catalogue.procedures())) : Optional.empty();
     }
 }

@@ -18,6 +18,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Entry;
+import zebrawood.core.units.Signs;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.worksheet.Recorder;
 
@@ -46,9 +47,9 @@ final class RecordWorksheets implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException {
-        if (by.isBlank() || by.length() > Entry.Stamp.LONGEST_BY) {
-            System.err.println(
-                    "Name who records with --by: initials, up to " + Entry.Stamp.LONGEST_BY + " characters.");
+        if (by.isBlank() || by.length() > Entry.Stamp.LONGEST_BY || !Signs.isPlain(by)) {
+            System.err.println("Name who records with --by: initials, up to " + Entry.Stamp.LONGEST_BY
+                    + " characters that can be seen.");
             return Exit.REFUSED;
         }
         if (!data.holdsLogbook()) {

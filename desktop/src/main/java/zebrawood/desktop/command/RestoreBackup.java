@@ -1,5 +1,6 @@
 package zebrawood.desktop.command;
 
+import java.nio.file.Path;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -30,21 +31,24 @@ final class RestoreBackup implements Callable<Integer> {
         if (!data.holdsLogbook()) {
             return Exit.REFUSED;
         }
-        Restore restore = new Restore(data.folder(), Catalogue.procedures());
+        Path folder = data.folder();
+        Restore restore = new Restore(folder, Catalogue.procedures());
+        Optional<Long> whole = restore.wholeEntries();
+        if (whole.isPresent()) {
+            System.out.println("The logbook is whole: " + whole.get() + " entries. There is nothing to restore.");
+            Restore.putAside(folder).forEach(System.out::println);
+            return Exit.DONE;
+        }
         Optional<Restore.Offer> offer = restore.offer();
         if (offer.isEmpty()) {
-            System.err.println("There is no whole backup in " + data.folder().resolve("backups") + ".");
+            System.err.println("There is no whole backup in " + folder.resolve("backups") + ".");
             return Exit.WRONG;
         }
         Instant now = today.clock().get();
         System.out.println(offer.get().inWords(today.zone().getRules().getOffset(now)));
-        if (yes) {
-            Restore.Done done = restore.run(offer.get(), now);
-            System.out.println("Restored " + done.entries() + " entries from the backup and " + done.back()
-                    + " from the damaged file, which lies in " + done.damaged() + " now.");
-        } else {
-            System.out.println("Nothing was changed. Add --yes to restore it.");
-        }
+        Restore.putAside(folder).forEach(System.out::println);
+        System.out.println(
+                yes ? restore.run(offer.get(), now).inWords() : "Nothing was changed. Add --yes to restore it.");
         return Exit.DONE;
     }
 }

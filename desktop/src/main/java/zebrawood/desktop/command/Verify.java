@@ -7,6 +7,7 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import zebrawood.benches.Catalogue;
 import zebrawood.logbook.store.Logbook;
+import zebrawood.logbook.store.Restore;
 import zebrawood.logbook.store.Verification;
 
 /** Checks every hash chain. */
@@ -33,10 +34,8 @@ final class Verify implements Callable<Integer> {
             Verification found = logbook.verify(expected, Progress.onError("checked"));
             found.flaws().forEach(System.out::println);
             System.out.println(
-                    found.holds()
-                            ? "Whole: " + found.entries() + " entries, " + found.attachments()
-                                    + " attachments. The shop chain ends on " + found.head() + "."
-                            : "Not whole: " + found.flaws().size() + " flaws in " + found.entries() + " entries.");
+                    found.inWords() + (found.holds() ? ". The shop chain ends on " + found.head() : "") + ".");
+            Restore.putAside(data.folder()).forEach(System.out::println);
             return found.holds() ? Exit.DONE : Exit.WRONG;
         }
     }

@@ -1,12 +1,16 @@
 package zebrawood.desktop.command;
 
+import java.io.EOFException;
 import java.io.FileDescriptor;
 import java.io.FileOutputStream;
 import java.io.PrintStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.AccessDeniedException;
+import java.nio.file.FileSystemException;
 import java.nio.file.NoSuchFileException;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.logging.Level;
 import java.util.logging.Logger;
@@ -14,6 +18,7 @@ import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.HelpCommand;
 import picocli.CommandLine.Mixin;
+import zebrawood.core.units.Signs;
 import zebrawood.logbook.store.DamagedLogbookException;
 import zebrawood.logbook.store.LogbookException;
 
@@ -34,6 +39,7 @@ import zebrawood.logbook.store.LogbookException;
             RestoreBackup.class,
             Certify.class,
             Shots.class,
+            Notices.class,
             HelpCommand.class
         },
         footer = {
@@ -66,20 +72,45 @@ public final class Zebrawood implements Callable<Integer> {
         System.setErr(utf8(FileDescriptor.err));
         Logger.getLogger("").setLevel(Level.WARNING);
         TOOLKIT.setLevel(Level.SEVERE);
-        System.exit(run(arguments));
+        int status = run(arguments);
+        System.exit(couldSay() ? status : Math.max(status, Exit.WRONG));
+    }
+
+    /** Whether what was said has been written; a full disk or a closed pipe behind it is no success. */
+    private static boolean couldSay() {
+        if (!System.out.checkError()) {
+            return true;
+        }
+        System.err.println("What there is to say could not be written to the standard output.");
+        return false;
     }
 
     static int run(String... arguments) {
         CommandLine line = new CommandLine(new Zebrawood());
         line.setCaseInsensitiveEnumValuesAllowed(true);
         line.setExecutionExceptionHandler((exception, command, parsed) -> {
-            System.err.println(sentence(exception));
+            System.err.println(Signs.shown(sentence(exception)));
             if (exception instanceof DamagedLogbookException) {
                 System.err.println("./zebrawood restore says what a backup can bring back.");
             }
             return exception instanceof LogbookException ? Exit.WRONG : Exit.REFUSED;
         });
-        return line.execute(arguments);
+        return line.execute(afterTheWord(arguments, line));
+    }
+
+    /** Options that hold for every command count also where they stand before its word. */
+    private static String[] afterTheWord(String[] arguments, CommandLine line) {
+        int word = 0;
+        while (word < arguments.length && arguments[word].startsWith("-")) {
+            word += arguments[word].equals("--data") || arguments[word].equals("--today") ? 2 : 1;
+        }
+        if (word == 0 || word >= arguments.length || !line.getSubcommands().containsKey(arguments[word])) {
+            return arguments;
+        }
+        List<String> ordered = new ArrayList<>(List.of(arguments[word]));
+        ordered.addAll(List.of(arguments).subList(0, word));
+        ordered.addAll(List.of(arguments).subList(word + 1, arguments.length));
+        return ordered.toArray(String[]::new);
     }
 
     /** One sentence instead of a stack trace. */
@@ -89,12 +120,33 @@ public final class Zebrawood implements Callable<Integer> {
             return "There is no file " + missing.getFile() + ".";
         } else if (cause instanceof AccessDeniedException denied) {
             return "The file " + denied.getFile() + " may not be read or written here.";
+        } else if (cause instanceof EOFException) {
+            return "The file ends too early: it is cut off or damaged.";
+        } else if (cause instanceof FileSystemException system) {
+            return "The file " + system.getFile() + " cannot be read or written"
+                    + (system.getReason() == null ? "" : ": " + system.getReason()) + ".";
         }
         String message = cause.getMessage() == null ? cause.getClass().getSimpleName() : cause.getMessage();
         return Character.toUpperCase(message.charAt(0)) + message.substring(1) + (message.endsWith(".") ? "" : ".");
     }
 
+    /** A terminal shows what it is given: signs that steer it, or turn words around, are marked instead. */
     private static PrintStream utf8(FileDescriptor descriptor) {
-        return new PrintStream(new FileOutputStream(descriptor), true, StandardCharsets.UTF_8);
+        return new PrintStream(new FileOutputStream(descriptor), true, StandardCharsets.UTF_8) {
+            @Override
+            public void print(String words) {
+                super.print(Signs.shown(words));
+            }
+
+            @Override
+            public void println(String words) {
+                super.println(Signs.shown(words));
+            }
+
+            @Override
+            public void println(Object words) {
+                super.println(Signs.shown(String.valueOf(words)));
+            }
+        };
     }
 }

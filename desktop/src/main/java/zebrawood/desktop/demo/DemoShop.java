@@ -22,6 +22,7 @@ import zebrawood.core.procedure.Change;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.LogbookException;
+import zebrawood.logbook.store.PrivateFiles;
 
 /**
  * Two years of the invented Fernhollow Instrument Works, placed back in time from today. The same day always gives the
@@ -31,7 +32,6 @@ public final class DemoShop {
 
     public static final String NAME = "Fernhollow Instrument Works";
 
-    private static final String MARKER = "fernhollow-demo.txt";
     private static final int DAYS = 730;
     private static final LocalTime MORNING = LocalTime.of(9, 40);
     private static final LocalTime EARLY = LocalTime.of(8, 5);
@@ -61,33 +61,41 @@ public final class DemoShop {
      * @throws LogbookException where the folder holds anything else
      */
     public static void make(Path folder, List<Procedure<?, ?>> procedures, LocalDate today, String program) {
-        clear(folder);
-        try (Logbook logbook = Logbook.open(folder, procedures)) {
+        Path real = clear(folder, procedures);
+        try (Logbook logbook = Logbook.open(real, procedures)) {
             logbook.together(() -> new DemoShop(logbook, today, program).live());
+            DemoMark.leave(real, logbook.head());
+        } catch (IOException e) {
+            throw unusable(folder, e);
         }
     }
 
-    private static void clear(Path folder) {
+    private static LogbookException unusable(Path folder, IOException e) {
+        return new LogbookException(
+                "the folder " + folder + " cannot be made or emptied; name another one with --data", e);
+    }
+
+    /** Empties a folder that is a demo's own; the folder itself, links followed. */
+    private static Path clear(Path folder, List<Procedure<?, ?>> procedures) {
         try {
-            Files.createDirectories(folder);
-            List<Path> inside;
-            try (Stream<Path> files = Files.walk(folder)) {
-                inside = files.filter(file -> !file.equals(folder))
-                        .sorted(Comparator.reverseOrder())
-                        .toList();
+            PrivateFiles.createFolder(folder);
+            Path real = folder.toRealPath();
+            boolean isEmpty;
+            try (Stream<Path> files = Files.list(real)) {
+                isEmpty = files.findAny().isEmpty();
             }
-            if (!inside.isEmpty() && !Files.exists(folder.resolve(MARKER))) {
-                throw new LogbookException(
-                        "the folder " + folder + " is neither empty nor a demo's own; name another one with --data");
+            if (!isEmpty) {
+                DemoMark.mustBeOf(real, procedures);
+                try (Stream<Path> files = Files.list(real)) {
+                    for (Path file : files.toList()) {
+                        PrivateFiles.delete(file);
+                    }
+                }
             }
-            for (Path file : inside) {
-                Files.deleteIfExists(file);
-            }
-            Files.writeString(folder.resolve(MARKER), "A demo shop, made anew each time; nothing in it is kept.\n");
-            Files.writeString(folder.resolve("window.properties"), "shop=" + NAME + "\n");
+            Files.writeString(real.resolve("window.properties"), "shop=" + NAME + "\n");
+            return real;
         } catch (IOException e) {
-            throw new LogbookException(
-                    "the folder " + folder + " cannot be made or emptied; name another one with --data", e);
+            throw unusable(folder, e);
         }
     }
 

@@ -175,13 +175,30 @@ final class MachineDiary {
         List<Bar> all = FirstLight.bars(plate);
         LocalTime at = from;
         for (Bar bar : all.subList(0, Math.min(bars, all.size()))) {
+            LocalDate day = today.minusDays(daysAgo);
+            // the shop's rule: portable machines every four years, the room's label says so
+            Optional<LocalDate> until =
+                    bar.id().equals("earth") ? Optional.of(day.minusDays(3).plusYears(4)) : Optional.empty();
             String remark = switch (bar.id()) {
-                case "earth" -> "0.06 ohm, tested by TN";
+                case "earth" -> "TN, 0.06 ohm; tested " + day.minusDays(3) + ", valid until " + until.orElseThrow();
                 case "films" -> "lens cap in the drawer";
                 case "eyewear" -> "two pairs, both marked";
+                case "interlock" ->
+                    plate.services().flatMap(Plate.Services::enclosureNote).orElse("lid");
+                case "pulse" ->
+                    plate.source()
+                                    .flatMap(s ->
+                                            s.ratedCurrentMa().stream().boxed().findFirst())
+                                    .isPresent()
+                            ? "6"
+                            : "";
                 default -> "";
             };
-            plan(daysAgo, at, by, () -> append(new Body.GateLine(bar.id(), bar.title(), true, bar.fires(), remark)));
+            plan(
+                    daysAgo,
+                    at,
+                    by,
+                    () -> append(new Body.GateLine(bar.id(), bar.title(), true, bar.fires(), remark, until)));
             at = at.plusMinutes(bar.minutes());
         }
     }

@@ -202,7 +202,9 @@ final class Plates {
                 Optional.of(enclosureNote),
                 Optional.of("through the wall"),
                 Optional.empty(),
-                Optional.of(mains)));
+                Optional.of(mains),
+                Optional.of(Plate.Fitted.FITTED),
+                Optional.of(Plate.Fitted.FITTED)));
     }
 
     private static ControllerNeed need(double x, double y, double senderMaxS, double rate, double acceleration) {

@@ -1,11 +1,14 @@
 package zebrawood.desktop.desk;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -13,6 +16,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -32,8 +36,11 @@ import zebrawood.core.work.TakenAlong;
 import zebrawood.kit.theme.Ground;
 import zebrawood.kit.theme.Look;
 import zebrawood.kit.view.Workplace;
+import zebrawood.logbook.store.Flaws;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.LogbookException;
+import zebrawood.logbook.store.PrivateFiles;
+import zebrawood.logbook.store.Restore;
 
 /**
  * What every view shares. The logbook is read and written on a thread of its own; what comes of it is handed back on
@@ -56,7 +63,9 @@ public final class Desk implements Workplace, AutoCloseable {
     private final ReadOnlyObjectWrapper<Look> look;
     private final StringProperty initials = new SimpleStringProperty("");
     private final ReadOnlyObjectWrapper<List<MachineStatus>> machines = new ReadOnlyObjectWrapper<>(List.of());
+    private final ReadOnlyObjectWrapper<String> alarm = new ReadOnlyObjectWrapper<>("");
     private final ReadOnlyObjectWrapper<Logbook.Head> head = new ReadOnlyObjectWrapper<>(new Logbook.Head(0, ""));
+    private final List<Path> scratches = new ArrayList<>();
     private boolean taken;
     private int unseen;
 
@@ -136,6 +145,21 @@ public final class Desk implements Workplace, AutoCloseable {
 
     public ReadOnlyObjectProperty<Logbook.Head> head() {
         return head.getReadOnlyProperty();
+    }
+
+    /** What is wrong with the logbook as a whole, in words, until it is dealt with; empty where nothing is known of. */
+    public ReadOnlyObjectProperty<String> alarm() {
+        return alarm.getReadOnlyProperty();
+    }
+
+    /** Looks anew whether something is known to be wrong with the logbook as a whole. */
+    public void lookForFlaws() {
+        Path folder = logbook().folder();
+        String known =
+                Flaws.known(folder).map(flaw -> flaw + ".").orElseGet(() -> String.join(" ", Restore.putAside(folder)));
+        if (!known.equals(alarm.get())) {
+            Platform.runLater(() -> alarm.set(known));
+        }
     }
 
     /** How many machines of kinds that only a newer program knows stand in the logbook besides. */
@@ -254,6 +278,27 @@ public final class Desk implements Workplace, AutoCloseable {
         thread.apart(work, then);
     }
 
+    /**
+     * A fresh folder for a copy that another program opens; it is gone when the window closes.
+     *
+     * @throws IOException where none can be made
+     */
+    public synchronized Path scratch() throws IOException {
+        Path made = Files.createTempDirectory("zebrawood");
+        scratches.add(made);
+        return made;
+    }
+
+    private synchronized void dropScratches() {
+        for (Path made : scratches) {
+            try {
+                PrivateFiles.delete(made);
+            } catch (IOException heldOpen) {
+                // the program that shows it keeps it; the system empties its folder for such files
+            }
+        }
+    }
+
     /** Whether nothing is being read or written. */
     public boolean isIdle() {
         return thread.isIdle();
@@ -280,6 +325,7 @@ public final class Desk implements Workplace, AutoCloseable {
             Thread.currentThread().interrupt();
         }
         preferences.save();
+        dropScratches();
         opening.thenAccept(Logbook::close);
     }
 }

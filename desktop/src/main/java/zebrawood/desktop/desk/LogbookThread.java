@@ -51,7 +51,7 @@ final class LogbookThread {
                 Platform.runLater(() -> hand(() -> then.accept(done)));
             } catch (LogbookException refused) {
                 Platform.runLater(() -> hand(() -> otherwise.accept(refused)));
-            } catch (Exception | StackOverflowError unexpected) {
+            } catch (Throwable unexpected) {
                 Platform.runLater(
                         () -> hand(() -> otherwise.accept(new LogbookException(faults.told(unexpected), unexpected))));
             }
@@ -72,7 +72,7 @@ final class LogbookThread {
                     } catch (IOException e) {
                         Platform.runLater(() -> hand(() -> faults.say(
                                 "The file could not be written there; choose another folder, or free some space.")));
-                    } catch (Exception | StackOverflowError unexpected) {
+                    } catch (Throwable unexpected) {
                         Platform.runLater(() -> hand(() -> faults.told(unexpected)));
                     }
                 },

@@ -3,6 +3,7 @@ package zebrawood.desktop.desk;
 import java.util.Optional;
 import javafx.scene.Node;
 import zebrawood.core.entry.Entry;
+import zebrawood.desktop.machine.Beginning;
 import zebrawood.logbook.store.TapeFilter;
 
 /** Where one can go from anywhere. */
@@ -37,6 +38,18 @@ public interface Navigator {
     void addMachine();
 
     void plate(String machineId);
+
+    /** Opens a machine's plate at a field. */
+    void plate(String machineId, String field);
+
+    /** Opens the plate of a new machine of this sort. */
+    void begin(Beginning machine);
+
+    /** Takes an open bundle into this shop, which is still empty. */
+    void importBundle();
+
+    /** Opens the demo shop in place of this one. */
+    void demo();
 
     void certificate(String machineId);
 

@@ -1,6 +1,6 @@
 package zebrawood.desktop.desk;
 
-import java.util.Optional;
+import java.time.Instant;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
@@ -22,6 +22,11 @@ final class Watch {
     /** a day's backup is at most so late in a window left open */
     private static final long BACKUP_EVERY_S = 1800;
 
+    /** what another program's check found is told soon */
+    private static final long FLAWS_S = 5;
+    /** longer behind the logbook than any reading of it takes */
+    private static final long STALE_NS = 15_000_000_000L;
+
     /** how long the end waits for work aside; a backup that takes longer is made at the next start */
     private static final long LAST_S = 10;
 
@@ -33,6 +38,7 @@ final class Watch {
         return thread;
     });
     private String lastTold = "";
+    private long behindSince;
 
     /** Something that is done again and again. */
     private interface Task {
@@ -48,6 +54,7 @@ final class Watch {
         repeat(this::lookForOthers, 1, 1);
         repeat(this::prepareSearch, 3, 1);
         repeat(this::backUp, BACKUP_FIRST_S, BACKUP_EVERY_S);
+        repeat(desk::lookForFlaws, 0, FLAWS_S);
     }
 
     private void repeat(Task task, long first, long every) {
@@ -57,7 +64,7 @@ final class Watch {
                         task.run();
                     } catch (LogbookException refused) {
                         tellOnce(refused.getMessage(), () -> faults.say(refused));
-                    } catch (RuntimeException | StackOverflowError fault) {
+                    } catch (Throwable fault) {
                         tellOnce(String.valueOf(fault), () -> faults.told(fault));
                     }
                 },
@@ -75,7 +82,18 @@ final class Watch {
     }
 
     private void lookForOthers() {
-        if (desk.isIdle() && !desk.logbook().head().equals(desk.head().get())) {
+        if (desk.logbook().head().equals(desk.head().get())) {
+            behindSince = 0;
+            return;
+        }
+        long now = System.nanoTime();
+        behindSince = behindSince == 0 ? now : behindSince;
+        if (desk.isIdle()) {
+            desk.refresh(() -> {});
+        } else if (now - behindSince > STALE_NS) {
+            behindSince = now;
+            Platform.runLater(() -> desk.tell("What is shown is older than the logbook, which is being read again. If "
+                    + "this stays, close the program and start it again."));
             desk.refresh(() -> {});
         }
     }
@@ -84,12 +102,8 @@ final class Watch {
         if (desk.logbook().whyReadOnly().isPresent()) {
             return;
         }
-        Optional<Backups.Backup> made = new Backups(desk.logbook().folder()).daily(desk.now());
-        made.filter(backup -> !backup.whole())
-                .ifPresent(flawed -> Platform.runLater(
-                        () -> desk.tell("The logbook is not whole: the day's backup found a flaw. Check it with "
-                                + "Ctrl+K, \"Check that the logbook is whole\"; the whole backups "
-                                + "are kept.")));
+        new Backups(desk.logbook().folder()).daily(Instant.now());
+        desk.lookForFlaws();
     }
 
     private void prepareSearch() {

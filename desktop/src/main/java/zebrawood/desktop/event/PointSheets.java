@@ -1,16 +1,13 @@
 package zebrawood.desktop.event;
 
-import java.time.DateTimeException;
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
-import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.control.TextField;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
+import zebrawood.core.units.Days;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
 import zebrawood.desktop.recording.AttachBox;
@@ -20,12 +17,6 @@ import zebrawood.kit.view.Words;
 
 /** Opens and closes points: what is to be done that no stop says. */
 public final class PointSheets {
-
-    private static final List<DateTimeFormatter> DAYS = List.of(
-            DateTimeFormatter.ISO_LOCAL_DATE,
-            DateTimeFormatter.ofPattern("d MMM uuuu", Locale.ENGLISH),
-            DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.ENGLISH),
-            DateTimeFormatter.ofPattern("d.M.uuuu", Locale.ENGLISH));
 
     private PointSheets() {}
 
@@ -68,7 +59,8 @@ public final class PointSheets {
                 sheet.tell("Say what is to be done.");
                 return Optional.empty();
             }
-            Optional<LocalDate> day = day(due.getText(), desk.local(desk.now()).toLocalDate());
+            Optional<LocalDate> day =
+                    Days.typed(due.getText(), desk.local(desk.now()).toLocalDate());
             if (day.isEmpty() && !due.getText().isBlank()) {
                 sheet.tell("Type the day as 2031-04-02, as 2 Apr 2031, or as a number of days such as 14 days.");
                 due.requestFocus();
@@ -78,22 +70,6 @@ public final class PointSheets {
                     new Body.PointOpened(what.getText().strip(), who.getText().strip(), day);
             return Optional.of(new Recording.What(machineId, () -> body, files.files(), Optional.empty()));
         });
-    }
-
-    /** A day as typed; empty where it is none. */
-    static Optional<LocalDate> day(String typed, LocalDate today) {
-        String text = typed.strip();
-        if (text.matches("\\d{1,4}( ?d| ?days?)?")) {
-            return Optional.of(today.plusDays(Integer.parseInt(text.replaceAll("\\D", ""))));
-        }
-        for (DateTimeFormatter each : DAYS) {
-            try {
-                return Optional.of(LocalDate.parse(text, each));
-            } catch (DateTimeException another) {
-                // it may be written in another way
-            }
-        }
-        return Optional.empty();
     }
 
     /** A sheet to close a point. */

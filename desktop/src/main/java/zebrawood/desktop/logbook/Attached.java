@@ -3,8 +3,6 @@ package zebrawood.desktop.logbook;
 import java.awt.Desktop;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.io.OutputStream;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
@@ -21,6 +19,7 @@ import zebrawood.kit.view.FileDialogs;
 import zebrawood.kit.view.Thumbnail;
 import zebrawood.kit.view.Words;
 import zebrawood.logbook.store.LogbookException;
+import zebrawood.logbook.store.OutputFile;
 
 /** The files that belong to an entry: shown small, opened and saved unchanged. */
 final class Attached extends VBox {
@@ -30,6 +29,7 @@ final class Attached extends VBox {
 
     private final Desk desk;
     private final FlowPane tiles = new FlowPane(14, 10);
+    private volatile boolean left;
 
     Attached(Desk desk, List<Entry.Attachment> files) {
         super(8);
@@ -41,14 +41,15 @@ final class Attached extends VBox {
                                 files.size() == 1 ? "One file belongs to it" : files.size() + " files belong to it",
                                 "bold"),
                         tiles);
+        sceneProperty().addListener((value, before, now) -> left = before != null && now == null);
         files.forEach(this::load);
     }
 
     private void load(Entry.Attachment file) {
         VBox place = new VBox();
         tiles.getChildren().add(place);
-        desk.later(
-                () -> file.bytes() > MOST_FOR_A_PICTURE
+        desk.apart(
+                () -> file.bytes() > MOST_FOR_A_PICTURE || !isWanted()
                         ? new Thumbnail(Optional.empty(), Optional.empty())
                         : Thumbnail.of(
                                 file.name(),
@@ -72,6 +73,11 @@ final class Attached extends VBox {
                 });
     }
 
+    /** Whether the entry is still looked at: of one that was left no picture is made. */
+    private boolean isWanted() {
+        return !left;
+    }
+
     private static String size(long bytes) {
         return bytes < 1000
                 ? bytes + " bytes"
@@ -91,8 +97,7 @@ final class Attached extends VBox {
         desk.later(
                 () -> {
                     try {
-                        Path copy = Files.createTempDirectory("zebrawood")
-                                .resolve(file.name().replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]", "_"));
+                        Path copy = desk.scratch().resolve(file.name().replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]", "_"));
                         write(file, copy);
                         if (!Desktop.isDesktopSupported()
                                 || !Desktop.getDesktop().isSupported(Desktop.Action.OPEN)) {
@@ -110,9 +115,11 @@ final class Attached extends VBox {
     }
 
     private Path write(Entry.Attachment file, Path to) {
-        try (OutputStream out = Files.newOutputStream(to)) {
-            desk.logbook().copyAttachment(file.sha256(), out);
-            return to;
+        try {
+            return OutputFile.write(to, true, out -> {
+                desk.logbook().copyAttachment(file.sha256(), out);
+                return to;
+            });
         } catch (IOException e) {
             throw new LogbookException(file.name() + " could not be saved in " + to + "; choose another folder", e);
         }

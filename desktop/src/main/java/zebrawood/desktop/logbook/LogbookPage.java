@@ -234,7 +234,7 @@ public final class LogbookPage extends HBox implements FramedPage {
                 return;
             }
             loading = false;
-            more = lines.size() == PAGE;
+            more = !lines.isEmpty();
             LocalDate day = lastDay();
             for (TapeLine line : lines) {
                 LocalDate on = line.entry().stamp().local().toLocalDate();

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import zebrawood.core.machine.ControllerNeed;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
@@ -34,12 +35,11 @@ public record PlateField(String path, String label, Kind kind, Quantity quantity
     }
 
     /** A part of the plate under one heading. */
-    public record Section(String title, boolean right, List<PlateField> fields) {}
+    public record Section(String title, List<PlateField> fields) {}
 
     static final List<Section> SECTIONS = List.of(
             new Section(
                     "Name and place",
-                    false,
                     List.of(
                             words("name", "name"),
                             choice("family", "family", Family.class),
@@ -47,27 +47,26 @@ public record PlateField(String path, String label, Kind kind, Quantity quantity
                             words("place", "where it stands"))),
             new Section(
                     "Source",
-                    false,
                     List.of(
                             words("source.kind", "kind"),
                             amount("source.ratedPowerW", "rated power", Quantity.POWER),
-                            amount("source.ratedCurrentMa", "rated tube current", Quantity.CURRENT),
+                            amount("source.ratedCurrentMa", "rated current", Quantity.CURRENT),
                             amount("source.wavelengthsNm[0]", "wavelength", Quantity.WAVELENGTH),
                             length("source.beamAtLensMm", "beam at the lens"))),
             new Section(
                     "Services",
-                    false,
                     List.of(
                             choice("services.cooling", "cooling", Plate.Cooling.class),
                             words("services.coolingNote", "how"),
                             choice("services.enclosure", "enclosure", Plate.Enclosure.class),
                             words("services.enclosureNote", "how"),
                             words("services.extraction", "extraction"),
-                            words("services.air", "air"),
+                            choice("services.airAssist", "air assist", Plate.Fitted.class),
+                            words("services.air", "air, how"),
+                            choice("services.deliveryFibre", "delivery fibre", Plate.Fitted.class),
                             words("services.mains", "mains"))),
             new Section(
                     "Room climate the maker allows",
-                    false,
                     List.of(
                             amount("climate.minTemperatureC", "from", Quantity.TEMPERATURE),
                             amount("climate.maxTemperatureC", "to", Quantity.TEMPERATURE),
@@ -75,35 +74,32 @@ public record PlateField(String path, String label, Kind kind, Quantity quantity
                             amount("climate.maxHumidityPct", "humidity to", Quantity.SHARE))),
             new Section(
                     "Looked at again",
-                    false,
                     List.of(
                             amount("rhythm.climateDays", "climate, days", Quantity.DAYS),
                             amount("rhythm.settingsDays", "settings, days", Quantity.DAYS),
                             amount("rhythm.focusDays", "focus, days", Quantity.DAYS),
-                            amount("rhythm.daysOutOfUse", "days out of use that shut the gate", Quantity.DAYS))),
+                            amount("rhythm.daysOutOfUse", "unused, shuts the gate, days", Quantity.DAYS))),
             new Section(
                     "Size",
-                    true,
                     List.of(
                             length("size.widthMm", "width"),
                             length("size.depthMm", "depth"),
                             length("size.heightMm", "height"),
                             amount("size.massKg", "mass", Quantity.MASS),
-                            length("bed.xMm", "bed or field, across"),
-                            length("bed.yMm", "bed or field, deep"),
-                            length("bed.headOffsetXMm", "head offset, across"),
-                            length("bed.headOffsetYMm", "head offset, deep"))),
+                            length("bed.xMm", "across"),
+                            length("bed.yMm", "deep"),
+                            length("bed.headOffsetXMm", "head offset across"),
+                            length("bed.headOffsetYMm", "head offset deep"))),
             new Section(
                     "Focus",
-                    true,
                     List.of(
                             words("optics.focusDatum", "gaps are measured from"),
                             length("optics.makersGapMm", "maker's gap"),
-                            words("optics.gapTool", "gap tool (block, stick)"),
+                            words("optics.gapTool", "gap tool"),
                             length("optics.gapToolStepMm", "its steps"),
-                            words("optics.heightMoves", "what moves for height"),
+                            words("optics.heightMoves", "moves for height"),
                             length("optics.heightStepMm", "its smallest step"),
-                            length("optics.widthErrorMm", "widths are read to"),
+                            length("optics.widthErrorMm", "widths read to"),
                             words("optics.lenses[0].name", "first lens"),
                             length("optics.lenses[0].focalLengthMm", "its focal length"),
                             words("optics.lenses[1].name", "second lens"),
@@ -112,7 +108,6 @@ public record PlateField(String path, String label, Kind kind, Quantity quantity
                             length("optics.lenses[2].focalLengthMm", "its focal length"))),
             new Section(
                     "Controller",
-                    true,
                     List.of(
                             choice("control.kind", "controller", Plate.ControllerKind.class),
                             choice("control.need.tool", "what is mounted", ControllerNeed.Tool.class),
@@ -122,10 +117,25 @@ public record PlateField(String path, String label, Kind kind, Quantity quantity
                             length("control.need.travelMm.y", "travel deep"),
                             length("control.need.travelMm.z", "travel up"),
                             length("control.need.travelToleranceMm", "travel may differ by"),
-                            amount("control.need.senderMaxS", "job software sends for full power, S", Quantity.PLAIN),
-                            amount("control.need.maxS", "maker wants for full power, S", Quantity.PLAIN),
+                            amount("control.need.senderMaxS", "sender's full power, S", Quantity.PLAIN),
+                            amount("control.need.maxS", "wanted full power, S", Quantity.PLAIN),
                             amount("control.need.maxRateMmMin", "fastest", Quantity.RATE),
                             amount("control.need.accelerationMmS2", "acceleration", Quantity.ACCELERATION))));
+
+    /** The field at a path. */
+    static PlateField at(String path) {
+        return all().stream()
+                .filter(field -> field.path().equals(path))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** The family by its name in JSON, where it is one. */
+    static Optional<Family> family(String name) {
+        return Arrays.stream(Family.values())
+                .filter(family -> Names.of(family).equals(name))
+                .findFirst();
+    }
 
     static List<PlateField> all() {
         return SECTIONS.stream().flatMap(section -> section.fields().stream()).toList();

@@ -5,87 +5,87 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Hyperlink;
-import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.TextField;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import zebrawood.core.entry.Body;
+import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
+import zebrawood.core.reading.ReadingException;
+import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.StopState;
-import zebrawood.core.units.Amount;
-import zebrawood.core.units.UnitChoice;
+import zebrawood.core.route.Todo;
+import zebrawood.core.safety.FirstLight;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
 import zebrawood.desktop.page.FramedPage;
 import zebrawood.desktop.recording.DraftKeeper;
 import zebrawood.desktop.recording.Recording;
-import zebrawood.desktop.shop.MachineFigure;
-import zebrawood.kit.figure.Anchor;
-import zebrawood.kit.figure.Figure;
-import zebrawood.kit.figure.Path;
-import zebrawood.kit.figure.Pen;
-import zebrawood.kit.figure.Stroke;
 import zebrawood.kit.form.Draft;
 import zebrawood.kit.form.Filled;
-import zebrawood.kit.form.ReadingField;
 import zebrawood.kit.form.Worksheet;
-import zebrawood.kit.theme.Lettering;
-import zebrawood.kit.theme.Tone;
-import zebrawood.kit.view.DrawingSurface;
-import zebrawood.kit.view.EnterOrder;
 import zebrawood.kit.view.Heading;
 import zebrawood.kit.view.Slip;
 import zebrawood.kit.view.Words;
 
-/** A machine's plate: the machine grows as it is typed; every change is an entry. */
+/** A machine's plate: the machine drawn, each figure typed where it sits; every change is an entry. */
 public final class PlatePage extends HBox implements FramedPage {
 
     private static final String NEW = "new";
     private static final String STOP = "plate";
+    /** so many changes are named on the Slip */
+    private static final int NAMED = 7;
 
     private final Desk desk;
     private final Optional<String> machineId;
     private final Draft draft = new Draft();
-    private final EnterOrder order = new EnterOrder();
-    private final List<ReadingField> amounts = new ArrayList<>();
-    private final Map<String, Label> problems = new HashMap<>();
     private final DraftKeeper keeper;
     private final Map<String, Draft.Text> recorded;
-    private final DrawingSurface drawing;
+    private final PlateBoard board;
     private final Slip slip;
     private final Recording recording;
+    private PlateControls controls;
+    private PlateBoard.Has has;
     private Optional<Plate> plate = Optional.empty();
     private Filled sheet = Worksheet.of(draft).filled();
     private SlipState slipShown;
+    private Optional<String> wanted;
 
-    /** @param machineId whose plate; empty for a new machine */
-    public PlatePage(Desk desk, Navigator navigator, Optional<String> machineId) {
+    /**
+     * @param machineId whose plate; empty for a new machine
+     * @param presets what a new machine's plate begins with, by field
+     * @param at the field in question, where there is one
+     */
+    public PlatePage(
+            Desk desk,
+            Navigator navigator,
+            Optional<String> machineId,
+            Optional<Beginning> presets,
+            Optional<String> at) {
         this.desk = desk;
         this.machineId = machineId;
+        this.wanted = at;
         this.slip = new Slip(desk.look());
-        this.drawing = new DrawingSurface(desk.look());
+        this.board = new PlateBoard(desk);
         this.keeper = new DraftKeeper(desk, machineId.orElse(NEW), STOP, draft, told -> {});
         String id = machineId.orElseGet(() -> UUID.randomUUID().toString());
         recording = new Recording(
-                desk, () -> ready(id), entry -> desk.refresh(() -> navigator.stop(id, "site-climate")), this::showSlip);
+                desk, () -> ready(id), entry -> desk.refresh(() -> navigator.stop(id, next(id))), this::showSlip);
         recorded = machineId
                 .flatMap(desk::machine)
-                .map(machine -> texts(machine.plate()))
+                .map(machine -> PlateControls.texts(machine.plate()))
                 .orElse(Map.of());
         draft.fill(recorded);
-        VBox page = new VBox(10, head(), drawing, sections());
-        page.setPadding(new Insets(12, 24, 24, 28));
-        drawing.setMinHeight(170);
-        drawing.setPrefHeight(170);
+        presets.ifPresent(beginning -> draft.fill(begun(beginning)));
+        VBox page = new VBox(14, head(), board);
+        page.setPadding(new Insets(12, 20, 24, 28));
         ScrollPane scroll = new ScrollPane(page);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
@@ -93,6 +93,7 @@ public final class PlatePage extends HBox implements FramedPage {
         HBox.setHgrow(scroll, Priority.ALWAYS);
         HBox.setMargin(slip, new Insets(12, 16, 12, 16));
         getChildren().addAll(scroll, slip);
+        build();
         draft.onChange(() -> {
             keeper.typed();
             changed();
@@ -100,10 +101,33 @@ public final class PlatePage extends HBox implements FramedPage {
         changed();
         desk.later(
                 () -> desk.logbook().findDraft(machineId.orElse(NEW), STOP),
-                kept -> kept.ifPresent(half -> {
+                kept -> kept.filter(half -> presets.isEmpty()).ifPresent(half -> {
                     draft.fill(Draft.fromJson(half.content()));
                     desk.tell("What was half typed here is back.");
                 }));
+    }
+
+    private static Map<String, Draft.Text> begun(Beginning beginning) {
+        Map<String, Draft.Text> texts = new HashMap<>();
+        beginning.texts().forEach((path, text) -> Draft.put(texts, path, text));
+        return texts;
+    }
+
+    /** Where one goes on: at the first stop that is open, for a new machine; else at what is most urgent. */
+    private String next(String id) {
+        MachineStatus machine = desk.machine(id).orElseThrow();
+        Optional<String> open = machine.stops().stream()
+                .filter(stop -> stop.state() == StopState.OPEN)
+                .map(stop -> stop.card().id())
+                .findFirst();
+        return (machineId.isEmpty()
+                        ? open
+                        : machine.todo().stream()
+                                .map(Todo::stop)
+                                .filter(stop -> !stop.equals("point"))
+                                .findFirst()
+                                .or(() -> open))
+                .orElse(FirstLight.ID);
     }
 
     private Node head() {
@@ -112,166 +136,95 @@ public final class PlatePage extends HBox implements FramedPage {
                 Words.label(
                         machineId.isPresent() ? "What is known of this machine" : "What is known of the new machine",
                         "head"),
-                Words.label(
-                        "A name and a family are enough to begin; a stop says what else it needs. Units as you "
-                                + "type them.",
+                Words.wrapped(
+                        "A name and a family are enough to begin. A pale figure is usual for the family, not yours:"
+                                + " Space takes it over, or type the machine's own.",
                         "caption"));
     }
 
-    private Node sections() {
-        VBox left = new VBox(20);
-        VBox right = new VBox(20);
-        for (PlateField.Section section : PlateField.SECTIONS) {
-            VBox box = new VBox(6, Words.label(section.title(), "head"));
-            FlowPane fields = new FlowPane(12, 8);
-            fields.setPrefWrapLength(372);
-            section.fields().forEach(field -> fields.getChildren().add(field(field)));
-            box.getChildren().add(fields);
-            box.setPrefWidth(384);
-            box.setMaxWidth(384);
-            (section.right() ? right : left).getChildren().add(box);
-        }
-        FlowPane flow = new FlowPane(36, 20, left, right);
-        flow.setPrefWrapLength(820);
-        return flow;
+    /** Puts the fields up that this machine has; the focus stays where it was. */
+    private void build() {
+        Optional<String> focused = Optional.ofNullable(getScene())
+                .flatMap(scene -> Optional.ofNullable(scene.getFocusOwner()))
+                .map(Node::getId);
+        has = PlateBoard.Has.of(draft);
+        controls = new PlateControls(draft, desk.units());
+        board.build(controls, has);
+        focused.ifPresent(controls::focus);
     }
 
-    private Node field(PlateField field) {
-        Label label = Words.label(field.label(), "small");
-        label.setWrapText(true);
-        VBox box = new VBox(3, label);
-        box.setPrefWidth(178);
-        box.setMaxWidth(178);
-        switch (field.kind()) {
-            case AMOUNT -> {
-                ReadingField amount = new ReadingField(field.path(), field.label(), field.quantity());
-                amount.tie(draft, desk.units());
-                amounts.add(amount);
-                box.getChildren().add(amount);
-                order.add(amount.field());
-            }
-            case WORDS -> {
-                TextField words = new TextField(draft.text(field.path()));
-                words.setId(field.path());
-                words.setAccessibleText(field.label());
-                Words.follow(words);
-                words.textProperty()
-                        .addListener((value, before, now) -> draft.type(field.path(), now, UnitChoice.METRIC));
-                draft.onChange(() -> {
-                    if (!words.getText().equals(draft.text(field.path()))) {
-                        words.setText(draft.text(field.path()));
-                    }
-                });
-                Label problem = Words.wrapped("", "problem");
-                problems.put(field.path(), problem);
-                box.getChildren().addAll(words, problem);
-                order.add(words);
-            }
-            case CHOICE, TRUTH -> {
-                ComboBox<String> choice = new ComboBox<>();
-                choice.setId(field.path());
-                choice.getStyleClass().add("field");
-                choice.setAccessibleText(field.label());
-                choice.setMaxWidth(Double.MAX_VALUE);
-                choice.getItems().add("");
-                field.choices().forEach(name -> choice.getItems().add(PlateField.said(name)));
-                choice.setValue(PlateField.said(draft.text(field.path())));
-                draft.onChange(() -> choice.setValue(PlateField.said(draft.text(field.path()))));
-                choice.setOnAction(
-                        event -> draft.type(field.path(), PlateField.unsaid(choice.getValue()), UnitChoice.METRIC));
-                box.getChildren().add(choice);
-                order.add(choice);
-            }
+    private void changed() {
+        if (!PlateBoard.Has.of(draft).equals(has)) {
+            build();
+        }
+        Filled.Bound<Plate> bound = PlateControls.bound(draft);
+        plate = bound.record().map(typed -> typed.with(notWanted()));
+        sheet = bound.filled();
+        recording.hush();
+        controls.tell(sheet);
+        board.draw(sketch());
+        showSlip();
+    }
+
+    private List<Plate.NotWanted> notWanted() {
+        return machineId
+                .flatMap(desk::machine)
+                .map(machine -> machine.plate().notWanted())
+                .orElse(List.of());
+    }
+
+    /** The plate as typed; where it is none yet, what can be drawn of it. */
+    private Plate sketch() {
+        return plate.orElseGet(() -> Beginning.sketch(
+                PlateControls.family(draft).orElse(Family.GANTRY_CO2),
+                draft.text("services.enclosureNote").contains("shut"),
+                size()));
+    }
+
+    private Optional<Plate.Size> size() {
+        Optional<Double> width = sheet.understood("size.widthMm");
+        Optional<Double> depth = sheet.understood("size.depthMm");
+        Optional<Double> height = sheet.understood("size.heightMm");
+        try {
+            return width.isPresent() && depth.isPresent() && height.isPresent()
+                    ? Optional.of(new Plate.Size(width.get(), depth.get(), height.get(), OptionalDouble.empty()))
+                    : Optional.empty();
+        } catch (ReadingException notYet) {
+            return Optional.empty();
+        }
+    }
+
+    /** What is still unknown, and which stop needs it: a press goes to its field. */
+    private Node unknown(List<StillUnknown> lacking) {
+        VBox box = new VBox(2, Words.label("Still unknown", "bold"));
+        for (StillUnknown each : lacking) {
+            Hyperlink link = new Hyperlink(each.what() + " (" + each.neededBy() + ")");
+            link.setId("unknown-" + each.path());
+            link.setWrapText(true);
+            link.setOnAction(event -> controls.focus(each.path()));
+            box.getChildren().add(link);
         }
         return box;
     }
 
-    private void changed() {
-        Filled.Bound<Plate> bound = filled(draft).bind(Plate.class);
-        plate = bound.record();
-        sheet = bound.filled();
-        recording.hush();
-        UnitChoice units = desk.units().get();
-        amounts.forEach(field -> field.tell(sheet, draft, units));
-        problems.forEach((path, label) -> {
-            String why = sheet.problems().get(path);
-            label.setText(why == null ? "" : Words.sentence(why));
-            label.setManaged(why != null);
-        });
-        drawing.show(plate.map(PlatePage::figure).orElse(PlatePage::nothingYet), "the machine to scale");
-        showSlip();
-    }
-
-    private static Filled filled(Draft draft) {
-        Worksheet sheet = Worksheet.of(draft);
-        for (PlateField field : PlateField.all()) {
-            switch (field.kind()) {
-                case AMOUNT -> sheet.amount(field.path(), field.quantity());
-                case WORDS, CHOICE -> sheet.words(field.path());
-                case TRUTH -> sheet.truth(field.path());
-            }
-        }
-        return sheet.filled();
-    }
-
-    private static Map<String, Draft.Text> texts(Plate plate) {
-        Map<String, Draft.Text> texts = new HashMap<>();
-        PlateField.texts(plate).forEach((path, text) -> texts.put(path, new Draft.Text(text, UnitChoice.METRIC)));
-        return texts;
-    }
-
-    private static void nothingYet(Pen pen, double width, double height) {
-        double floor = height - 22;
-        pen.line(0, floor, Math.min(width, 560), floor, Stroke.of(Tone.INK, 1.5));
-        pen.stroke(Path.rectangle(60, 20, 170, floor - 20), Stroke.dashed(Tone.QUIET, 1.4, 6));
-        pen.text(
-                250,
-                floor - 60,
-                "It stands here to scale as soon as it has a name and a family.",
-                Lettering.TEXT,
-                Tone.QUIET);
-    }
-
-    private static Figure figure(Plate plate) {
-        return (pen, width, height) -> {
-            double widthMm = MachineFigure.widthMm(plate);
-            double heightMm = MachineFigure.heightMm(plate);
-            double scale = Math.min((height - 30) / heightMm, (width - 260) / widthMm);
-            double floor = height - 22;
-            pen.line(0, floor, Math.min(width, 560), floor, Stroke.of(Tone.INK, 1.5));
-            double middle = 60 + widthMm * scale / 2;
-            MachineFigure.of(plate, scale).draw(pen, 2 * middle, floor);
-            double right = middle + widthMm * scale / 2 + 16;
-            boolean known = plate.size().isPresent();
-            Stroke line = known ? Stroke.of(Tone.READING, 1.3) : Stroke.dashed(Tone.READING, 1.3, 4);
-            pen.line(right, floor, right, floor - heightMm * scale, line);
-            pen.text(
-                    right + 8,
-                    floor - heightMm * scale / 2,
-                    Amount.mm(heightMm, 0).text(UnitChoice.METRIC) + (known ? "" : ", usual"),
-                    Lettering.SMALL,
-                    Tone.READING);
-            pen.line(middle - widthMm * scale / 2, floor + 8, middle + widthMm * scale / 2, floor + 8, line);
-            pen.text(
-                    middle,
-                    floor + 21,
-                    Amount.mm(widthMm, 0).text(UnitChoice.METRIC),
-                    Lettering.SMALL,
-                    Tone.READING,
-                    Anchor.MIDDLE);
-            pen.text(right + 90, floor - 70, plate.name(), Lettering.TITLE, Tone.INK);
-            pen.text(right + 90, floor - 48, plate.line(), Lettering.TEXT, Tone.QUIET);
-        };
-    }
-
     /** What the Slip depends on: while it is the same, a keystroke need not build it anew. */
     private record SlipState(
-            boolean ready, String act, List<String> others, boolean changed, String told, boolean initials) {}
+            boolean ready,
+            String act,
+            List<String> others,
+            List<Body.Pair> changes,
+            List<StillUnknown> unknown,
+            String told,
+            boolean initials) {}
 
     private void showSlip() {
-        boolean ready = plate.isPresent();
-        String act = ready
-                ? (machineId.isPresent() ? "Record the plate." : "Record the new machine.")
+        List<Body.Pair> changes = changes();
+        List<StillUnknown> lacking = plate.map(StillUnknown::of).orElse(List.of());
+        boolean ready = plate.isPresent() && !changes.isEmpty();
+        String act = plate.isPresent()
+                ? (changes.isEmpty()
+                        ? "Nothing has changed."
+                        : machineId.isPresent() ? "Record the plate." : "Record the new machine.")
                 : draft.text("name").isBlank()
                         ? "Type the machine's name."
                         : draft.text("family").isBlank()
@@ -282,24 +235,26 @@ public final class PlatePage extends HBox implements FramedPage {
                                                 .map(path -> "Still missing: " + PlateField.label(path) + ".")
                                                 .orElse("Look over the fields.")
                                         : "Put right what is marked.";
-        SlipState state = new SlipState(
-                ready,
-                act,
-                sheet.others(),
-                !draft.texts().equals(recorded),
-                recording.told(),
-                recording.asksInitials());
+        SlipState state =
+                new SlipState(ready, act, sheet.others(), changes, lacking, recording.told(), recording.asksInitials());
         if (state.equals(slipShown)) {
             return;
         }
         slipShown = state;
         List<Node> parts = new ArrayList<>();
-        parts.add(slip.verdict(ready ? StopState.BEGUN : StopState.OPEN, ready ? "READY" : "TO FILL IN"));
+        parts.add(
+                plate.isPresent() && changes.isEmpty()
+                        ? slip.verdict(StopState.PASSED, "ON RECORD")
+                        : slip.verdict(ready ? StopState.BEGUN : StopState.OPEN, ready ? "READY" : "TO FILL IN"));
         parts.add(Slip.act(act, Optional.of("Every change of a plate is an entry: what was known, and since when.")));
         sheet.others().forEach(why -> parts.add(Slip.quiet(Words.sentence(why))));
-        if (state.changed()) {
+        if (!changes.isEmpty()) {
+            parts.add(Slip.evidence(changes.subList(0, Math.min(NAMED, changes.size()))));
+            if (changes.size() > NAMED) {
+                parts.add(Slip.quiet("and " + (changes.size() - NAMED) + " more"));
+            }
             Hyperlink away =
-                    new Hyperlink(machineId.isPresent() ? "Back to the plate as it is recorded" : "Put this away");
+                    new Hyperlink(machineId.isPresent() ? "Back to the plate as it is recorded" : "Discard draft");
             away.setId("put-away");
             away.setOnAction(event -> {
                 draft.fill(recorded);
@@ -308,10 +263,35 @@ public final class PlatePage extends HBox implements FramedPage {
             });
             parts.add(away);
         }
+        if (!lacking.isEmpty()) {
+            parts.add(unknown(lacking));
+        }
         slip.show(parts);
         List<Node> bottom = new ArrayList<>(recording.asked());
         bottom.add(recording.button("Record", ready));
         slip.bottom(bottom.toArray(new Node[0]));
+    }
+
+    /** Each field that reads otherwise than it is recorded: what it was, and what it is. */
+    private List<Body.Pair> changes() {
+        List<Body.Pair> changes = new ArrayList<>();
+        for (PlateField field : PlateField.all()) {
+            String before = said(field, recorded.get(field.path()));
+            String now = said(field, draft.typed(field.path()));
+            if (!before.equals(now)) {
+                changes.add(new Body.Pair(
+                        field.label(),
+                        machineId.isEmpty()
+                                ? now
+                                : (before.isEmpty() ? "-" : before) + " → " + (now.isEmpty() ? "-" : now)));
+            }
+        }
+        return changes;
+    }
+
+    private static String said(PlateField field, Draft.Text text) {
+        String words = text == null ? "" : text.text().strip();
+        return field.kind() == PlateField.Kind.CHOICE ? PlateField.said(words) : words;
     }
 
     @Override
@@ -320,6 +300,10 @@ public final class PlatePage extends HBox implements FramedPage {
     }
 
     private Optional<Recording.What> ready(String id) {
+        if (plate.isPresent() && changes().isEmpty()) {
+            recording.tell("Nothing has changed since the plate was recorded.");
+            return Optional.empty();
+        }
         return plate.map(typed -> {
             Body.PlateSet body = new Body.PlateSet(typed, sheet.asTyped());
             return new Recording.What(id, () -> body, List.of(), Optional.of(keeper));
@@ -371,13 +355,17 @@ public final class PlatePage extends HBox implements FramedPage {
         draft.redo();
     }
 
-    /** Puts the focus on the first field. */
+    /** Puts the focus on the field in question, else on the first empty one. */
     @Override
     public void begin() {
         Platform.runLater(() -> {
             applyCss();
             layout();
-            order.first().requestFocus();
+            Optional<String> at = wanted;
+            wanted = Optional.empty();
+            if (at.filter(controls::focus).isEmpty()) {
+                controls.begin();
+            }
         });
     }
 }

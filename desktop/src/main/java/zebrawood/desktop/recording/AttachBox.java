@@ -74,14 +74,17 @@ public final class AttachBox extends VBox {
             NewAttachment taken = FileToAttach.of(file);
             told.setText("");
             files.add(taken);
-            desk.later(() -> Thumbnail.of(taken.name(), taken.content()), small -> show(taken, small));
+            desk.apart(() -> Thumbnail.of(taken.name(), taken.content()), small -> show(taken, small));
         } catch (LogbookException refused) {
             told.setText(Words.sentence(refused.getMessage()));
         }
     }
 
     private void show(NewAttachment taken, Thumbnail small) {
-        small.warning().ifPresent(told::setText);
+        // a picture is looked at aside: what was said meanwhile of another file stays
+        small.warning()
+                .ifPresent(
+                        warning -> told.setText(told.getText().isEmpty() ? warning : told.getText() + " " + warning));
         Hyperlink off = new Hyperlink("take off");
         off.setId("off." + taken.name());
         VBox tile = tile(taken.name(), small);

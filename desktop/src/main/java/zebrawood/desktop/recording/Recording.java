@@ -37,14 +37,28 @@ public final class Recording {
     private boolean busy;
     private String told = "";
 
+    /** Something recorded just before what it belongs to, and its draft. */
+    public record First(Body body, DraftKeeper draft) {}
+
     /**
      * What is to be recorded.
      *
      * @param body made on the logbook's thread, as it may need what stands there
      * @param files that go along
      * @param draft what is dropped once it is recorded, where something was half typed
+     * @param first what is recorded just before it, by the same person at the same time
      */
-    public record What(String machineId, Callable<Body> body, List<NewAttachment> files, Optional<DraftKeeper> draft) {
+    public record What(
+            String machineId,
+            Callable<Body> body,
+            List<NewAttachment> files,
+            Optional<DraftKeeper> draft,
+            Optional<First> first) {
+
+        public What(String machineId, Callable<Body> body, List<NewAttachment> files, Optional<DraftKeeper> draft) {
+            this(machineId, body, files, draft, Optional.empty());
+        }
+
         public What(String machineId, Body body) {
             this(machineId, () -> body, List.of(), Optional.empty());
         }
@@ -171,11 +185,17 @@ public final class Recording {
     private void append(What what) {
         busy = true;
         what.draft().ifPresent(DraftKeeper::stop);
+        what.first().map(First::draft).ifPresent(DraftKeeper::stop);
         Optional<Logbook.Correcting> replaces = correcting.map(
                 entry -> new Logbook.Correcting(entry.number(), why.getText().strip()));
         Entry.Stamp stamp = desk.stamp();
         desk.later(
                 () -> {
+                    if (what.first().isPresent()) {
+                        First first = what.first().get();
+                        desk.logbook().append(what.machineId(), first.body(), Optional.empty(), List.of(), stamp);
+                        first.draft().dropNow();
+                    }
                     Entry entry =
                             desk.logbook().append(what.machineId(), what.body().call(), replaces, what.files(), stamp);
                     what.draft().ifPresent(DraftKeeper::dropNow);

@@ -1,9 +1,22 @@
 package zebrawood.desktop.route;
 
-import java.time.format.DateTimeFormatter;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -12,8 +25,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.ColumnConstraints;
-import javafx.scene.layout.GridPane;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -24,6 +36,7 @@ import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.StopState;
 import zebrawood.core.route.StopStatus;
 import zebrawood.core.safety.FirstLight;
+import zebrawood.core.units.Days;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.kit.figure.Figure;
 import zebrawood.kit.figure.Path;
@@ -39,108 +52,234 @@ import zebrawood.kit.view.Words;
 /** The stops in the order of the work on one line, the gate across it. */
 final class RouteColumn extends BorderPane {
 
-    private static final DateTimeFormatter DAY_TIME = DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH);
     private static final double LINE_X = 26;
-    private static final double NARROW = 200;
     private static final double CAPTION_LINE = 14;
+    /** a phase, folded or not; px */
+    private static final double PHASE_ROW = 32;
+    /** a stop of a phase that is open, at the least; px */
+    private static final double STOP_ROW = 30;
+    /** how far a stop stands beside the line of its phase; px */
+    private static final double INDENT = 20;
+
+    private static final Set<StopState> NEEDS =
+            EnumSet.of(StopState.FAILED, StopState.ADJUST, StopState.UNCLEAR, StopState.DUE);
 
     private final Desk desk;
     private final VBox rows = new VBox();
+    private final ScrollPane scroll = new ScrollPane(rows);
+    private final List<Runnable> waiting = new ArrayList<>();
+    private final Timeline clock =
+            new Timeline(new KeyFrame(javafx.util.Duration.seconds(1), event -> waiting.forEach(Runnable::run)));
+    private Optional<Phase> pressed = Optional.empty();
+    private Optional<Node> inHand = Optional.empty();
+    private String hereBefore = "";
 
     /** What can be done with the machine as a whole. */
     record Whole(Runnable work, Runnable event, Runnable point, Runnable certificate, Runnable plate) {}
 
+    private LocalDate today() {
+        return desk.local(desk.now()).toLocalDate();
+    }
+
     RouteColumn(Desk desk, Whole whole) {
         this.desk = desk;
         getStyleClass().add("route");
-        ScrollPane scroll = new ScrollPane(rows);
+        clock.setCycleCount(Animation.INDEFINITE);
+        sceneProperty().addListener((value, before, scene) -> {
+            if (scene == null) {
+                clock.stop();
+            }
+        });
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        rows.setPadding(new Insets(8, 0, 8, 0));
+        rows.setPadding(new Insets(6, 0, 6, 0));
         setCenter(scroll);
-        GridPane events = new GridPane();
-        events.add(Words.label("The machine as a whole", "caption"), 0, 0, 2, 1);
-        events.add(action("Work result", "work", "Ctrl+R", whole.work()), 0, 1);
-        events.add(action("Event", "event", "Ctrl+E", whole.event()), 1, 1);
-        events.add(action("Open point", "point", "what is to be done that no stop says", whole.point()), 0, 2);
-        events.add(action("Certificate", "certificate", "Ctrl+P", whole.certificate()), 1, 2);
-        events.add(action("Plate", "edit-plate", "what stands on the machine's own plate", whole.plate()), 0, 3);
-        ColumnConstraints half = new ColumnConstraints();
-        half.setPercentWidth(50);
-        events.getColumnConstraints().addAll(half, half);
-        events.setPadding(new Insets(6, 4, 6, 16));
+        FlowPane words = new FlowPane(
+                2,
+                0,
+                action("Work result", "work", "Ctrl+R", whole.work()),
+                action("Event", "event", "Ctrl+E", whole.event()),
+                action("Plate", "edit-plate", "what stands on the machine's own plate", whole.plate()),
+                action("Open point", "point", "what is to be done that no stop says", whole.point()),
+                action("Certificate", "certificate", "Ctrl+P", whole.certificate()));
+        VBox events = new VBox(Words.label("The machine as a whole", "caption"), words);
+        words.setPrefWrapLength(196);
+        events.setPadding(new Insets(6, 0, 6, 12));
         setBottom(events);
     }
 
-    /** Shows how the machine stands; {@code here} is the stop one is at, {@code begun} has a draft. */
-    void show(MachineStatus machine, String here, Optional<String> begun, Consumer<String> open) {
+    /**
+     * What is shown.
+     *
+     * @param here the stop one is at
+     * @param begun the stop that has a draft
+     * @param waits stops at which a wait runs, and when it is over
+     */
+    record Shown(MachineStatus machine, String here, Optional<String> begun, Map<String, Instant> waits) {}
+
+    /** Shows how the machine stands: a line a phase, and the rows of the one in hand. */
+    void show(Shown shown, Consumer<String> open) {
+        if (!shown.here().equals(hereBefore)) {
+            hereBefore = shown.here();
+            pressed = Optional.empty();
+        }
+        waiting.clear();
+        inHand = Optional.empty();
         rows.getChildren().clear();
-        Phase phase = null;
         boolean gateShown = false;
-        for (StopStatus stop : machine.stops()) {
-            Parts parts = Parts.of(machine, stop);
-            if (parts.stops().get(0) != stop) {
-                continue;
-            }
-            if (!gateShown && stop.card().phase().compareTo(Phase.FIRST_LIGHT) > 0) {
-                rows.getChildren().add(gate(machine.gate(), here, open));
+        for (PhaseRows phase : PhaseRows.of(shown.machine())) {
+            if (!gateShown && phase.phase().compareTo(Phase.FIRST_LIGHT) > 0) {
+                rows.getChildren().add(gate(shown, open));
                 gateShown = true;
             }
-            if (stop.card().phase() != phase) {
-                phase = stop.card().phase();
-                rows.getChildren().add(phase(phase));
+            boolean unfolded = phase.unfolds()
+                    || phase.has(shown.here())
+                    || pressed.filter(phase.phase()::equals).isPresent();
+            rows.getChildren().add(phase(phase, unfolded, shown, open));
+            if (unfolded) {
+                for (Parts parts : phase.rows()) {
+                    Button row = row(parts, shown, open);
+                    rows.getChildren().add(row);
+                    if (parts.has(shown.here())) {
+                        inHand = Optional.of(row);
+                    }
+                }
             }
-            rows.getChildren().add(row(parts, here, begun.filter(parts::has), open));
         }
         if (!gateShown) {
-            rows.getChildren().add(gate(machine.gate(), here, open));
+            rows.getChildren().add(gate(shown, open));
+        }
+        if (waiting.isEmpty()) {
+            clock.stop();
+        } else {
+            clock.play();
+        }
+        Platform.runLater(this::reveal);
+    }
+
+    /** Scrolls so that the row in hand is seen. */
+    private void reveal() {
+        applyCss();
+        layout();
+        double hidden = rows.getHeight() - scroll.getViewportBounds().getHeight();
+        if (hidden > 0 && inHand.filter(rows.getChildren()::contains).isPresent()) {
+            double middle = inHand.get().getBoundsInParent().getCenterY()
+                    - scroll.getViewportBounds().getHeight() / 2;
+            scroll.setVvalue(Math.max(0, Math.min(1, middle / hidden)));
         }
     }
 
-    private Node phase(Phase phase) {
-        Label title = Words.label(phase.title(), "phase");
-        HBox row = new HBox(line(false, false, 14, Figure.EMPTY), title);
-        title.setTranslateX(-30);
-        title.setPadding(new Insets(12, 4, 0, 0));
-        row.setMinHeight(32);
-        return row;
-    }
-
-    private Button row(Parts parts, String here, Optional<String> draft, Consumer<String> open) {
-        boolean on = parts.has(here);
-        boolean begun = draft.isPresent();
-        StopStatus stop = draft.map(parts::stop).orElseGet(parts::lead);
-        StopState state = begun && stop.state() != StopState.SHUT ? StopState.BEGUN : stop.state();
-        double scale = desk.ground().get() == Ground.EYEWEAR ? 1.4 : 1.1;
-        DrawingSurface line =
-                line(on, true, 52, (pen, width, height) -> Shapes.state(pen, state, LINE_X, height / 2, scale));
-        Label title = Words.label(parts.title(), "stop-title");
+    /** The line of a phase: how the whole of it stands, and a press that unfolds it. */
+    private Node phase(PhaseRows phase, boolean unfolded, Shown shown, Consumer<String> open) {
+        StopState state = phase.shape(shown.begun());
+        DrawingSurface line = line(!unfolded, (pen, width, height) -> {
+            if (!unfolded) {
+                Shapes.state(pen, state, LINE_X, height / 2, scale());
+            }
+        });
+        Label title = Words.label(phase.phase().title(), unfolded ? "bold" : "stop-title");
+        title.setMinWidth(Region.USE_PREF_SIZE);
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
+        String told = phase.words(shown.begun(), desk.units().get());
+        boolean fits = wide(phase.phase().title(), Lettering.TEXT_BOLD) + wide(told, Lettering.SMALL)
+                <= getMaxWidth() - 46 - 38;
+        Label words = Words.label(
+                fits ? told : told.replace(" passed", "").replace("needs First light", "shut"),
+                "small",
+                Slip.toneStyle(NEEDS.contains(state) ? Shapes.tone(state) : Tone.QUIET));
+        Optional<Instant> wait = shown.waits().entrySet().stream()
+                .filter(each -> phase.has(each.getKey()))
+                .map(Map.Entry::getValue)
+                .max(Comparator.naturalOrder());
+        wait.filter(over -> !unfolded).ifPresent(over -> countDown(words, over));
+        HBox row = new HBox(6, line, title, gap, words);
+        row.setAlignment(Pos.CENTER_LEFT);
+        row.setPadding(new Insets(0, 10, 0, 0));
+        row.setMinHeight(PHASE_ROW);
+        String id = "phase-" + phase.phase().name().toLowerCase(Locale.ROOT).replace('_', '-');
+        Button button = button(row, id, () -> {
+            pressed = pressed.filter(phase.phase()::equals).isPresent() ? Optional.empty() : Optional.of(phase.phase());
+            show(shown, open);
+            Node again = rows.lookup("#" + id);
+            if (again != null) {
+                again.requestFocus();
+            }
+        });
+        button.setAccessibleText(phase.phase().title() + ", " + words.getText() + (unfolded ? ", open" : ", folded"));
+        return button;
+    }
+
+    /** How wide a text is, with a little to spare; px */
+    private double wide(String text, Lettering lettering) {
+        return 1.06 * desk.look().getValue().textWidth(text, lettering);
+    }
+
+    private double scale() {
+        return desk.ground().get() == Ground.EYEWEAR ? 1.4 : 1.1;
+    }
+
+    private void countDown(Label label, Instant over) {
+        Runnable tell = () -> {
+            long left = Duration.between(desk.now(), over).toSeconds();
+            label.setText(
+                    left <= 0 ? "wait is over" : String.format(Locale.ROOT, "wait %d:%02d", left / 60, left % 60));
+        };
+        waiting.add(tell);
+        tell.run();
+    }
+
+    private Button row(Parts parts, Shown shown, Consumer<String> open) {
+        boolean on = parts.has(shown.here());
+        boolean begun = shown.begun().filter(parts::has).isPresent();
+        StopStatus stop = shown.begun().filter(parts::has).map(parts::stop).orElseGet(parts::lead);
+        StopState state = begun && stop.state() != StopState.SHUT ? StopState.BEGUN : stop.state();
+        DrawingSurface line = rowLine(on, (pen, width, height) -> {
+            pen.line(LINE_X, height / 2, LINE_X + INDENT - 9, height / 2, Stroke.of(Tone.HAIRLINE, 2));
+            Shapes.state(pen, state, LINE_X + INDENT, height / 2, scale());
+        });
+        line.setMinWidth(LINE_X + INDENT + 16);
+        line.setPrefWidth(LINE_X + INDENT + 16);
+        Label title = Words.label(parts.title(), "stop-title");
+        title.setMinWidth(Region.USE_PREF_SIZE);
         Label key = Words.label(
                 stop.keyFigure().map(said -> said.in(desk.units().get())).orElse(""),
                 "small",
                 Slip.toneStyle(
                         state == StopState.ADJUST || state == StopState.FAILED ? Shapes.tone(state) : Tone.QUIET));
-        boolean narrow = getMaxWidth() < NARROW;
-        HBox first = narrow ? new HBox(title) : new HBox(6, title, gap, key);
-        first.setAlignment(Pos.BASELINE_LEFT);
         boolean done = state == StopState.PASSED
                 && stop.last().isPresent()
                 && stop.note().isEmpty();
         Label under = Words.label(
                 done
-                        ? DAY_TIME.format(stop.last().get().stamp().local()) + ", "
+                        ? Days.brief(stop.last().get().stamp().local(), today()) + ", "
                                 + stop.last().get().stamp().by()
                         : (parts.isShared() ? stop.card().title() + ": " : "")
                                 + stop.note().orElse(begun ? "draft kept" : state.word()),
                 "caption");
-        VBox words = new VBox(
-                1, first, narrow && !key.getText().isEmpty() && stop.note().isEmpty() ? key : under);
+        Optional<Instant> wait = parts.stops().stream()
+                .map(each -> shown.waits().get(each.card().id()))
+                .filter(Objects::nonNull)
+                .findFirst();
+        wait.ifPresent(over -> countDown(under, over));
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        double room = getMaxWidth() - LINE_X - INDENT - 16 - 34;
+        boolean beside = wide(title.getText(), Lettering.TEXT_BOLD) + wide(key.getText(), Lettering.SMALL) <= room;
+        HBox first = beside ? new HBox(6, title, gap, key) : new HBox(title);
+        first.setAlignment(Pos.BASELINE_LEFT);
+        VBox words = new VBox(1, first);
+        if (!beside && !key.getText().isEmpty()) {
+            words.getChildren().add(key);
+        }
+        if (on || wait.isPresent() || stop.note().isPresent() || begun) {
+            words.getChildren().add(under);
+        }
         words.setAlignment(Pos.CENTER_LEFT);
-        words.setPadding(new Insets(4, 10, 4, 0));
+        words.setPadding(new Insets(2, 10, 2, 0));
         HBox.setHgrow(words, Priority.ALWAYS);
         HBox row = new HBox(line, words);
+        row.setMinHeight(STOP_ROW);
         row.getStyleClass().add("stop-row");
         if (on) {
             row.getStyleClass().add("here");
@@ -149,15 +288,18 @@ final class RouteColumn extends BorderPane {
                 row,
                 "stop-" + parts.stops().get(0).card().id(),
                 () -> open.accept(stop.card().id()));
-        button.setAccessibleText(parts.title() + ", " + state.word() + ", " + key.getText());
+        button.setAccessibleText(parts.title() + ", " + state.word() + ", " + key.getText() + ", " + under.getText());
         return button;
     }
 
-    private Node gate(Gate gate, String here, Consumer<String> open) {
-        boolean on = here.equals(FirstLight.ID);
+    private Node gate(Shown shown, Consumer<String> open) {
+        Gate gate = shown.machine().gate();
+        boolean on = shown.here().equals(FirstLight.ID);
         String words = gate.isOpen()
                 ? "First light open"
-                : "First light " + gate.lifted() + " of " + gate.bars().size();
+                : gate.isCleared()
+                        ? "First light shut"
+                        : "First light " + gate.lifted() + " of " + gate.bars().size();
         DrawingSurface bar = new DrawingSurface(desk.look());
         bar.show(
                 (pen, width, height) -> {
@@ -179,11 +321,13 @@ final class RouteColumn extends BorderPane {
         String beside = gate.isOpen()
                 ? gate.openedBy()
                         .map(entry -> entry.stamp().by() + ", "
-                                + DAY_TIME.format(entry.stamp().local()))
+                                + Days.brief(entry.stamp().local(), today()))
                         .orElse("")
-                : gate.inHand()
-                        .map(line -> "next: " + line.bar().title().toLowerCase(Locale.ROOT))
-                        .orElse("");
+                : gate.isCleared()
+                        ? "failed: " + gate.heldInWords()
+                        : gate.inHand()
+                                .map(line -> "next: " + line.bar().title().toLowerCase(Locale.ROOT))
+                                .orElse("");
         DrawingSurface under = new DrawingSurface(desk.look());
         under.show(
                 (pen, width, height) -> {
@@ -198,7 +342,13 @@ final class RouteColumn extends BorderPane {
         under.setMinHeight(two ? 2 * CAPTION_LINE + 2 : CAPTION_LINE + 2);
         under.setPrefHeight(under.getMinHeight());
         VBox box = new VBox(bar, under);
-        box.setPadding(new Insets(8, 0, 4, 0));
+        Optional.ofNullable(shown.waits().get(FirstLight.ID)).ifPresent(over -> {
+            Label wait = Words.label("", "caption");
+            wait.setPadding(new Insets(0, 0, 0, 47));
+            countDown(wait, over);
+            box.getChildren().add(wait);
+        });
+        box.setPadding(new Insets(4, 0, 2, 0));
         box.getStyleClass().add("stop-row");
         if (on) {
             box.getStyleClass().add("here");
@@ -213,7 +363,7 @@ final class RouteColumn extends BorderPane {
         button.setTooltip(new Tooltip(hint));
         button.setId(id);
         button.getStyleClass().setAll("button", "flat", "bar-button");
-        button.setMaxWidth(Double.MAX_VALUE);
+        button.setMinWidth(Region.USE_PREF_SIZE);
         button.setAlignment(Pos.CENTER_LEFT);
         button.setOnAction(event -> action.run());
         return button;
@@ -231,25 +381,33 @@ final class RouteColumn extends BorderPane {
         return button;
     }
 
-    /** The line of the Route beside a row, with the stripe of where one is. */
-    private DrawingSurface line(boolean here, boolean breaks, double width, Figure shape) {
-        DrawingSurface line = new DrawingSurface(desk.look());
-        line.show(
-                (pen, w, height) -> {
-                    if (here) {
-                        pen.stripe(0, 0, height);
-                    }
-                    if (breaks) {
-                        pen.line(LINE_X, 0, LINE_X, height / 2 - 11, Stroke.of(Tone.HAIRLINE, 2));
-                        pen.line(LINE_X, height / 2 + 11, LINE_X, height, Stroke.of(Tone.HAIRLINE, 2));
-                    } else {
-                        pen.line(LINE_X, 0, LINE_X, 10, Stroke.of(Tone.HAIRLINE, 2));
-                    }
-                    shape.draw(pen, w, height);
-                },
-                "");
-        line.setMinWidth(width < 46 ? 46 : width - 6);
-        line.setPrefWidth(width < 46 ? 46 : width - 6);
-        return line;
+    /** The line of the Route beside a phase; it breaks where a shape stands on it. */
+    private DrawingSurface line(boolean breaks, Figure shape) {
+        return surface(PHASE_ROW, (pen, width, height) -> {
+            pen.line(LINE_X, 0, LINE_X, breaks ? height / 2 - 11 : height, Stroke.of(Tone.HAIRLINE, 2));
+            if (breaks) {
+                pen.line(LINE_X, height / 2 + 11, LINE_X, height, Stroke.of(Tone.HAIRLINE, 2));
+            }
+            shape.draw(pen, width, height);
+        });
+    }
+
+    /** The line of the Route beside a stop, with the stripe of where one is. */
+    private DrawingSurface rowLine(boolean here, Figure shape) {
+        return surface(STOP_ROW, (pen, width, height) -> {
+            if (here) {
+                pen.stripe(0, 0, height);
+            }
+            pen.line(LINE_X, 0, LINE_X, height, Stroke.of(Tone.HAIRLINE, 2));
+            shape.draw(pen, width, height);
+        });
+    }
+
+    private DrawingSurface surface(double height, Figure figure) {
+        DrawingSurface surface = new DrawingSurface(desk.look());
+        surface.show(figure, "");
+        surface.setMinSize(46, height);
+        surface.setPrefSize(46, height);
+        return surface;
     }
 }

@@ -1,7 +1,10 @@
 package zebrawood.desktop.route;
 
 import java.io.File;
+import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.application.Platform;
 import javafx.beans.value.ChangeListener;
@@ -31,10 +34,12 @@ import zebrawood.desktop.page.FramedPage;
 import zebrawood.desktop.page.StopView;
 import zebrawood.desktop.recording.DraftKeeper;
 import zebrawood.desktop.safety.GatePage;
+import zebrawood.desktop.stop.AskedStop;
 import zebrawood.desktop.stop.StopPage;
 import zebrawood.kit.bench.BenchPlace;
 import zebrawood.kit.bench.Stop;
 import zebrawood.kit.form.Draft;
+import zebrawood.kit.form.TimedStep;
 import zebrawood.kit.view.Heading;
 import zebrawood.kit.view.Slip;
 import zebrawood.kit.view.Words;
@@ -60,6 +65,7 @@ public final class RoutePage extends HBox implements FramedPage {
     private String stop = "";
     private Optional<StopView> view = Optional.empty();
     private Optional<String> drafted = Optional.empty();
+    private Map<String, Instant> waits = Map.of();
 
     /** @param changed runs when another stop is shown or something was recorded */
     public RoutePage(Desk desk, Navigator navigator, String machineId, Runnable changed) {
@@ -209,18 +215,13 @@ public final class RoutePage extends HBox implements FramedPage {
             return;
         }
         Stop<?, ?> found = Catalogue.findStop(wanted).orElseThrow();
-        Optional<String> lacks = found.procedure().lacks(machine().plate());
         Optional<StopStatus.Needed> needed = correcting.isPresent() ? Optional.empty() : needed(wanted);
         if (needed.isPresent()) {
             comesFirst(needed.get());
             return;
         }
-        if (lacks.isPresent()) {
-            closed(
-                    "The plate comes first.",
-                    "This stop needs " + lacks.get() + ", which the plate does not say yet.",
-                    "Open the plate",
-                    () -> navigator.plate(machineId));
+        if (correcting.isEmpty() && !found.procedure().lacks(machine().plate()).isEmpty()) {
+            ask(found);
             return;
         }
         desk.later(
@@ -231,6 +232,43 @@ public final class RoutePage extends HBox implements FramedPage {
                                         machineId,
                                         correcting.map(DraftKeeper::nameOf).orElse(wanted))),
                 opened -> opened(found, wanted, opened, correcting));
+    }
+
+    /** Opens a stop that asks for what the plate does not say yet. */
+    private <R extends Record, F extends Record> void ask(Stop<R, F> found) {
+        drafted = Optional.empty();
+        AskedStop asks = new AskedStop(
+                found.procedure(),
+                new AskedStop.At(desk, machineId, machine().plate(), this::recordedWithPlate, this::showSlip),
+                plate -> new StopPage<>(
+                        found,
+                        new StopPage.At(
+                                desk,
+                                machineId,
+                                new BenchPlace(desk, plate, List.of(), this::newest, new Draft()),
+                                this::recordedWithPlate)));
+        put(asks);
+    }
+
+    /** The plate says now what a stop needs: the stop opens as it is, or the next where this machine has no such. */
+    private void recordedWithPlate() {
+        desk.refresh(() -> {
+            boolean there = machine().stops().stream()
+                    .anyMatch(status -> status.card().id().equals(stop));
+            String next = there
+                    ? stop
+                    : machine().stops().stream()
+                            .filter(status -> status.state() == StopState.OPEN)
+                            .map(status -> status.card().id())
+                            .findFirst()
+                            .orElse(FirstLight.ID);
+            view = Optional.empty();
+            open(next, Optional.empty());
+        });
+    }
+
+    private void showSlip() {
+        view.ifPresent(shown -> slip.getChildren().setAll(shown.slip()));
     }
 
     /** What has to come before a stop. */
@@ -361,7 +399,13 @@ public final class RoutePage extends HBox implements FramedPage {
 
     /** Draws the Route anew; units or ground may have changed. */
     private void refreshColumn() {
-        column.show(machine(), stop, drafted, wanted -> open(wanted, Optional.empty()));
+        showColumn();
+        desk.later(() -> waits(desk.logbook().drafts(machineId)), found -> {
+            if (!found.equals(waits)) {
+                waits = found;
+                showColumn();
+            }
+        });
         parts.show(
                 machine().stops().stream()
                         .filter(status -> status.card().id().equals(stop))
@@ -369,5 +413,22 @@ public final class RoutePage extends HBox implements FramedPage {
                         .map(status -> Parts.of(machine(), status)),
                 stop,
                 wanted -> open(wanted, Optional.empty()));
+    }
+
+    private void showColumn() {
+        column.show(new RouteColumn.Shown(machine(), stop, drafted, waits), wanted -> open(wanted, Optional.empty()));
+    }
+
+    /** At which stops something is waited for, and until when: the latest of each. */
+    private static Map<String, Instant> waits(Map<String, Logbook.Draft> drafts) {
+        Map<String, Instant> waits = new HashMap<>();
+        drafts.forEach((stop, draft) -> {
+            Map<String, Draft.Text> texts = Draft.fromJson(draft.content());
+            texts.keySet().stream()
+                    .flatMap(field -> TimedStep.named(field).stream())
+                    .flatMap(name -> TimedStep.over(texts, name).stream())
+                    .forEach(over -> waits.merge(stop, over, (one, other) -> one.isAfter(other) ? one : other));
+        });
+        return waits;
     }
 }

@@ -1,10 +1,12 @@
 package zebrawood.desktop.safety;
 
 import java.io.File;
+import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.application.Platform;
@@ -17,18 +19,20 @@ import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
+import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Help;
 import zebrawood.core.route.Gate;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.StopState;
 import zebrawood.core.safety.Bar;
+import zebrawood.core.units.Days;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.page.StopView;
 import zebrawood.desktop.recording.Recording;
@@ -45,7 +49,6 @@ import zebrawood.kit.view.Words;
 /** The bars before first light: one in hand, large, with two answers; each answer is an entry. */
 public final class GatePage implements StopView {
 
-    private static final DateTimeFormatter SHORT = DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
     private final Desk desk;
@@ -56,11 +59,14 @@ public final class GatePage implements StopView {
     private final Label heading = Words.label("", "head");
     private final Slip slip;
     private final ReadOnlyStringWrapper footnote = new ReadOnlyStringWrapper();
-    private final TextField remark = new TextField();
     private final Recording recording;
     private final Label told = Words.wrapped("", "problem");
     private MachineStatus machine;
-    private boolean answer;
+    private final BarWaits waits;
+    private BarAnswer written;
+    private Optional<Bar.Other> notSo = Optional.empty();
+    private boolean none;
+    private Optional<Bar> shown = Optional.empty();
     private Button yes = new Button();
 
     /**
@@ -71,19 +77,18 @@ public final class GatePage implements StopView {
         this.desk = desk;
         this.status = status;
         machine = status.get();
+        waits = new BarWaits(desk, machine.machineId(), this::waited);
         recording = new Recording(
                 desk,
                 this::answered,
                 entry -> {
-                    remark.clear();
                     say("");
+                    shown.ifPresent(waits::answered);
+                    shown = Optional.empty();
                     recorded.run();
                 },
                 this::showTold);
         this.slip = new Slip(desk.look());
-        remark.setId("remark");
-        Words.follow(remark);
-        remark.setOnAction(event -> yes.requestFocus());
         recording.initials().setMaxWidth(160);
         told.setId("told");
         told.setManaged(false);
@@ -107,10 +112,15 @@ public final class GatePage implements StopView {
         heading.setText(
                 gate.isOpen()
                         ? "The gate is open: all " + gate.bars().size() + " bars are lifted"
-                        : capital(count((int) (gate.bars().size() - gate.lifted())))
-                                + " bars stand before the first pulse");
+                        : gate.isCleared()
+                                ? "All bars are lifted; held shut by what failed: " + gate.heldInWords()
+                                : capital(count((int) (gate.bars().size() - gate.lifted())))
+                                        + " bars stand before the first pulse");
         bars.getChildren().clear();
-        Optional<Gate.Line> hand = gate.inHand();
+        Optional<Gate.Line> hand = waits.inHand(gate);
+        if (hand.isEmpty()) {
+            shown = Optional.empty();
+        }
         int number = 1;
         for (Gate.Line line : gate.bars()) {
             boolean inHand =
@@ -138,7 +148,7 @@ public final class GatePage implements StopView {
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         Label who = Words.label(
-                answer.stamp().by() + "  " + SHORT.format(answer.stamp().local()));
+                answer.stamp().by() + "  " + Days.brief(answer.stamp().local(), today()));
         who.setMinWidth(Region.USE_PREF_SIZE);
         HBox row = new HBox(10, stump, mark, words, gap, who);
         row.setAlignment(Pos.CENTER_LEFT);
@@ -147,13 +157,18 @@ public final class GatePage implements StopView {
     }
 
     private Node standing(Bar bar, int number) {
-        Label title = Words.label(number + "  " + bar.title(), "quiet");
+        String left = waits.left(bar);
+        Label title = Words.label(
+                number + "  " + bar.title() + (left.isEmpty() ? "" : ": wait " + left),
+                left.isEmpty() ? "quiet" : "bold");
         title.setMinWidth(Region.USE_PREF_SIZE);
-        DrawingSurface left = surface(18, 16, (pen, width, height) -> grain(pen, width, height));
-        DrawingSurface right = surface(20, 16, (pen, width, height) -> grain(pen, width, height));
-        right.setMaxWidth(Double.MAX_VALUE);
-        HBox.setHgrow(right, Priority.ALWAYS);
-        HBox row = new HBox(10, left, title, right);
+        waits.follow(
+                bar, text -> title.setText(number + "  " + bar.title() + (text.isEmpty() ? "" : ": wait " + text)));
+        DrawingSurface before = surface(18, 16, (pen, width, height) -> grain(pen, width, height));
+        DrawingSurface after = surface(20, 16, (pen, width, height) -> grain(pen, width, height));
+        after.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(after, Priority.ALWAYS);
+        HBox row = new HBox(10, before, title, after);
         row.setAlignment(Pos.CENTER_LEFT);
         row.setMinHeight(44);
         return row;
@@ -177,25 +192,14 @@ public final class GatePage implements StopView {
         line.answer()
                 .ifPresent(answer -> words.getChildren()
                         .add(Words.wrapped(
-                                "Not so on " + SHORT.format(answer.stamp().local()) + " ("
-                                        + answer.stamp().by() + "). " + bar.otherwise(),
+                                "Not so on " + Days.brief(answer.stamp().local(), today()) + " ("
+                                        + answer.stamp().by() + "). " + then(line),
                                 "problem")));
-        remark.setPromptText(bar.needsRemark() ? bar.remark() : "a remark, if any");
-        remark.setMaxWidth(420);
-        words.getChildren().add(remark);
-        yes = new Button(bar.yes());
-        yes.setId("yes");
-        yes.getStyleClass().setAll("button", "strong");
-        yes.setMinWidth(180);
-        yes.setOnAction(event -> answer(true));
-        Button no = new Button(bar.no());
-        no.setId("no");
-        no.getStyleClass().setAll("button", "danger");
-        no.setMinWidth(140);
-        no.setOnAction(event -> answer(false));
-        HBox answers = new HBox(14, yes, no);
-        answers.setAlignment(Pos.CENTER_LEFT);
-        words.getChildren().addAll(answers, told);
+        if (shown.filter(bar::equals).isEmpty()) {
+            shown = Optional.of(bar);
+            written = new BarAnswer(bar, today(), () -> yes.requestFocus());
+        }
+        words.getChildren().addAll(written.view(), answers(bar), told);
         words.setPadding(new Insets(12, 16, 12, 12));
         if (recording.asksInitials()) {
             words.getChildren().add(recording.initials());
@@ -207,26 +211,89 @@ public final class GatePage implements StopView {
         return box;
     }
 
-    private void answer(boolean lifted) {
-        answer = lifted;
+    /** What to do after the answer that stands there. */
+    private static String then(Gate.Line line) {
+        return line.answer()
+                .map(entry -> line.bar().then(((Body.GateLine) entry.body()).remark()))
+                .orElse("");
+    }
+
+    private Node answers(Bar bar) {
+        FlowPane answers = new FlowPane(14, 8);
+        yes = new Button(bar.yes());
+        yes.setId("yes");
+        yes.getStyleClass().setAll("button", "strong");
+        yes.setMinWidth(180);
+        yes.setOnAction(event -> answer(Optional.empty()));
+        if (waits.isToBegin(bar)) {
+            yes.setText("It runs: start the " + bar.waitMinutes() + " minutes");
+            yes.setOnAction(event -> waits.begin(bar));
+        } else {
+            Runnable tell = () -> {
+                String left = waits.left(bar);
+                yes.setDisable(!left.isEmpty());
+                yes.setText(left.isEmpty() ? bar.yes() : bar.yes() + " (in " + left + ")");
+            };
+            waits.follow(bar, text -> tell.run());
+            tell.run();
+        }
+        answers.getChildren().add(yes);
+        for (Bar.Other other : bar.others()) {
+            Button no = new Button(other.words());
+            no.setId(
+                    other.equals(bar.no())
+                            ? "no"
+                            : "no-" + other.words().toLowerCase(Locale.ROOT).replace(' ', '-'));
+            no.getStyleClass().setAll("button", "danger");
+            no.setMinWidth(140);
+            no.setOnAction(event -> answer(Optional.of(other)));
+            answers.getChildren().add(no);
+        }
+        if (bar.absent().isPresent()) {
+            Button button = new Button(Bar.NONE_HERE);
+            button.setId("none-here");
+            button.getStyleClass().setAll("button", "outline");
+            button.setOnAction(event -> {
+                none = true;
+                recording.record();
+            });
+            answers.getChildren().add(button);
+        }
+        return answers;
+    }
+
+    private void answer(Optional<Bar.Other> not) {
+        none = false;
+        notSo = not;
         recording.record();
     }
 
     private Optional<Recording.What> answered() {
-        Bar bar = machine.gate().inHand().orElseThrow().bar();
-        if (answer && bar.needsRemark() && remark.getText().isBlank()) {
-            say("Write " + bar.remark() + " beside it first.");
-            remark.requestFocus();
+        if (shown.isEmpty()) {
             return Optional.empty();
         }
-        return Optional.of(new Recording.What(
-                machine.machineId(),
-                new Body.GateLine(
-                        bar.id(),
-                        bar.title(),
-                        answer,
-                        bar.fires(),
-                        remark.getText().strip())));
+        Bar bar = shown.get();
+        if (none) {
+            Plate plate = machine.plate().withNone(bar.absent().orElseThrow());
+            return Optional.of(new Recording.What(machine.machineId(), new Body.PlateSet(plate, Map.of())));
+        }
+        try {
+            BarAnswer.Written beside = notSo.isPresent() ? written.not(notSo.get()) : written.lifting();
+            return Optional.of(new Recording.What(
+                    machine.machineId(),
+                    new Body.GateLine(
+                            bar.id(), bar.title(), notSo.isEmpty(), bar.fires(), beside.remark(), beside.until())));
+        } catch (BarAnswer.NotYet missing) {
+            say(missing.getMessage());
+            missing.at().requestFocus();
+            return Optional.empty();
+        }
+    }
+
+    /** A wait began or is over: another bar may be in hand. */
+    private void waited() {
+        show();
+        begin();
     }
 
     private void showTold() {
@@ -257,21 +324,26 @@ public final class GatePage implements StopView {
                             "What fires is open on the Route. One person stays with the machine whenever it runs.")));
         } else {
             long left = gate.bars().size() - gate.lifted();
-            int minutes = gate.bars().stream()
-                    .filter(line -> !line.lifted())
-                    .mapToInt(line -> line.bar().minutes())
-                    .sum();
+            int hands = gate.minutesOfHands();
+            int minutes = Math.max(hands, waits.minutesOfWaiting(gate));
             parts.add(slip.verdict(StopState.SHUT, "SHUT"));
             parts.add(Slip.act(
-                    capital(count((int) left)) + (left == 1 ? " bar" : " bars") + " to go, about " + minutes
-                            + " minutes.",
+                    left == 0
+                            ? "Cure first what failed: " + gate.heldInWords() + "."
+                            : capital(count((int) left)) + (left == 1 ? " bar" : " bars") + " to go, about " + minutes
+                                    + " minutes.",
                     gate.inHand()
                             .filter(Gate.Line::failed)
-                            .map(line -> line.bar().otherwise())
-                            .or(() -> Optional.of("Nothing that fires is open before the last bar is lifted."))));
+                            .map(GatePage::then)
+                            .or(() -> Optional.of(
+                                    gate.heldBy().isEmpty()
+                                            ? "Nothing that fires is open before the last bar is lifted."
+                                            : "Nothing that fires is open while " + gate.heldInWords()
+                                                    + " stands as failed, whatever bars are lifted."))));
             parts.add(Slip.evidence(List.of(
                     new Body.Pair("lifted", gate.lifted() + " of " + gate.bars().size()),
-                    new Body.Pair("left", minutes + " min"),
+                    new Body.Pair("hands", hands + " min"),
+                    new Body.Pair("waiting", waits.minutesOfWaiting(gate) + " min"),
                     new Body.Pair(
                             "earliest first pulse",
                             DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH)
@@ -361,12 +433,12 @@ public final class GatePage implements StopView {
 
     @Override
     public void begin() {
-        if (machine.gate().isOpen()) {
+        if (shown.isEmpty()) {
             return;
         }
-        boolean writes =
-                machine.gate().inHand().filter(line -> line.bar().needsRemark()).isPresent();
-        (writes ? remark : yes).requestFocus();
+        if (!yes.isDisabled() && (waits.isToBegin(shown.get()) || !written.begin())) {
+            yes.requestFocus();
+        }
         reveal();
     }
 
@@ -406,6 +478,10 @@ public final class GatePage implements StopView {
         take(null);
     }
 
+    private LocalDate today() {
+        return desk.local(desk.now()).toLocalDate();
+    }
+
     @Override
     public void copy() {
         StringBuilder text = new StringBuilder("bar\tanswer\tremark\n");
@@ -415,7 +491,7 @@ public final class GatePage implements StopView {
                     .append(line.answer()
                             .map(e -> (line.lifted() ? "lifted " : "not so ")
                                     + e.stamp().by() + ", "
-                                    + SHORT.format(e.stamp().local()))
+                                    + Days.brief(e.stamp().local(), today()))
                             .orElse(""))
                     .append('\t')
                     .append(line.answer()
@@ -429,7 +505,7 @@ public final class GatePage implements StopView {
 
     @Override
     public void leave() {
-        remark.clear();
+        waits.end();
     }
 
     private static String count(int number) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.application.Platform;
 import javafx.scene.Parent;
 import zebrawood.core.procedure.Help;
 import zebrawood.desktop.desk.Desk;
@@ -84,6 +85,8 @@ final class Commands {
                 new Jump.Target("Paper: A4 or letter", "command", this::paper),
                 new Jump.Target("Back up now", "command", whole::backUp),
                 new Jump.Target("Export the whole logbook", "zip", () -> whole.export(shell.scene())),
+                new Jump.Target("Open a bundle", "zip", shell::importBundle),
+                new Jump.Target("Look at the demo shop", "command", shell::demo),
                 new Jump.Target("Help", "F1", this::help),
                 new Jump.Target("Check that the logbook is whole", "command", whole::verify)));
         return commands;
@@ -179,8 +182,11 @@ final class Commands {
             return;
         }
         shell.logbook(TapeFilter.ALL);
-        if (shell.page() != null) {
-            shell.page().search();
-        }
+        // the page gives its own first field the focus when it is shown
+        Platform.runLater(() -> {
+            if (shell.page() != null) {
+                shell.page().search();
+            }
+        });
     }
 }

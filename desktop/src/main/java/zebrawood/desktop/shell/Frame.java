@@ -9,6 +9,7 @@ import javafx.beans.value.ObservableValue;
 import javafx.geometry.Dimension2D;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -16,6 +17,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import zebrawood.core.route.StopState;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.page.FramedPage;
@@ -23,6 +25,7 @@ import zebrawood.kit.figure.Figure;
 import zebrawood.kit.figure.Shapes;
 import zebrawood.kit.view.DrawingSurface;
 import zebrawood.kit.view.PressableWords;
+import zebrawood.kit.view.Slip;
 import zebrawood.kit.view.Words;
 
 /** What stands round every view: the plate bar above, the places at the left, a sentence at the foot. */
@@ -51,7 +54,7 @@ final class Frame extends BorderPane {
     private Optional<ObservableValue<String>> footnote = Optional.empty();
 
     /** Where its buttons lead. */
-    record Ways(Runnable jump, Runnable initials, Runnable shop, Runnable route, Runnable logbook) {}
+    record Ways(Runnable jump, Runnable initials, Runnable shop, Runnable route, Runnable logbook, Runnable putRight) {}
 
     Frame(Desk desk, Ways ways) {
         this.desk = desk;
@@ -69,7 +72,7 @@ final class Frame extends BorderPane {
         StackPane.setAlignment(stripe, Pos.CENTER_LEFT);
         caution.setMinSize(20, 18);
         caution.setMaxSize(20, 18);
-        setTop(plateBar());
+        setTop(new VBox(plateBar(), alarmBar()));
         setLeft(placesColumn());
         setCenter(center);
         setBottom(footBar());
@@ -143,6 +146,34 @@ final class Frame extends BorderPane {
         plateBar.getChildren().setAll(name, line, crumb, gap, jump, new HBox(initials, lengths, temperatures));
         ((HBox) plateBar.getChildren().get(5)).setAlignment(Pos.CENTER_LEFT);
         return plateBar;
+    }
+
+    /** What is wrong with the logbook as a whole: it stays until it is dealt with. */
+    private Node alarmBar() {
+        Label words = Words.wrapped("", "alarm-words");
+        words.setId("alarm");
+        words.setMaxWidth(Double.MAX_VALUE);
+        words.setMinHeight(Region.USE_PREF_SIZE);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        Button putRight = new Button("Put it right");
+        putRight.setId("put-right");
+        putRight.getStyleClass().setAll("button", "outline");
+        putRight.setMinWidth(Region.USE_PREF_SIZE);
+        putRight.setOnAction(event -> ways.putRight().run());
+        HBox bar = new HBox(14, Slip.mark(desk.look(), StopState.FAILED, 22), words, putRight);
+        bar.getStyleClass().add("alarm");
+        bar.managedProperty().bind(bar.visibleProperty());
+        bar.setVisible(false);
+        desk.alarm().addListener((value, before, now) -> {
+            Words.set(words, now);
+            bar.setVisible(!now.isEmpty());
+            // what was put aside is dealt with by who records it again
+            boolean canBe =
+                    now.startsWith("Not whole") && desk.logbook().whyReadOnly().isEmpty();
+            putRight.setVisible(canBe);
+            putRight.setManaged(canBe);
+        });
+        return bar;
     }
 
     private static PressableWords barButton(String id, Runnable action) {

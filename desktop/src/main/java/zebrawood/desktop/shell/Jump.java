@@ -4,8 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import javafx.application.Platform;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
@@ -29,7 +27,11 @@ final class Jump extends VBox {
     /** lines that fit under the field without scrolling */
     private static final int MOST = 12;
 
-    private static final Pattern ENTRY = Pattern.compile("(.*?)\\s*(?:no\\.?|#)?\\s*(\\d+)\\s*");
+    /** digits of the largest entry number */
+    private static final int MOST_DIGITS = 8;
+
+    /** longer than any name with a number; what is pasted by mistake is not looked for */
+    private static final int LONGEST = 100;
 
     /** Somewhere to go. */
     record Target(String words, String kind, Runnable go) {}
@@ -99,10 +101,11 @@ final class Jump extends VBox {
     }
 
     private void search(String text) {
-        String[] words = text.strip().toLowerCase(Locale.ROOT).split("\\s+");
+        String typed = text.length() > LONGEST ? text.substring(0, LONGEST) : text;
+        String[] words = typed.strip().toLowerCase(Locale.ROOT).split("\\s+");
         List<Target> targets = new ArrayList<>();
         if (anywhere) {
-            entry(text, targets);
+            entry(typed, targets);
         }
         for (Target target : anywhere ? all() : commands) {
             String haystack = (target.words() + " " + target.kind()).toLowerCase(Locale.ROOT);
@@ -116,14 +119,25 @@ final class Jump extends VBox {
     }
 
     private void entry(String text, List<Target> targets) {
-        Matcher entry = ENTRY.matcher(text.strip());
-        if (!entry.matches() || entry.group(2).length() > 8) {
+        String typed = text.strip().toLowerCase(Locale.ROOT);
+        int from = typed.length();
+        while (from > 0 && typed.charAt(from - 1) >= '0' && typed.charAt(from - 1) <= '9') {
+            from--;
+        }
+        if (from == typed.length() || typed.length() - from > MOST_DIGITS) {
             return;
         }
-        int number = Integer.parseInt(entry.group(2));
-        String name = entry.group(1).toLowerCase(Locale.ROOT);
+        int number = Integer.parseInt(typed.substring(from));
+        String name = typed.substring(0, from).strip();
+        for (String before : List.of("no.", "no", "#")) {
+            if (name.endsWith(before)) {
+                name = name.substring(0, name.length() - before.length()).strip();
+                break;
+            }
+        }
+        String wanted = name;
         for (MachineStatus machine : desk.machines().get()) {
-            if (machine.plate().name().toLowerCase(Locale.ROOT).startsWith(name) && number > 0) {
+            if (machine.plate().name().toLowerCase(Locale.ROOT).startsWith(wanted) && number > 0) {
                 targets.add(new Target(
                         machine.plate().name() + " no. " + number,
                         "entry",

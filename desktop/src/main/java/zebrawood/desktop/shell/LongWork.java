@@ -9,7 +9,7 @@ import javafx.scene.layout.VBox;
 import zebrawood.kit.view.Words;
 
 /** How far long work has come, and a way to end it. */
-final class LongWork extends VBox {
+public final class LongWork extends VBox {
 
     /** ten times a second: progress looks alive, and the page is not drawn for nothing */
     private static final long OFTEN_NS = 100_000_000;
@@ -20,9 +20,13 @@ final class LongWork extends VBox {
     private volatile boolean ended;
     private long last;
 
-    LongWork(String title, long whole, Runnable close) {
+    /**
+     * @param whole how many there are; 0 where that is not known
+     * @param close takes it away
+     */
+    public LongWork(String title, long whole, Runnable close) {
         super(12);
-        this.whole = Math.max(1, whole);
+        this.whole = whole;
         getStyleClass().add("over-sheet");
         setMaxSize(420, USE_PREF_SIZE);
         bar.setMaxWidth(Double.MAX_VALUE);
@@ -38,7 +42,7 @@ final class LongWork extends VBox {
     }
 
     /** Hears from the working thread how many are done; ends the work where that is wanted. */
-    void reached(long done) {
+    public void reached(long done) {
         if (ended) {
             throw new CancellationException();
         }
@@ -46,8 +50,8 @@ final class LongWork extends VBox {
         if (now - last > OFTEN_NS) {
             last = now;
             Platform.runLater(() -> {
-                bar.setProgress((double) done / whole);
-                Words.set(count, done + " of " + whole + " entries");
+                bar.setProgress(whole == 0 ? ProgressBar.INDETERMINATE_PROGRESS : (double) done / whole);
+                Words.set(count, done + (whole == 0 ? "" : " of " + whole) + " entries");
             });
         }
     }

@@ -35,6 +35,7 @@ public final class RestoreView {
     private final Button yes = new Button("Restore it");
     private final Button no = new Button("Leave everything as it is");
     private final Scene scene;
+    private boolean busy;
 
     /**
      * @param found what was found, as a sentence
@@ -56,7 +57,7 @@ public final class RestoreView {
         HBox head = new HBox(
                 14,
                 Slip.mark(new ReadOnlyObjectWrapper<>(Look.of(Ground.LIGHT)), StopState.FAILED, 34),
-                Words.label("The logbook is damaged", "act"));
+                Words.label("The logbook is not as it was written", "act"));
         head.setAlignment(Pos.CENTER_LEFT);
         VBox page = new VBox(
                 18,
@@ -64,8 +65,8 @@ public final class RestoreView {
                 Words.wrapped(Words.sentence(found), "by-hand"),
                 offer,
                 Words.wrapped(
-                        "The damaged file is not deleted: it is put aside in a folder beside it, for who can read "
-                                + "more of it.",
+                        "A file that is there is not deleted: it is put aside in a folder beside it, for who can "
+                                + "read more of it.",
                         "quiet"),
                 new HBox(12, yes, no));
         page.setPadding(new Insets(48));
@@ -82,6 +83,11 @@ public final class RestoreView {
         return scene;
     }
 
+    /** Whether it is being restored: then the window stays. */
+    public boolean isBusy() {
+        return busy;
+    }
+
     private void offered(Optional<Restore.Offer> found) {
         if (found.isEmpty()) {
             Words.set(
@@ -96,10 +102,29 @@ public final class RestoreView {
         yes.setDisable(false);
         yes.requestFocus();
         yes.setOnAction(event -> {
-            yes.setDisable(true);
-            Words.set(offer, "Restoring ...");
-            apart(() -> restore.run(found.get(), now), made -> done.accept(true));
+            busy(true);
+            Words.set(
+                    offer,
+                    "Restoring ... With a large logbook this takes some minutes. Should the computer stop meanwhile, "
+                            + "nothing is lost: the next start goes on.");
+            apart(() -> restore.run(found.get(), now), made -> {
+                busy(false);
+                done.accept(true);
+            });
         });
+    }
+
+    /** While it runs no button can be pressed by mistake. */
+    private void busy(boolean is) {
+        busy = is;
+        yes.setDisable(is);
+        no.setDisable(is);
+    }
+
+    private void ended(String why) {
+        busy(false);
+        Words.set(offer, why);
+        no.requestFocus();
     }
 
     private interface Work<T> {
@@ -113,7 +138,10 @@ public final class RestoreView {
                         T made = work.run();
                         Platform.runLater(() -> then.accept(made));
                     } catch (LogbookException refused) {
-                        Platform.runLater(() -> Words.set(offer, Words.sentence(refused.getMessage())));
+                        Platform.runLater(() -> ended(Words.sentence(refused.getMessage())));
+                    } catch (Throwable fault) {
+                        Platform.runLater(() -> ended(
+                                "Something went wrong that should not have: " + fault + ". Nothing was changed."));
                     }
                 },
                 "restore");

@@ -1,6 +1,7 @@
 package zebrawood.desktop.shell;
 
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
@@ -19,6 +20,7 @@ import zebrawood.desktop.difference.DifferencePage;
 import zebrawood.desktop.event.EventSheet;
 import zebrawood.desktop.event.PointSheets;
 import zebrawood.desktop.logbook.LogbookPage;
+import zebrawood.desktop.machine.Beginning;
 import zebrawood.desktop.machine.PlatePage;
 import zebrawood.desktop.page.FramedPage;
 import zebrawood.desktop.recording.RecordingOverlay;
@@ -27,6 +29,7 @@ import zebrawood.desktop.shop.ShopPage;
 import zebrawood.desktop.work.WorkPage;
 import zebrawood.kit.theme.Fonts;
 import zebrawood.kit.theme.Ground;
+import zebrawood.kit.view.FileDialogs;
 import zebrawood.kit.view.Notice;
 import zebrawood.kit.view.Paper;
 import zebrawood.logbook.store.TapeFilter;
@@ -44,14 +47,19 @@ public final class Shell implements Navigator {
     private final Scene scene;
     private final StackPane root;
     private final Frame frame;
+    private final Consumer<Window.Next> elsewhere;
     private final Commands commands;
     private Optional<FramedPage> page = Optional.empty();
     private Optional<String> machineId = Optional.empty();
     private Optional<StackPane> veil = Optional.empty();
     private Optional<Node> before = Optional.empty();
 
-    /** @param scene of the window, with nothing in it yet */
-    Shell(Desk desk, String shopName, Scene scene) {
+    /**
+     * @param scene of the window, with nothing in it yet
+     * @param elsewhere closes this window, and goes on to what comes next
+     */
+    Shell(Desk desk, String shopName, Scene scene, Consumer<Window.Next> elsewhere) {
+        this.elsewhere = elsewhere;
         this.desk = desk;
         this.shopName = shopName;
         this.scene = scene;
@@ -59,7 +67,14 @@ public final class Shell implements Navigator {
         commands = new Commands(desk, this);
         frame = new Frame(
                 desk,
-                new Frame.Ways(commands::jump, commands::initials, this::shop, this::route, this::logbookOfMachine));
+                new Frame.Ways(
+                        commands::jump,
+                        commands::initials,
+                        this::shop,
+                        this::route,
+                        this::logbookOfMachine,
+                        () -> elsewhere.accept(
+                                new Window.Next.PutRight(desk.alarm().get()))));
         root.getProperties().put(Paper.class, desk.preferences().paper());
         Fonts.load();
         scene.getStylesheets()
@@ -249,19 +264,39 @@ public final class Shell implements Navigator {
 
     @Override
     public void addMachine() {
-        plate(Optional.empty());
+        plate(Optional.empty(), Optional.empty(), Optional.empty());
+    }
+
+    @Override
+    public void begin(Beginning machine) {
+        plate(Optional.empty(), Optional.of(machine), Optional.empty());
     }
 
     @Override
     public void plate(String id) {
-        plate(Optional.of(id));
+        plate(Optional.of(id), Optional.empty(), Optional.empty());
     }
 
-    private void plate(Optional<String> id) {
+    @Override
+    public void plate(String id, String field) {
+        plate(Optional.of(id), Optional.empty(), Optional.of(field));
+    }
+
+    private void plate(Optional<String> id, Optional<Beginning> presets, Optional<String> field) {
         if (!waits()) {
-            put(new PlatePage(desk, this, id));
+            put(new PlatePage(desk, this, id, presets, field));
             page().begin();
         }
+    }
+
+    @Override
+    public void importBundle() {
+        FileDialogs.toOpen(scene).stream().findFirst().ifPresent(file -> elsewhere.accept(new Window.Next.Take(file)));
+    }
+
+    @Override
+    public void demo() {
+        elsewhere.accept(new Window.Next.Demo());
     }
 
     @Override

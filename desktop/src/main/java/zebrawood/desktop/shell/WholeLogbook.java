@@ -1,6 +1,7 @@
 package zebrawood.desktop.shell;
 
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -33,12 +34,13 @@ final class WholeLogbook {
 
     void backUp() {
         desk.tell("Making a backup and checking it ...");
-        desk.apart(
-                () -> new Backups(desk.logbook().folder()).make(desk.now()),
-                made -> desk.tell((made.whole()
-                                ? "A whole backup stands in "
-                                : "The logbook is not whole; a copy as it is stands in ")
-                        + made.file() + "."));
+        desk.apart(() -> new Backups(desk.logbook().folder()).make(Instant.now()), made -> {
+            desk.tell((made.whole()
+                            ? "A whole backup stands in "
+                            : "The logbook is not whole; a copy as it is stands in ")
+                    + made.file() + ".");
+            desk.lookForFlaws();
+        });
     }
 
     void export(Scene scene) {
@@ -46,18 +48,15 @@ final class WholeLogbook {
                 FileDialogs.toSave(scene, "logbook-" + desk.local(desk.now()).toLocalDate() + ".zip");
         file.ifPresent(to -> watched(
                 "Exporting the logbook",
-                progress -> Export.to(to, desk.logbook(), "window", desk.now(), progress),
+                progress -> Export.to(to, true, desk.logbook(), "window", desk.now(), progress),
                 bundle -> desk.tell("Exported " + bundle.entries() + " entries to " + to + ".")));
     }
 
     void verify() {
-        watched(
-                "Checking every entry",
-                progress -> desk.logbook().verify(List.of(), progress),
-                found -> desk.tell(
-                        found.holds()
-                                ? "The logbook is whole: " + found.entries() + " entries checked."
-                                : "The logbook is not whole: " + found.flaws().get(0) + "."));
+        watched("Checking every entry", progress -> desk.logbook().verify(List.of(), progress), found -> {
+            desk.tell(found.inWords() + ".");
+            desk.lookForFlaws();
+        });
     }
 
     private <T> void watched(String title, Work<T> work, Consumer<T> then) {

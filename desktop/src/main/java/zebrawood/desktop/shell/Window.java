@@ -1,5 +1,7 @@
 package zebrawood.desktop.shell;
 
+import java.nio.file.Path;
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
@@ -27,6 +29,7 @@ public final class Window {
     private final Shell shell;
     private final Stage stage;
     private final CompletableFuture<Desk.Reading> reading;
+    private Optional<Next> next = Optional.empty();
 
     /** @param shopName the name of the shop, as its head says */
     public Window(Desk desk, String shopName, Stage stage) {
@@ -48,7 +51,7 @@ public final class Window {
         stage.setOnCloseRequest(event -> close());
         // an empty window first: others read styles and fonts while the desktop makes it
         stage.show();
-        shell = new Shell(desk, shopName, stage.getScene());
+        shell = new Shell(desk, shopName, stage.getScene(), this::goOn);
         Thread.currentThread()
                 .setUncaughtExceptionHandler((thread, failure) -> Platform.runLater(() -> desk.uncaught(failure)));
     }
@@ -95,6 +98,30 @@ public final class Window {
         shell.read();
         then.run();
         desk.watch();
+    }
+
+    /** What comes after this window; nothing where one just closed it. */
+    public sealed interface Next {
+
+        /** The logbook is put right. */
+        record PutRight(String found) implements Next {}
+
+        /** The demo shop is opened. */
+        record Demo() implements Next {}
+
+        /** A bundle is taken into this shop. */
+        record Take(Path bundle) implements Next {}
+    }
+
+    private void goOn(Next to) {
+        next = Optional.of(to);
+        close();
+        hide();
+    }
+
+    /** What comes now that it is closed; empty where one just closed it. */
+    public Optional<Next> next() {
+        return next;
     }
 
     /** Takes the window off the screen. */

@@ -15,6 +15,7 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
@@ -73,7 +74,10 @@ public final class ShopPage extends HBox implements FramedPage {
     private boolean seen;
     private Optional<MachineList> list = Optional.empty();
     private final Label heading = Words.label("", "title");
+    private final Label caption = Words.label("", "caption");
     private final PressableWords add;
+    private final double roomWidth;
+    private Optional<EmptyFloor> empty = Optional.empty();
     private final ChangeListener<List<MachineStatus>> onMachines = (value, before, now) -> showAll();
     private final ChangeListener<UnitChoice> onUnits = (value, before, now) -> showAll();
 
@@ -87,15 +91,13 @@ public final class ShopPage extends HBox implements FramedPage {
         this.navigator = navigator;
         this.seenAtFirst = (int) Math.ceil((room.getHeight() - MachineOnFloor.HEIGHT) / NextRow.HEIGHT);
         this.floor = new Floor(room.getWidth());
+        this.roomWidth = room.getWidth();
         this.add = new PressableWords("Add a machine", navigator::addMachine, "outline");
         add.setId("add-machine");
         add.setMinWidth(Region.USE_PREF_SIZE);
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        VBox words = new VBox(
-                2,
-                heading,
-                Words.label("Machines stand at one scale. Shape and word say how each one stands.", "caption"));
+        VBox words = new VBox(2, heading, caption);
         HBox head = new HBox(12, words, gap, add);
         head.setPadding(new Insets(16, 28, 0, 28));
         floorPlace.setMinHeight(MachineOnFloor.HEIGHT + 14);
@@ -114,6 +116,7 @@ public final class ShopPage extends HBox implements FramedPage {
         page.widthProperty().addListener((value, before, now) -> floor.available(now.doubleValue()));
         HBox.setHgrow(page, Priority.ALWAYS);
         getChildren().add(page);
+        addEventHandler(KeyEvent.KEY_PRESSED, event -> empty.ifPresent(floorWith -> floorWith.digit(event)));
         desk.machines().addListener(new WeakChangeListener<>(onMachines));
         desk.units().addListener(new WeakChangeListener<>(onUnits));
         showAll();
@@ -190,6 +193,10 @@ public final class ShopPage extends HBox implements FramedPage {
             nextScrolls();
         });
         pause.play();
+        if (empty.isPresent()) {
+            empty.get().begin();
+            return;
+        }
         next.getChildren().stream()
                 .filter(PressableDrawing.class::isInstance)
                 .findFirst()
@@ -206,29 +213,27 @@ public final class ShopPage extends HBox implements FramedPage {
                 reading
                         ? "Reading the logbook ..."
                         : machines.isEmpty()
-                                ? "No machine stands here yet"
+                                ? "An empty floor"
                                 : waiting == 0
                                         ? "All machines are in order"
                                         : waiting == 1
                                                 ? "One machine is waiting for you"
                                                 : waiting + " machines are waiting for you");
+        caption.setText(
+                machines.isEmpty()
+                        ? "No machine stands here yet. These are the sorts there are, at one scale."
+                        : "Machines stand at one scale. Shape and word say how each one stands.");
         todo = Route.next(machines);
         floor.show(machines.size() <= FEW ? machines : urgent(machines, todo));
         next.getChildren().clear();
+        empty = Optional.empty();
         if (reading) {
             return;
         }
         if (machines.isEmpty()) {
-            PressableWords begin = new PressableWords("Add the first machine", navigator::addMachine, "strong");
-            begin.setId("add-first");
-            VBox.setMargin(begin, new Insets(16, 0, 0, 0));
-            next.getChildren()
-                    .addAll(
-                            Words.wrapped("An empty floor", "act"),
-                            Words.wrapped(
-                                    "A name and a family are enough to begin. What else a stop needs it will say.",
-                                    "by-hand"),
-                            begin);
+            EmptyFloor made = new EmptyFloor(desk, navigator, roomWidth);
+            empty = Optional.of(made);
+            next.getChildren().add(made);
         } else {
             next.getChildren()
                     .add(Words.label(

@@ -65,6 +65,7 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
     private Optional<Entry> shown = Optional.empty();
     private Optional<Entry> newest;
     private Showing<R, F> now;
+    private Optional<Recording.First> first = Optional.empty();
     private boolean filling;
     private boolean left;
 
@@ -89,6 +90,32 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
         desk.units().addListener(new WeakChangeListener<>(onUnits));
         bench.fields().forEach(field -> field.tie(draft, desk.units()));
         ReadingField.enterGoesThrough(bench.fields());
+    }
+
+    /** What is recorded just before the reading, with it: what a stop asked for that belongs to the plate. */
+    void recordFirst(Body body, DraftKeeper asked) {
+        first = Optional.of(new Recording.First(body, asked));
+    }
+
+    /** What is typed here so far. */
+    Map<String, Draft.Text> readings() {
+        return draft.texts();
+    }
+
+    /** Goes on with what was typed on another page of the same stop, or with what is kept of it. */
+    void goOn(Map<String, Draft.Text> readings) {
+        if (readings.isEmpty()) {
+            desk.later(
+                    () -> desk.logbook()
+                            .findDraft(machineId, stop.procedure().card().id()),
+                    kept -> {
+                        if (!left && draft.isEmpty()) {
+                            measure(kept.map(half -> Draft.fromJson(half.content()))
+                                    .orElse(Map.of()));
+                        }
+                    });
+        }
+        measure(readings);
     }
 
     /** Opens with what was half done, else with the newest entry, else empty. */
@@ -232,7 +259,7 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
                     desk.units().get());
             List<NewAttachment> along = new ArrayList<>(bench.attachments());
             along.addAll(files.files());
-            return Optional.of(new Recording.What(machineId, () -> body, along, Optional.of(keeper)));
+            return Optional.of(new Recording.What(machineId, () -> body, along, Optional.of(keeper), first));
         }
         return Optional.empty();
     }
@@ -282,7 +309,10 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
             slip.begin();
             return;
         }
-        ReadingField.firstEmpty(bench.fields()).or(bench::start).ifPresent(Node::requestFocus);
+        bench.missing()
+                .or(() -> ReadingField.firstEmpty(bench.fields()))
+                .or(bench::start)
+                .ifPresent(Node::requestFocus);
     }
 
     @Override

@@ -136,7 +136,7 @@ final class StopSlip<R extends Record, F extends Record> {
         row.setAlignment(Pos.CENTER_LEFT);
         if (half) {
             boolean corrects = recording.correcting().isPresent();
-            Hyperlink link = new Hyperlink(corrects ? "Leave it" : "Put away");
+            Hyperlink link = new Hyperlink(corrects ? "Leave it" : "Discard draft");
             link.setAccessibleText(corrects ? "leave the old entry as it is" : "put these half-done readings away");
             link.setId("put-away");
             link.setOnAction(event -> acts.putAway().run());

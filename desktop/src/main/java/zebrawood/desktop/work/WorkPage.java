@@ -2,12 +2,10 @@ package zebrawood.desktop.work;
 
 import java.io.File;
 import java.time.Instant;
-import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import javafx.application.Platform;
@@ -32,6 +30,7 @@ import zebrawood.core.machine.Plate;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.StopState;
 import zebrawood.core.safety.FirstLight;
+import zebrawood.core.units.Days;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.core.work.TakenAlong;
@@ -57,7 +56,6 @@ import zebrawood.logbook.store.Logbook;
 public final class WorkPage extends HBox implements FramedPage {
 
     private static final String STOP = "work";
-    private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH);
 
     private final Desk desk;
     private final Navigator navigator;
@@ -368,19 +366,29 @@ public final class WorkPage extends HBox implements FramedPage {
         parts.add(Slip.act(
                 act(shut),
                 Optional.of(
-                        shut
-                                ? "Work fires the laser: the gate opens when its last bar is lifted, "
-                                        + machine().gate().lifted() + " of "
-                                        + machine().gate().bars().size() + " are."
-                                : last.isPresent() && correcting.isEmpty()
-                                        ? "All else is as no. "
-                                                + last.get().number() + " of "
-                                                + WHEN.format(last.get().stamp().local()) + "; change what differs."
-                                        : "Material and a word are enough; what else is known helps to "
-                                                + "answer why another day differed.")));
+                        shut && machine().gate().isCleared()
+                                ? "Work fires the laser, and "
+                                        + machine().gate().heldInWords()
+                                        + " stands as failed: cure that first."
+                                : shut
+                                        ? "Work fires the laser: the gate opens when its last bar is lifted, "
+                                                + machine().gate().lifted() + " of "
+                                                + machine().gate().bars().size() + " are."
+                                        : last.isPresent() && correcting.isEmpty()
+                                                ? "All else is as no. "
+                                                        + last.get().number() + " of "
+                                                        + Days.brief(
+                                                                last.get()
+                                                                        .stamp()
+                                                                        .local(),
+                                                                desk.local(desk.now())
+                                                                        .toLocalDate())
+                                                        + "; change what differs."
+                                                : "Material and a word are enough; what else is known helps to "
+                                                        + "answer why another day differed.")));
         along.ifPresent(known -> parts.add(along(known)));
         if (state.changed()) {
-            Hyperlink away = new Hyperlink("Put away");
+            Hyperlink away = new Hyperlink("Discard draft");
             away.setId("put-away");
             away.setOnAction(event -> {
                 keeper.drop();

@@ -70,7 +70,7 @@ class CertificateTest {
                     .contains(
                             "Wren",
                             "FH-02",
-                            "In order but for 2 points",
+                            "In order but for 3 points",
                             "In the job software set full power to S 1200",
                             "best gap",
                             "10 of 10 bars lifted",
@@ -123,7 +123,7 @@ class CertificateTest {
     void aNameInAnyScriptAndABareMachineAreCertifiedToo() throws IOException {
         try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
             int n = 0;
-            for (String name : new String[] {"Крапивник", "Τρυποφράχτης", "鷦鷯", "Střízlík 🐦", "a\tb"}) {
+            for (String name : new String[] {"Крапивник", "Τρυποφράχτης", "鷦鷯", "Střízlík 🐦", "a b"}) {
                 Plate plate = new Plate(
                         name,
                         Family.GALVO_UV,
@@ -179,7 +179,8 @@ class CertificateTest {
                             today.at(),
                             today.zone(),
                             today.units(),
-                            today.paper()),
+                            today.paper(),
+                            today.flaw()),
                     pdf);
             List<String> outside = new ArrayList<>();
             try (PDDocument document = Loader.loadPDF(pdf.toByteArray())) {

@@ -9,12 +9,15 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import zebrawood.benches.Catalogue;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.kit.theme.Ground;
 import zebrawood.logbook.store.Logbook;
+import zebrawood.testsupport.Hands;
 
 class DeskTest {
 
@@ -69,6 +72,35 @@ class DeskTest {
             assertThat(desk.stamp().local()).hasToString("2031-03-14T10:30:00.123");
             assertThat(desk.stamp().by()).isEqualTo("RV");
             assertThat(desk.stamp().program()).isEqualTo("0.1.0");
+        }
+    }
+
+    @Test
+    void aCopyThatAnotherProgramOpenedIsGoneWithTheWindow() throws IOException {
+        Path copy;
+        try (Desk desk = desk()) {
+            copy = Files.writeString(desk.scratch().resolve("photo.jpg"), "a photo");
+            assertThat(copy).exists();
+        }
+        assertThat(copy.getParent()).doesNotExist();
+    }
+
+    /** Whatever ends a piece of work, the next one is done. */
+    @Test
+    void anErrorOnTheLogbooksThreadIsToldAndTheNextWorkIsDone() throws Exception {
+        CompletableFuture<String> told = new CompletableFuture<>();
+        CompletableFuture<Boolean> next = new CompletableFuture<>();
+        Hands.toolkit();
+        try (Desk desk = desk()) {
+            desk.onTold(told::complete);
+            desk.later(
+                    () -> {
+                        throw new OutOfMemoryError("made for this");
+                    },
+                    nothing -> {});
+            desk.later(() -> true, next::complete);
+            assertThat(told.get(20, TimeUnit.SECONDS)).contains("report.txt");
+            assertThat(next.get(20, TimeUnit.SECONDS)).isTrue();
         }
     }
 }

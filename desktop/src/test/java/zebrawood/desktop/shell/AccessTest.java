@@ -49,7 +49,9 @@ class AccessTest {
             seat.goTo("way[2].a").type("794").enter().type("2030").enter().type("834");
             seat.until(
                     "the leaf has to come off",
-                    () -> seat.words("act").equals("Take the door off its hinges at door 2: 6 mm are missing."));
+                    () -> seat.words("act")
+                            .equals(
+                                    "Take the door off its hinges at door 2: 6 mm of the 20 mm clearance are missing."));
 
             seat.goTo("rear.neededMm").type("500");
             seat.until(
@@ -128,7 +130,11 @@ class AccessTest {
                     .put("way[0].name", "yard gate")
                     .put("way[0].a", "760")
                     .put("way[0].b", "2200");
-            seat.until("it is too narrow", () -> seat.words("act").equals("Yard gate is 40 mm too narrow."));
+            seat.until(
+                    "it is too narrow",
+                    () -> seat.words("act")
+                            .equals(
+                                    "Yard gate is too tight: with the 20 mm clearance 40 mm are missing in its width."));
             seat.focus("way[1].kind").choose("way[1].kind", "other door");
             seat.put("way[1].name", "window").put("way[1].a", "1400").put("way[1].b", "1200");
             seat.focus("way[2].kind").choose("way[2].kind", "other corner");
@@ -137,7 +143,9 @@ class AccessTest {
             seat.put("way[2].a", "500");
             seat.until(
                     "unless its corner is too tight",
-                    () -> seat.words("act").startsWith("Yard gate is 40 mm too narrow."));
+                    () -> seat.words("act")
+                            .startsWith(
+                                    "Yard gate is too tight: with the 20 mm clearance 40 mm are missing in its width."));
             seat.put("way[2].a", "1100").put("way[2].name", "store");
             seat.as("GA");
             seat.press(KeyCode.CONTROL, KeyCode.ENTER);

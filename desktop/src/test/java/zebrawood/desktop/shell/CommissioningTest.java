@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.ByteArrayOutputStream;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.input.Clipboard;
@@ -119,10 +120,30 @@ class CommissioningTest {
                     () -> seat.desk.machines().get().get(0).gate().lifted() == lifted
                             && seat.desk.isIdle()
                             && (seat.focused("yes") || seat.focused("remark")));
-            if (Seat.onScreen(() -> seat.focused("remark"))) {
-                seat.type("0.06 ohm, TN").enter();
-                seat.until("then the answer", () -> seat.focused("yes"));
+            if (Seat.onScreen(() -> seat.has("tested-on"))) {
+                seat.type("TN, 0.06 ohm")
+                        .enter()
+                        .type("1 Jan 2031")
+                        .enter()
+                        .type("1 Jan 2033")
+                        .enter();
+            } else if (Seat.onScreen(() -> seat.focused("remark"))) {
+                seat.type("lid").enter();
+                seat.until("the cover can be ticked", () -> seat.focused("cover-lid"));
+                seat.press(KeyCode.SPACE);
+                Seat.onScreen(() -> {
+                    seat.find("yes").requestFocus();
+                    return null;
+                });
+            } else if (Seat.onScreen(() -> seat.words("yes").startsWith("It runs"))) {
+                seat.enter();
+                seat.until(
+                        "another bar is in hand while the leak wait runs",
+                        () -> seat.says("5  Switch the extraction on"));
+                seat.later(Duration.ofMinutes(15));
+                seat.until("the wait is over", () -> seat.says("4  Start the coolant pump") && seat.focused("yes"));
             }
+            seat.until("then the answer", () -> seat.focused("yes"));
             seat.enter();
         }
         seat.until(
@@ -239,10 +260,10 @@ class CommissioningTest {
                     .hash();
             assertThat(text)
                     .contains(
-                            "In order but for 3 points",
+                            "In order but for 4 points",
                             "Circuit not measured yet",
                             "0,22",
-                            "0.06 ohm, TN",
+                            "TN, 0.06 ohm; tested 2031-01-01",
                             hash.substring(0, 8));
         }
         assertThat(seat.desk.logbook().verify(List.of()).flaws()).isEmpty();

@@ -87,7 +87,7 @@ class FilesTest {
         seat.answers(files).fire("save-change");
         assertThat(files.resolve("change-ticket.txt")).content().isEqualTo("$20=1\n");
         seat.fire("save-back");
-        assertThat(files.resolve("way-back.txt")).content().isEqualTo("$20=0\n");
+        assertThat(files.resolve("restore-ticket.txt")).content().isEqualTo("$20=0\n");
         seat.answers(nowhere()).fire("save-change");
         seat.until(
                 "a wrong folder is told",

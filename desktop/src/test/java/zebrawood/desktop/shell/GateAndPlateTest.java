@@ -74,7 +74,8 @@ class GateAndPlateTest {
         try (Seat seat = new Seat(folder)) {
             open(seat, "first-light");
             seat.until(
-                    "the first bar is in hand", () -> seat.focused("yes") && seat.says("1  Take off protective films"));
+                    "the first bar is in hand",
+                    () -> seat.focused("yes") && seat.says("1  With the mains off, take off protective films"));
             seat.enter();
             seat.until(
                     "the second bar is in hand",

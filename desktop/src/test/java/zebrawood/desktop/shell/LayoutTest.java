@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import javafx.geometry.BoundingBox;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
@@ -21,6 +22,7 @@ import javafx.scene.text.Text;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import zebrawood.core.procedure.Card;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.StopStatus;
 import zebrawood.kit.theme.Ground;
@@ -58,8 +60,7 @@ class LayoutTest {
                     String where = machine.plate().name() + ", " + stop.card().title();
                     seat.stop(machine.plate().name(), stop.card().id());
                     wrong.addAll(look(seat, where));
-                    if (height >= 800
-                            && bounds(seat.find("stop-" + last(machine))).getHeight() < 30) {
+                    if (height >= 800 && bounds(seat.find(last(machine))).getHeight() < 30) {
                         wrong.add(where + ": the Route has to be scrolled");
                     }
                     if (seat.has("again")) {
@@ -74,13 +75,23 @@ class LayoutTest {
         }
     }
 
+    /** The line of its last phase. */
     private static String last(MachineStatus machine) {
-        return machine.stops().get(machine.stops().size() - 1).card().id();
+        Card card = machine.stops().get(machine.stops().size() - 1).card();
+        return "phase-" + card.phase().name().toLowerCase(Locale.ROOT);
     }
 
     private static List<String> look(Seat seat, String where) {
         // what was put off until later, as a column that grows narrow, is done first
         seat.until("all is done", seat.desk::isIdle);
+        for (int rounds = 0; rounds < 3; rounds++) {
+            // what one round of the interface thread put off until the next
+            Seat.onScreen(() -> {
+                seat.shell().scene().getRoot().applyCss();
+                seat.shell().scene().getRoot().layout();
+                return null;
+            });
+        }
         return Seat.onScreen(() -> {
             Parent root = seat.shell().scene().getRoot();
             root.applyCss();

@@ -8,6 +8,9 @@ import java.io.IOException;
 import java.io.RandomAccessFile;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -20,6 +23,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
 import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Body;
@@ -113,6 +117,32 @@ class RestoredTest {
         }
         try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
             assertThat(logbook.verify(List.of()).holds()).isTrue();
+        }
+    }
+
+    @Test
+    @Timeout(120)
+    void aLogbookWhoseLookUpsWereBentIsToldAndPutRightFromTheWindow() throws Exception {
+        DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
+        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("logbook.db"));
+                Statement statement = connection.createStatement()) {
+            statement.execute("drop trigger entry_never_changed");
+            statement.execute("update entry set verdict = cast(verdict as blob) where verdict = 'FAIL'");
+        }
+        try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
+            assertThat(logbook.verify(List.of()).holds())
+                    .as("as the day's backup finds")
+                    .isFalse();
+        }
+        Process started = OtherProgram.window(OpensBent.class, folder);
+        try {
+            String said = new String(started.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+            assertThat(said).contains("TOLD Not whole: all ", "RIGHT true", "CLOSED");
+        } finally {
+            started.destroyForcibly();
+        }
+        try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
+            assertThat(logbook.verify(List.of()).flaws()).isEmpty();
         }
     }
 

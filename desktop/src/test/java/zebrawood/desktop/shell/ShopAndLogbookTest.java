@@ -50,8 +50,8 @@ class ShopAndLogbookTest {
             "due",
             "Climate, 4 days late",
             "Ramp line due on Monday",
-            "In the job software set full power to S 1200.",
-            "Press the emergency stop during a dry run, pilot light on."
+            "First cap the current of the source at full power.",
+            "Start the coolant pump only, high voltage off, and watch it for 15 minutes."
         }) {
             seat.until("the shop says " + words, () -> seat.says(words));
         }

@@ -32,7 +32,7 @@ class WholeLogbookTest {
             seat.jump("check that the logbook");
             seat.until(
                     "every entry was checked",
-                    () -> seat.says("The logbook is whole: " + entries + " entries checked.") && !seat.has("end-work"));
+                    () -> seat.says("Whole: " + entries + " entries, 1 attachment.") && !seat.has("end-work"));
 
             seat.jump("back up now");
             seat.until("a backup was made", () -> seat.says("A whole backup stands in "));

@@ -72,6 +72,11 @@ public interface Bench<R extends Record, F extends Record> {
     /** Takes what is on the clipboard, where that makes sense here. */
     default void paste() {}
 
+    /** Where the first thing is typed that is needed and still missing; empty where nothing is. */
+    default Optional<Node> missing() {
+        return Optional.empty();
+    }
+
     /** Where one begins when no field is empty. */
     default Optional<Node> start() {
         return Optional.empty();

@@ -2,6 +2,7 @@ package zebrawood.kit.bench;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import javafx.scene.Node;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.UnitChoice;
@@ -95,5 +96,12 @@ public abstract class FormBench<R extends Record, F extends Record> implements B
     @Override
     public Map<String, Draft.Text> texts(R readings, Map<String, String> asTyped, boolean whole) {
         return form.texts(readings, asTyped, whole);
+    }
+
+    @Override
+    public Optional<Node> missing() {
+        return form.firstMissing()
+                .flatMap(field -> Optional.ofNullable(form.field(field.name())))
+                .map(ReadingField::field);
     }
 }

@@ -35,6 +35,11 @@ final class FormLayout {
 
     private final List<DrawnForm.Cell> cells;
     private final List<Label> heads;
+    /** from so many columns on each is narrow */
+    private static final int MANY_COLUMNS = 7;
+    /** as wide as so many others is the column with a name then */
+    private static final double NAME = 1.7;
+
     private final List<List<Node>> rows;
     private final double narrowest;
     private final double leastDrawing;
@@ -109,19 +114,26 @@ final class FormLayout {
                 + 3;
     }
 
+    /** Where there are many columns the first, which is a name, is wider than the others. */
     private double columnWidth(double wide) {
-        return Math.min(WIDEST, (wide + GAP) / Math.max(1, heads.size()));
+        double parts = heads.size() + (isNarrow() ? NAME - 1 : 0);
+        return Math.min(WIDEST, (wide + GAP) / Math.max(1, parts));
+    }
+
+    private boolean isNarrow() {
+        return heads.size() >= MANY_COLUMNS;
     }
 
     private void layOutRows(double top, double wide, double headHeight) {
         double each = columnWidth(wide);
+        double x = EDGE;
         for (int column = 0; column < heads.size(); column++) {
-            heads.get(column).resizeRelocate(EDGE + column * each, top, each - GAP, headHeight - 3);
+            double own = column == 0 && isNarrow() ? NAME * each : each;
+            heads.get(column).resizeRelocate(x, top, own - GAP, headHeight - 3);
             for (int row = 0; row < rows.size(); row++) {
-                rows.get(row)
-                        .get(column)
-                        .resizeRelocate(EDGE + column * each, top + headHeight + row * ROW, each - GAP, FIELD);
+                rows.get(row).get(column).resizeRelocate(x, top + headHeight + row * ROW, own - GAP, FIELD);
             }
+            x += own;
         }
     }
 }

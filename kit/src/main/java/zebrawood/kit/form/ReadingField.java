@@ -23,6 +23,7 @@ public final class ReadingField extends VBox {
     private final TextField field = new TextField();
     private final Label under = new Label();
     private boolean captioned = true;
+    private boolean terse;
 
     /** The field of something that is read at a stop. */
     public ReadingField(Field field) {
@@ -51,6 +52,13 @@ public final class ReadingField extends VBox {
     public ReadingField bare() {
         captioned = false;
         getChildren().remove(under);
+        return this;
+    }
+
+    /** Says something under it only where that is more than the unit, which then stands in its label. */
+    public ReadingField terse() {
+        under.managedProperty().bind(under.textProperty().isNotEmpty());
+        terse = true;
         return this;
     }
 
@@ -127,7 +135,7 @@ public final class ReadingField extends VBox {
         } else if (understood.isPresent() && quantity != Quantity.PLAIN && !isPlain(typed, units)) {
             under.setText("= " + Amount.told(quantity, understood.get()).text(units));
         } else {
-            under.setText(quantity.unit(units));
+            under.setText(terse ? "" : quantity.unit(units));
         }
         if (!captioned && problem.isEmpty()) {
             field.setAccessibleText(title);

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.format.DateTimeParseException;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
@@ -19,6 +20,8 @@ import zebrawood.kit.view.Workplace;
  * and after the program was closed or killed.
  */
 public final class TimedStep extends Button {
+
+    private static final String OVER = ".over";
 
     private final String name;
     private final int minutes;
@@ -110,7 +113,33 @@ public final class TimedStep extends Button {
         draft.type(name, "", UnitChoice.METRIC);
         draft.type(name + ".minutes", "", UnitChoice.METRIC);
         draft.type(name + ".from", workplace.now().toString(), UnitChoice.METRIC);
+        Instant over = workplace.now().plus(Duration.ofMinutes(minutes));
+        draft.type(overName(name), over.toString(), UnitChoice.METRIC);
         draft.endStep();
+    }
+
+    /** Under which name a draft says when a wait is over. */
+    public static String overName(String name) {
+        return name + OVER;
+    }
+
+    /** What is waited for, where this is the name under which a draft says when that is over. */
+    public static Optional<String> named(String field) {
+        return field.endsWith(OVER)
+                ? Optional.of(field.substring(0, field.length() - OVER.length()))
+                : Optional.empty();
+    }
+
+    /** When a wait is over; empty where none began, or what stands there is damaged. */
+    public static Optional<Instant> over(Map<String, Draft.Text> texts, String name) {
+        try {
+            return Optional.ofNullable(texts.get(overName(name)))
+                    .map(Draft.Text::text)
+                    .filter(text -> !text.isEmpty())
+                    .map(Instant::parse);
+        } catch (DateTimeParseException damaged) {
+            return Optional.empty();
+        }
     }
 
     private Optional<Duration> watched() {

@@ -1,6 +1,8 @@
 package zebrawood.kit.view;
 
 import java.io.File;
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -37,7 +39,27 @@ public interface FileDialogs {
 
     /** Asks where to save something. */
     static Optional<Path> toSave(Scene scene, String name) {
-        return of(scene).toSave(name, scene.getWindow());
+        Optional<Path> chosen = of(scene).toSave(name, scene.getWindow());
+        if (chosen.filter(FileDialogs::liesInAShop).isPresent()) {
+            Notice.show(scene.getRoot(), "That folder belongs to a shop's logbook: nothing was saved. Choose another.");
+            return Optional.empty();
+        }
+        return chosen;
+    }
+
+    private static boolean liesInAShop(Path file) {
+        Path above;
+        try {
+            above = file.toAbsolutePath().getParent().toRealPath();
+        } catch (IOException missing) {
+            return false;
+        }
+        for (; above != null; above = above.getParent()) {
+            if (Files.exists(above.resolve("logbook.db"))) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Asks what to open. */

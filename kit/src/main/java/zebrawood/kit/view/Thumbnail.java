@@ -27,8 +27,14 @@ public record Thumbnail(Optional<Image> picture, Optional<String> warning) {
     public static final int SIDE = 96;
 
     private static final Set<String> PICTURES = Set.of("jpg", "jpeg", "png", "gif", "bmp");
-    /** larger than any camera makes; such a file is out to fill the memory */
-    private static final long MOST_PIXELS = 400_000_000L;
+    /** pixels that are looked through while one waits; of a larger picture name and size are shown */
+    private static final long MOST_PIXELS = 60_000_000L;
+    /** a side longer than any camera's: such a picture is out to take time */
+    private static final int LONGEST_SIDE = 30_000;
+    /** of those that must be held whole to be shown at all */
+    private static final long MOST_PROGRESSIVE = 16_000_000L;
+    /** markers before the frame of a JPEG, bytes: as much as it may take to find it */
+    private static final int HEAD = 1 << 20;
 
     /** Whether a file's name ends like that of a picture. */
     public static boolean isNamedLikeOne(String name) {
@@ -40,16 +46,30 @@ public record Thumbnail(Optional<Image> picture, Optional<String> warning) {
         if (!isNamedLikeOne(name)) {
             return new Thumbnail(Optional.empty(), Optional.empty());
         }
-        Optional<Image> picture = decode(content);
-        return new Thumbnail(
-                picture,
-                picture.isPresent()
-                        ? Optional.empty()
-                        : Optional.of(name
-                                + " is named like a picture, but is none that can be shown; it is kept as it is."));
+        try {
+            Optional<Image> picture = decode(content);
+            return new Thumbnail(
+                    picture,
+                    picture.isPresent()
+                            ? Optional.empty()
+                            : Optional.of(name
+                                    + " is named like a picture, but is none that can be shown; it is kept as it is."));
+        } catch (TooLargeException large) {
+            return new Thumbnail(
+                    Optional.empty(), Optional.of(name + " is " + large.getMessage() + ": it is kept, not shown."));
+        }
     }
 
-    private static Optional<Image> decode(NewAttachment.Content content) {
+    /** A picture that would take too much room or time. */
+    private static final class TooLargeException extends Exception {
+        private static final long serialVersionUID = 1L;
+
+        TooLargeException(int width, int height) {
+            super(width + " x " + height + " pixels");
+        }
+    }
+
+    private static Optional<Image> decode(NewAttachment.Content content) throws TooLargeException {
         ImageIO.setUseCache(false);
         try (InputStream in = content.open();
                 ImageInputStream image = ImageIO.createImageInputStream(in)) {
@@ -59,9 +79,12 @@ public record Thumbnail(Optional<Image> picture, Optional<String> warning) {
             }
             ImageReader reader = readers.next();
             reader.setInput(image, true, true);
-            int longest = Math.max(reader.getWidth(0), reader.getHeight(0));
-            if ((long) reader.getWidth(0) * reader.getHeight(0) > MOST_PIXELS) {
-                return Optional.empty();
+            int wide = reader.getWidth(0);
+            int high = reader.getHeight(0);
+            int longest = Math.max(wide, high);
+            long most = isProgressive(content) ? MOST_PROGRESSIVE : MOST_PIXELS;
+            if (longest > LONGEST_SIDE || (long) wide * high > most) {
+                throw new TooLargeException(wide, high);
             }
             ImageReadParam every = reader.getDefaultReadParam();
             int step = Math.max(1, longest / (2 * SIDE));
@@ -72,5 +95,28 @@ public record Thumbnail(Optional<Image> picture, Optional<String> warning) {
         } catch (IOException | RuntimeException none) {
             return Optional.empty();
         }
+    }
+
+    /** Whether a picture comes in passes that are all held until the last: a JPEG with such a frame, a laced PNG. */
+    private static boolean isProgressive(NewAttachment.Content content) throws IOException {
+        byte[] head;
+        try (InputStream in = content.open()) {
+            head = in.readNBytes(HEAD);
+        }
+        if (head.length > 28 && (head[0] & 0xFF) == 0x89 && head[1] == 'P') {
+            return head[28] != 0;
+        }
+        if (head.length < 4 || (head[0] & 0xFF) != 0xFF || (head[1] & 0xFF) != 0xD8) {
+            return false;
+        }
+        for (int at = 2; at + 3 < head.length && (head[at] & 0xFF) == 0xFF; ) {
+            int marker = head[at + 1] & 0xFF;
+            boolean frame = marker >= 0xC0 && marker <= 0xCF && marker != 0xC4 && marker != 0xC8 && marker != 0xCC;
+            if (frame || marker == 0xDA) {
+                return marker != 0xC0 && marker != 0xC1;
+            }
+            at += 2 + ((head[at + 2] & 0xFF) << 8 | head[at + 3] & 0xFF);
+        }
+        return true;
     }
 }

@@ -4,6 +4,7 @@ import java.util.regex.Pattern;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.layout.Region;
+import zebrawood.core.units.Signs;
 import zebrawood.kit.theme.Fonts;
 import zebrawood.kit.theme.Scripts;
 
@@ -38,7 +39,8 @@ public final class Words {
     }
 
     /** Changes a label only where its text is another, so that nothing is laid out in vain. */
-    public static void set(Label label, String text) {
+    public static void set(Label label, String words) {
+        String text = Signs.shown(words);
         label.setText(together(text));
         label.getStyleClass().remove(WIDER);
         if (!Scripts.isPlain(text)) {

@@ -9,9 +9,7 @@ import java.io.InputStream;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Instant;
@@ -30,6 +28,8 @@ import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.json.RecordWriter;
 import zebrawood.logbook.store.Logbook;
+import zebrawood.logbook.store.LogbookException;
+import zebrawood.logbook.store.OutputFile;
 import zebrawood.logbook.store.StoredEntry;
 
 /** Writes a whole logbook as an open bundle: a zip of JSON Lines, CSV and attachments, with their hashes. */
@@ -38,12 +38,18 @@ public final class Export {
     private static final Pattern RUN_BY_SPREADSHEETS =
             Pattern.compile("[=+\\-@\\t\\r\\n\uFF1D\uFF0B\uFF0D\uFF20].*", Pattern.DOTALL);
     private static final Pattern NUMBER = Pattern.compile("[+-]?\\d+([.,]\\d+)?");
+    /** how far a clock is from UTC: begins as a formula does, and is none */
+    private static final Pattern ZONE = Pattern.compile("[+-]\\d\\d:\\d\\d(:\\d\\d)?");
+    /** what ends a cell where somebody's spreadsheet divides lines by it, and what it would then run */
+    private static final Pattern RUN_AFTER_A_DIVIDER =
+            Pattern.compile("([;\\t\\r\\n]\\s{0,20})(?=[=+\\-@\uFF1D\uFF0B\uFF0D\uFF20])");
 
     private final Logbook logbook;
     private final Map<String, String> names;
     private final List<Bundle.File> files = new ArrayList<>();
     private final Map<String, Entry.Attachment> attachments = new LinkedHashMap<>();
     private final LongConsumer progress;
+    private long written;
 
     private Export(Logbook logbook, LongConsumer progress) {
         this.logbook = logbook;
@@ -55,22 +61,21 @@ public final class Export {
     /**
      * Writes the bundle beside its place first and moves it there when it is whole.
      *
+     * @param over whether a file that is there may be written over: the person was asked
      * @param progress hears how many entries are written; what it throws ends the export
+     * @throws LogbookException where it may not go there, or where the logbook is not whole
      */
-    public static Bundle to(Path file, Logbook logbook, String program, Instant now, LongConsumer progress)
+    public static Bundle to(
+            Path file, boolean over, Logbook logbook, String program, Instant now, LongConsumer progress)
             throws IOException {
-        Path making = file.resolveSibling(file.getFileName() + ".part");
         try {
-            Bundle bundle;
-            try (ZipOutputStream zip = new ZipOutputStream(Files.newOutputStream(making), StandardCharsets.UTF_8)) {
-                bundle = new Export(logbook, progress).write(zip, program, now);
-            }
-            Files.move(making, file, StandardCopyOption.REPLACE_EXISTING);
-            return bundle;
+            return OutputFile.write(file, over, out -> {
+                try (ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8)) {
+                    return new Export(logbook, progress).write(zip, program, now);
+                }
+            });
         } catch (UncheckedIOException e) {
             throw e.getCause();
-        } finally {
-            Files.deleteIfExists(making);
         }
     }
 
@@ -81,7 +86,7 @@ public final class Export {
                 words.transferTo(out);
             }
         });
-        put(zip, Bundle.ENTRIES, out -> logbook.stored(head.entries(), stored -> entryLine(stored, out)));
+        put(zip, Bundle.ENTRIES, out -> written = logbook.stored(head.entries(), stored -> entryLine(stored, out)));
         put(
                 zip,
                 "entries.csv",
@@ -116,7 +121,7 @@ public final class Export {
         for (Entry.Attachment file : attachments.values()) {
             put(zip, Bundle.ATTACHMENTS + file.sha256(), out -> logbook.copyAttachment(file.sha256(), out));
         }
-        Bundle bundle = new Bundle(Bundle.FORMAT, program, now.toString(), head.entries(), head.hash(), files);
+        Bundle bundle = new Bundle(Bundle.FORMAT, program, now.toString(), written, head.hash(), files);
         zip.putNextEntry(new ZipEntry(Bundle.MANIFEST));
         zip.write(RecordWriter.text(bundle).getBytes(StandardCharsets.UTF_8));
         zip.closeEntry();
@@ -175,10 +180,11 @@ public final class Export {
 
     /** A cell that a spreadsheet would run as a formula gets an apostrophe before it. */
     static String harmless(String cell) {
-        return RUN_BY_SPREADSHEETS.matcher(cell).matches()
-                        && !NUMBER.matcher(cell).matches()
-                ? "'" + cell
-                : cell;
+        if (NUMBER.matcher(cell).matches() || ZONE.matcher(cell).matches()) {
+            return cell;
+        }
+        String within = RUN_AFTER_A_DIVIDER.matcher(cell).replaceAll("$1'");
+        return RUN_BY_SPREADSHEETS.matcher(within).matches() ? "'" + within : within;
     }
 
     private List<String> entryRow(StoredEntry stored) {

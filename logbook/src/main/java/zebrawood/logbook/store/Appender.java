@@ -10,6 +10,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.sql.Types;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -36,11 +37,14 @@ final class Appender implements AutoCloseable {
     private final PreparedStatement machine;
     private final PreparedStatement attachment;
     private final PreparedStatement part;
+    private final PreparedStatement readBack;
+    private final FilePlace place;
     private boolean together;
 
-    Appender(Connection connection, EntryBytes codec) throws SQLException {
+    Appender(Connection connection, EntryBytes codec, FilePlace place) throws SQLException {
         this.codec = codec;
         this.connection = connection;
+        this.place = place;
         tail = connection.prepareStatement(
                 "select number, hash from entry where machine_id = ? order by number desc limit 1");
         head = connection.prepareStatement("select position, row_hash from shop_chain order by position desc limit 1");
@@ -56,6 +60,9 @@ final class Appender implements AutoCloseable {
         attachment = connection.prepareStatement(
                 "insert into attachment (hash, length) values (?, ?) on conflict do nothing");
         part = connection.prepareStatement("insert into attachment_part (hash, part, bytes) values (?, ?, ?)");
+        readBack = connection.prepareStatement("select entry.bytes, shop_chain.hash, machine.id from entry"
+                + " join shop_chain on shop_chain.position = entry.position join machine on machine.id ="
+                + " entry.machine_id where entry.machine_id = ? and entry.number = ?");
     }
 
     synchronized Entry append(
@@ -65,6 +72,9 @@ final class Appender implements AutoCloseable {
             List<NewAttachment> files,
             Entry.Stamp stamp)
             throws SQLException {
+        NamesOnRecord.check(machineId, stamp, body).ifPresent(wrong -> {
+            throw new LogbookException("nothing was recorded: " + wrong);
+        });
         List<Entry.Attachment> attachments = hashed(files);
         return inTransaction(() -> {
             attach(files, attachments);
@@ -115,7 +125,7 @@ final class Appender implements AutoCloseable {
         run("begin immediate");
         try {
             T done = work.run();
-            run("commit");
+            commit();
             return done;
         } catch (SQLException | RuntimeException e) {
             rollback(e);
@@ -129,7 +139,7 @@ final class Appender implements AutoCloseable {
         together = true;
         try {
             appending.run();
-            run("commit");
+            commit();
         } catch (SQLException | RuntimeException e) {
             rollback(e);
             throw e;
@@ -154,6 +164,13 @@ final class Appender implements AutoCloseable {
         try (Statement running = connection.createStatement()) {
             running.execute(statement);
         }
+    }
+
+    /** What is confirmed stands in the file that others open: before it counts, and after it was written. */
+    private void commit() throws SQLException {
+        place.mustBeTheSame();
+        run("commit");
+        place.mustBeTheSame();
     }
 
     private void rollback(Exception cause) {
@@ -191,6 +208,11 @@ final class Appender implements AutoCloseable {
         }
         byte[] bytes =
                 codec.write(new EntryBytes.Head(machineId, number, tail.hash(), stamp, corrects, attachments), body);
+        if (bytes.length > StoredEntry.LONGEST_BYTES) {
+            throw new LogbookException("nothing was recorded: the entry would be " + (bytes.length >> 20)
+                    + " MB long, and up to " + (StoredEntry.LONGEST_BYTES >> 20)
+                    + " MB are kept; shorten what goes into it, or attach it as a file");
+        }
         String hash = Hashes.of(bytes);
         Entry entry = new Entry(new Entry.Place(machineId, number, hash), stamp, body, corrects, attachments);
         insert(entry, chainOn(machineId, number, hash), tail.hash(), bytes);
@@ -244,7 +266,9 @@ final class Appender implements AutoCloseable {
             long length = 0;
             try (InputStream bytes = file.content().open()) {
                 byte[] buffer = new byte[1 << 16];
-                for (int read = bytes.read(buffer); read >= 0; read = bytes.read(buffer)) {
+                for (int read = bytes.read(buffer);
+                        read >= 0 && length <= NewAttachment.LONGEST_BYTES;
+                        read = bytes.read(buffer)) {
                     digest.update(buffer, 0, read);
                     length += read;
                 }
@@ -335,6 +359,21 @@ final class Appender implements AutoCloseable {
         entry.setString(13, written.place().hash());
         entry.setBytes(14, bytes);
         entry.executeUpdate();
+        mustReadBack(written, bytes);
+    }
+
+    /** Reads through the same look-ups as a view what was just written, before it counts as recorded. */
+    private void mustReadBack(Entry written, byte[] bytes) throws SQLException {
+        readBack.setString(1, written.place().machineId());
+        readBack.setInt(2, written.number());
+        try (ResultSet row = readBack.executeQuery()) {
+            if (!row.next()
+                    || !Arrays.equals(row.getBytes(1), bytes)
+                    || !written.place().hash().equals(row.getString(2))) {
+                throw new LogbookException("nothing was recorded: the logbook did not keep what was written to it; run "
+                        + "verify to see what is wrong with it");
+            }
+        }
     }
 
     @Override

@@ -42,11 +42,17 @@ final class Database {
         config.setReadOnly(true);
         config.setBusyTimeout(BUSY_MILLIS);
         config.setCacheSize(-CACHE_KB);
-        boolean alone = !Files.isWritable(file.toAbsolutePath().getParent())
-                && !Files.exists(file.resolveSibling(NAME + "-wal"));
         return source(
                 config,
-                alone ? "jdbc:sqlite:" + file.toAbsolutePath().toUri() + "?immutable=1" : "jdbc:sqlite:" + file);
+                isReadAsItLies(file)
+                        ? "jdbc:sqlite:" + file.toAbsolutePath().toUri() + "?immutable=1"
+                        : "jdbc:sqlite:" + file);
+    }
+
+    /** Whether a file is read as it lies there, without a log beside it: nobody records, and none can be made. */
+    static boolean isReadAsItLies(Path file) {
+        return !Files.isWritable(file.toAbsolutePath().getParent())
+                && !Files.exists(file.resolveSibling(NAME + "-wal"));
     }
 
     private static SQLiteDataSource source(SQLiteConfig config, String url) {
@@ -85,6 +91,11 @@ final class Database {
         }
     }
 
+    /** Whether an error comes from the database itself, which says what it is. */
+    static boolean isCoded(Throwable error) {
+        return code(error).isPresent();
+    }
+
     /** Whether an error says that the file itself is damaged. */
     static boolean isDamage(Throwable error) {
         return code(error)
@@ -100,7 +111,7 @@ final class Database {
         if (name.startsWith("SQLITE_FULL")) {
             return "the disk is full; free some space and record again";
         } else if (name.startsWith("SQLITE_IOERR")) {
-            return "the disk could not be read or written; look whether it is still there, and record again";
+            return "the disk could not be read or written; look whether it is still there and has room, and try again";
         } else if (name.startsWith("SQLITE_READONLY")
                 || name.startsWith("SQLITE_CANTOPEN")
                 || name.startsWith("SQLITE_PERM")) {
@@ -110,7 +121,11 @@ final class Database {
         } else if (isDamage(error)) {
             return "its file is damaged; close the program and start it again to restore it from a backup";
         }
-        return String.valueOf(error.getMessage()).lines().findFirst().orElse("");
+        if (error instanceof LogbookException told) {
+            return told.getMessage();
+        }
+        return "its file could not be read or written as it should" + (name.isEmpty() ? "" : " (" + name + ")")
+                + "; look whether the disk is full, and try again";
     }
 
     private static Optional<SQLiteErrorCode> code(Throwable error) {

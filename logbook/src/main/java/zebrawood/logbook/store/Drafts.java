@@ -1,6 +1,8 @@
 package zebrawood.logbook.store;
 
 import java.sql.SQLException;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.Optional;
 import zebrawood.json.Times;
 
@@ -27,6 +29,17 @@ final class Drafts {
                 row -> new Logbook.Draft(row.getString(1), Times.instant(row.getString(2))),
                 machineId,
                 stop);
+    }
+
+    /** All drafts of a machine, by their stops. */
+    static Map<String, Logbook.Draft> all(Rows rows, String machineId) throws SQLException {
+        Map<String, Logbook.Draft> drafts = new LinkedHashMap<>();
+        rows.each(
+                "select stop, content, saved_at from draft where machine_id = ?",
+                row -> drafts.put(
+                        row.getString(1), new Logbook.Draft(row.getString(2), Times.instant(row.getString(3)))),
+                machineId);
+        return drafts;
     }
 
     /** Forgets the draft of a stop, if there is one. */

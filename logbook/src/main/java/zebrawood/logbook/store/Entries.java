@@ -5,10 +5,12 @@ import java.sql.SQLException;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zebrawood.core.entry.Entry;
@@ -19,8 +21,8 @@ import zebrawood.json.Times;
 /** Reads entries from their bytes; the ones read last are kept, as entries never change. */
 final class Entries {
 
-    /** entries kept read: some screens of a tape */
-    private static final int KEPT = 4_000;
+    /** bytes of entries kept read: some screens of a tape; read, an entry takes several times its bytes */
+    private static final long KEPT_BYTES = 8_000_000;
     // the plus keeps the database from walking through the machine's whole numbers instead of one place
     private static final String COUNTING = "where machine_id = ? and stop = ? and not exists (select 1 from entry later"
             + " where later.machine_id = entry.machine_id and later.stop = entry.stop and later.stands_at = "
@@ -37,14 +39,10 @@ final class Entries {
             .collect(Collectors.joining(", "));
 
     private final EntryBytes codec;
-    private final Map<String, Entry> known = new LinkedHashMap<>(256, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
+    private final Map<String, Kept> known = new LinkedHashMap<>(256, 0.75f, true);
+    private long kept;
 
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, Entry> eldest) {
-            return size() > KEPT;
-        }
-    };
+    private record Kept(Entry entry, int bytes) {}
 
     Entries(EntryBytes codec) {
         this.codec = codec;
@@ -128,11 +126,19 @@ final class Entries {
     }
 
     synchronized Entry read(String hash, byte[] bytes) {
-        return known.computeIfAbsent(hash, missing -> codec.read(bytes, missing));
-    }
-
-    synchronized void keep(Entry entry) {
-        known.put(entry.place().hash(), entry);
+        Kept known = this.known.get(hash);
+        if (known != null) {
+            return known.entry();
+        }
+        Entry entry = codec.read(bytes, hash);
+        this.known.put(hash, new Kept(entry, bytes.length));
+        kept += bytes.length;
+        Iterator<Kept> eldest = this.known.values().iterator();
+        while (kept > KEPT_BYTES && eldest.hasNext()) {
+            kept -= eldest.next().bytes();
+            eldest.remove();
+        }
+        return entry;
     }
 
     /** The newest entry that replaces another one. */
@@ -140,6 +146,30 @@ final class Entries {
         String newest = "where machine_id = ? and corrects = ? order by number desc limit 1";
         return of(rows, newest, entry.place().machineId(), entry.number()).stream()
                 .findFirst();
+    }
+
+    /** Row by row, past every index, each in its place; how many that were. */
+    long stored(Rows rows, long upTo, Consumer<StoredEntry> taken) throws SQLException {
+        long[] read = {0};
+        rows.each(
+                "select position, hash, bytes from entry not indexed where rowid <= ? order by rowid",
+                row -> {
+                    if (row.getLong(1) != read[0] + 1) {
+                        throw gap(read[0] + 1);
+                    }
+                    read[0]++;
+                    taken.accept(new StoredEntry(row.getLong(1), row.getString(2), row.getBytes(3)));
+                },
+                upTo);
+        if (read[0] != upTo) {
+            throw gap(read[0] + 1);
+        }
+        return read[0];
+    }
+
+    private static LogbookException gap(long position) {
+        return new LogbookException("the logbook is not whole: entry " + position
+                + " of the shop chain is not in its place; run verify to see what is wrong");
     }
 
     /** A part of an attachment, from 0; empty after its last. */

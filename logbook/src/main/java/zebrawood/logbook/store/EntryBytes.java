@@ -107,8 +107,10 @@ final class EntryBytes {
     Entry read(byte[] bytes, String hash) {
         try {
             return read(tree(bytes), hash);
-        } catch (ReadingException | DateTimeException unreadable) {
+        } catch (ReadingException unreadable) {
             throw new LogbookException("an entry cannot be read: " + unreadable.getMessage(), unreadable);
+        } catch (DateTimeException noTime) {
+            throw new LogbookException("an entry cannot be read: its time or its zone is none", noTime);
         }
     }
 

@@ -1,6 +1,8 @@
 package zebrawood.logbook.store;
 
+import java.io.FilterInputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -22,6 +24,11 @@ public final class FileToAttach {
         try {
             if (Files.isDirectory(file)) {
                 throw new LogbookException(name + " is a folder; take the files in it");
+            } else if (!Files.isRegularFile(file)) {
+                throw new LogbookException(name
+                        + (Files.exists(file)
+                                ? " is no plain file and is not taken"
+                                : " is not there any more; choose it again"));
             }
             long length = Files.size(file);
             if (length > NewAttachment.LONGEST_BYTES) {
@@ -32,9 +39,38 @@ public final class FileToAttach {
                         length / 1e6,
                         NewAttachment.LONGEST_BYTES / 1e6));
             }
+            return new NewAttachment(name, () -> new OfLength(Files.newInputStream(file), name, length));
         } catch (IOException e) {
             throw new LogbookException("the file " + name + " cannot be read", new UncheckedIOException(e));
         }
-        return new NewAttachment(name, () -> Files.newInputStream(file));
+    }
+
+    /** A file that must stay as long as it was when it was chosen: one that is still being written is not kept half. */
+    private static final class OfLength extends FilterInputStream {
+        private final String name;
+        private long left;
+
+        OfLength(InputStream in, String name, long length) {
+            super(in);
+            this.name = name;
+            this.left = length;
+        }
+
+        @Override
+        public int read() throws IOException {
+            byte[] one = new byte[1];
+            return read(one, 0, 1) < 0 ? -1 : one[0] & 0xFF;
+        }
+
+        @Override
+        public int read(byte[] bytes, int from, int count) throws IOException {
+            int read = in.read(bytes, from, count);
+            left -= Math.max(0, read);
+            if (left < 0 || read < 0 && left > 0) {
+                throw new LogbookException("nothing was recorded: the file " + name
+                        + " changed while it was read; wait until it is written, then choose it again");
+            }
+            return read;
+        }
     }
 }

@@ -9,11 +9,11 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.LongConsumer;
-import org.sqlite.SQLiteDataSource;
 import zebrawood.core.difference.Comparison;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
@@ -33,11 +33,11 @@ public final class Logbook implements AutoCloseable {
     private final EntryBytes codec;
     private final Entries entries;
     private final Histories histories;
-    private final SQLiteDataSource source;
-    private final Rows reading;
+    private final Reading reading;
     private final Tape tape;
     private final Writing writing;
     private final Optional<String> whyReadOnly;
+    private final InUse inUse;
 
     /** A machine's id and its name of today. */
     public record MachineName(String id, String name) {}
@@ -64,11 +64,11 @@ public final class Logbook implements AutoCloseable {
         this.histories = new Histories(
                 entries,
                 procedures.stream().map(procedure -> procedure.card().id()).toList());
-        this.source = opened.source();
-        this.reading = new Rows(opened.reading());
+        this.reading = new Reading(folder, opened);
         this.whyReadOnly = opened.whyReadOnly();
+        this.inUse = opened.inUse();
         this.tape = new Tape(folder, whyReadOnly.isEmpty(), procedures, entries);
-        this.writing = new Writing(source, codec, whyReadOnly);
+        this.writing = new Writing(opened.source(), codec, whyReadOnly, FilePlace.of(folder.resolve(Database.NAME)));
         head();
     }
 
@@ -116,9 +116,7 @@ public final class Logbook implements AutoCloseable {
             Optional<Correcting> correcting,
             List<NewAttachment> attachments,
             Entry.Stamp stamp) {
-        Entry entry = writing.append(machineId, body, correcting, attachments, stamp);
-        entries.keep(entry);
-        return entry;
+        return writing.append(machineId, body, correcting, attachments, stamp);
     }
 
     /** Many entries as one: all of them are safe when this returns, or none. */
@@ -239,16 +237,13 @@ public final class Logbook implements AutoCloseable {
 
     /**
      * Entries as they are stored, up to a position of the shop chain and in its order; for long work, on a connection
-     * of its own.
+     * of its own. They are read row by row, past every index, each in its place.
+     *
+     * @return how many entries that were
+     * @throws LogbookException where one is missing or not in its place; those before it were handed on
      */
-    public void stored(long upTo, Consumer<StoredEntry> taken) {
-        apart(rows -> {
-            rows.each(
-                    "select position, hash, bytes from entry where position <= ? order by position",
-                    row -> taken.accept(new StoredEntry(row.getLong(1), row.getString(2), row.getBytes(3))),
-                    upTo);
-            return folder;
-        });
+    public long stored(long upTo, Consumer<StoredEntry> taken) {
+        return apart(rows -> entries.stored(rows, upTo, taken));
     }
 
     /** An entry read from its bytes. */
@@ -290,6 +285,11 @@ public final class Logbook implements AutoCloseable {
         return read(rows -> Drafts.find(rows, machineId, stop));
     }
 
+    /** What is half typed of a machine, by its stops. */
+    public Map<String, Draft> drafts(String machineId) {
+        return read(rows -> Drafts.all(rows, machineId));
+    }
+
     /** Forgets what is half typed at a stop; nothing happens where nothing is. */
     public void dropDraft(String machineId, String stop) {
         if (whyReadOnly.isEmpty()) {
@@ -304,42 +304,34 @@ public final class Logbook implements AutoCloseable {
 
     /** @param progress hears now and then how many entries were checked */
     public Verification verify(List<String> expected, LongConsumer progress) {
-        return apart(rows -> Verification.of(rows.connection(), expected, progress));
-    }
-
-    /** What is done with the logbook's rows. */
-    private interface Work<T> {
-        T on(Rows rows) throws SQLException;
-    }
-
-    private <T> T apart(Work<T> work) {
-        try (Rows rows = new Rows(source.getConnection())) {
-            return work.on(rows);
+        try {
+            Verification found = Verification.of(reading.source(), expected, progress);
+            if (whyReadOnly.isEmpty() && (expected.isEmpty() || found.holds())) {
+                Flaws.remember(folder, found);
+            }
+            return found;
         } catch (SQLException e) {
             throw Opening.unread(folder, e);
         }
     }
 
-    private <T> T read(Work<T> work) {
-        synchronized (reading) {
-            try {
-                return work.on(reading);
-            } catch (SQLException e) {
-                throw Opening.unread(folder, e);
-            }
-        }
+    private <T> T apart(Reading.Work<T> work) {
+        return reading.apart(work);
+    }
+
+    private <T> T read(Reading.Work<T> work) {
+        return reading.read(work);
     }
 
     @Override
     public void close() {
         try {
-            synchronized (reading) {
-                reading.close();
-                tape.close();
-            }
+            reading.close(tape::close);
             writing.close();
         } catch (SQLException e) {
             throw new LogbookException("the logbook could not be closed", e);
+        } finally {
+            inUse.close();
         }
     }
 }

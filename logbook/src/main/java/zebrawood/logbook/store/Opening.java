@@ -16,14 +16,17 @@ final class Opening {
 
     /** left beside a file that was found damaged while it was open */
     static final String FOUND_DAMAGED = "found-damaged.txt";
+    /** programs that start at the same moment after one was killed */
+    private static final int FINISH_TRIES = 50;
 
     /**
      * A file that is open.
      *
      * @param reading the connection that reads
      * @param whyReadOnly why nothing can be recorded, where it cannot; as the end of a sentence
+     * @param inUse keeps others from exchanging the file meanwhile
      */
-    record Opened(SQLiteDataSource source, Connection reading, Optional<String> whyReadOnly) {
+    record Opened(SQLiteDataSource source, Connection reading, Optional<String> whyReadOnly, InUse inUse) {
         /** Lets go of it where it is not used after all. */
         void close() {
             try {
@@ -31,6 +34,7 @@ final class Opening {
             } catch (SQLException gone) {
                 // nothing was written to it
             }
+            inUse.close();
         }
     }
 
@@ -44,18 +48,20 @@ final class Opening {
      */
     static Opened of(Path folder) {
         Path file = folder.resolve(Database.NAME);
+        InUse inUse = null;
         try {
             boolean writable = mayWrite(folder, file);
-            Optional<String> damage = Files.exists(folder.resolve(FOUND_DAMAGED))
-                    ? Optional.of("parts of its file could not be read last time")
-                    : Database.damage(file);
-            if (damage.isPresent()) {
-                throw new DamagedLogbookException("the logbook in " + folder + " is damaged: " + damage.get(), null);
+            inUse = together(folder);
+            refuseDamage(folder, file);
+            if (writable) {
+                PrivateFiles.createIfMissing(file);
             }
             SQLiteDataSource source = writable ? Database.source(file) : Database.readOnly(file);
             Connection connection = source.getConnection();
             try {
-                return opened(folder, source, connection, writable);
+                Opened opened = opened(folder, source, connection, writable, inUse);
+                inUse = null;
+                return opened;
             } catch (SQLException | RuntimeException e) {
                 connection.close();
                 throw e;
@@ -65,10 +71,56 @@ final class Opening {
                     "the folder " + folder + " cannot be made or written to; choose another one with --data", e);
         } catch (SQLException | RuntimeException e) {
             throw unopened(folder, e);
+        } finally {
+            if (inUse != null) {
+                inUse.close();
+            }
         }
     }
 
-    private static Opened opened(Path folder, SQLiteDataSource source, Connection connection, boolean writable)
+    /** Shares it with others, after whatever was left half exchanged there is done. */
+    private static InUse together(Path folder) throws IOException {
+        for (int tries = 0; ; tries++) {
+            InUse inUse = InUse.together(folder);
+            if (!Exchange.isBegun(folder)) {
+                return inUse;
+            }
+            inUse.close();
+            try (InUse alone = InUse.alone(folder)) {
+                if (Exchange.isBegun(folder)) {
+                    Exchange.finish(folder);
+                }
+            } catch (LogbookException another) {
+                // another program is about to do the same
+                if (tries == FINISH_TRIES) {
+                    throw another;
+                }
+            }
+        }
+    }
+
+    private static void refuseDamage(Path folder, Path file) throws IOException {
+        if (Files.exists(folder.resolve(FOUND_DAMAGED))) {
+            throw new DamagedLogbookException(
+                    "the logbook in " + folder + " is damaged: parts of its file could not be read last time", null);
+        }
+        boolean isThere = Files.exists(file);
+        if (!isThere || Files.size(file) == 0 && !Files.exists(file.resolveSibling(Database.NAME + "-wal"))) {
+            if (!new Backups(folder).whole().isEmpty()) {
+                throw new DamagedLogbookException(
+                        "the logbook in " + folder + " is " + (isThere ? "empty" : "missing")
+                                + ", but backups of it lie beside it: this is no new shop",
+                        null);
+            }
+        }
+        Optional<String> damage = Database.damage(file);
+        if (damage.isPresent()) {
+            throw new DamagedLogbookException("the logbook in " + folder + " is damaged: " + damage.get(), null);
+        }
+    }
+
+    private static Opened opened(
+            Path folder, SQLiteDataSource source, Connection connection, boolean writable, InUse inUse)
             throws SQLException, IOException {
         int version = Schema.version(connection);
         if (version > Schema.NEWEST) {
@@ -78,12 +130,17 @@ final class Opening {
                     untouched,
                     untouched.getConnection(),
                     Optional.of("it was written by a newer Zebrawood (schema " + version + ", this one knows "
-                            + Schema.NEWEST + "); update the program to record"));
+                            + Schema.NEWEST + "); update the program to record"),
+                    inUse);
         } else if (!writable && version == Schema.NEWEST) {
-            return new Opened(source, connection, Optional.of("its folder may not be written to"));
+            return new Opened(source, connection, Optional.of("its folder may not be written to"), inUse);
         } else if (!writable) {
             throw new LogbookException("the folder " + folder
                     + " may not be written to and holds no logbook of this version; choose another one with --data");
+        }
+        if (version == 0 && Schema.holdsSomethingElse(connection)) {
+            throw new LogbookException("the file " + folder.resolve(Database.NAME)
+                    + " belongs to another program: it holds no logbook; name another folder with --data");
         }
         if (version < Schema.NEWEST) {
             if (version > 0) {
@@ -92,16 +149,29 @@ final class Opening {
                         .make(Files.getLastModifiedTime(folder.resolve(Database.NAME))
                                 .toInstant());
             }
-            Schema.migrate(source);
+            migrate(folder, source);
         }
-        return new Opened(source, connection, Optional.empty());
+        return new Opened(source, connection, Optional.empty(), inUse);
+    }
+
+    private static void migrate(Path folder, SQLiteDataSource source) {
+        try {
+            Schema.migrate(source);
+        } catch (RuntimeException e) {
+            throw Database.isCoded(e)
+                    ? e
+                    : new LogbookException(
+                            "the logbook in " + folder
+                                    + " could not be brought to the form that this program writes; nothing was changed",
+                            e);
+        }
     }
 
     private static boolean mayWrite(Path folder, Path file) throws IOException {
         if (Files.isDirectory(folder) && Files.exists(file)) {
             return Files.isWritable(folder) && Files.isWritable(file);
         }
-        Files.createDirectories(folder);
+        PrivateFiles.createFolder(folder);
         return Files.isWritable(folder);
     }
 

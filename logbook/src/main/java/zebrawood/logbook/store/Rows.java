@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 
 /**
  * A connection whose statements are prepared once and held. Used by one thread at a time, one statement within none of
@@ -45,6 +46,17 @@ final class Rows implements AutoCloseable {
         List<T> all = new ArrayList<>();
         try (ResultSet rows = bound(sql, bound).executeQuery()) {
             while (rows.next()) {
+                all.add(reading.of(rows));
+            }
+        }
+        return all;
+    }
+
+    /** @param more asked before each row: whether another one is wanted */
+    <T> List<T> listWhile(BooleanSupplier more, String sql, Reading<T> reading, Object... bound) throws SQLException {
+        List<T> all = new ArrayList<>();
+        try (ResultSet rows = bound(sql, bound).executeQuery()) {
+            while (more.getAsBoolean() && rows.next()) {
                 all.add(reading.of(rows));
             }
         }

@@ -12,7 +12,6 @@ import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
-import java.text.Normalizer;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
@@ -42,6 +41,8 @@ final class SearchIndex implements AutoCloseable {
     private static final long BLOCK = 500_000;
     /** entries taken at once, so that a recording never waits for it */
     private static final int BATCH = 2_000;
+    /** characters of one text that are looked at: some pages */
+    private static final int LONGEST_TEXT = 20_000;
 
     private static final JsonFactory JSON = new JsonFactory();
     private static final Set<String> UNSAID = Set.of(
@@ -60,10 +61,11 @@ final class SearchIndex implements AutoCloseable {
             "along",
             "standsAt",
             "since");
-    private static final Pattern TOKEN = Pattern.compile("\\p{N}+(?:[.,]\\p{N}+)*|\\p{L}[\\p{L}\\p{N}]*");
     private static final Pattern QUANTITY =
             Pattern.compile("(?:.*\\.)?([a-z]+(?:[A-Z][a-z]+)*?)(?:Mm|MmMin|Pct|C|W|Khz|Ns|S|Kg|Nm|Ma)");
-    private static final Pattern NUMBER = Pattern.compile("\\p{N}.*");
+    /** a field's name is longer only where it was made to be */
+    private static final int LONGEST_FIELD = 80;
+
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("yyyy-MM-dd d MMM MMMM", Locale.ENGLISH);
 
     private final Connection connection;
@@ -112,6 +114,7 @@ final class SearchIndex implements AutoCloseable {
                 return new SearchIndex(DriverManager.getConnection("jdbc:sqlite::memory:"), procedures);
             }
             Path file = folder.resolve(NAME);
+            PrivateFiles.createIfMissing(file);
             try {
                 return new SearchIndex(DriverManager.getConnection("jdbc:sqlite:" + file), procedures);
             } catch (SQLException unusable) {
@@ -262,6 +265,9 @@ final class SearchIndex implements AutoCloseable {
 
     /** What a field with a unit in its name holds: {@code gap} of {@code setup.gapMm}. */
     private static void quantity(String field, Set<String> tokens) {
+        if (field.length() > LONGEST_FIELD) {
+            return;
+        }
         Matcher named = QUANTITY.matcher(field);
         if (named.matches()) {
             add(named.group(1).replaceAll("([A-Z])", " $1"), tokens);
@@ -279,21 +285,9 @@ final class SearchIndex implements AutoCloseable {
     }
 
     private static void add(String text, Set<String> tokens) {
-        if (text == null) {
-            return;
+        if (text != null) {
+            SearchWords.of(text.length() > LONGEST_TEXT ? text.substring(0, LONGEST_TEXT) : text, tokens);
         }
-        Matcher found = TOKEN.matcher(text.length() > 20_000 ? text.substring(0, 20_000) : text);
-        while (found.find()) {
-            tokens.add(folded(found.group()));
-        }
-    }
-
-    private static String folded(String token) {
-        boolean plain = token.chars().allMatch(c -> c < 128);
-        String letters = plain
-                ? token
-                : Normalizer.normalize(token, Normalizer.Form.NFKD).replaceAll("\\p{M}", "");
-        return letters.toLowerCase(Locale.ROOT).replace(',', '.');
     }
 
     /** Positions before one, the newest first, of entries in which all the words stand. */
@@ -311,12 +305,12 @@ final class SearchIndex implements AutoCloseable {
             left--;
             String quoted = "\"" + word + "\"";
             boolean last = left == 0 && begun;
-            boolean whole = !last && NUMBER.matcher(word).matches() && !word.contains(".");
+            boolean whole = !last && SearchWords.isNumber(word) && !word.contains(".");
             // a whole number is also found with decimals, 12 as 12.0 but not as 1200; what is still being typed is only
             // begun
             match.append(match.length() == 0 ? "" : " AND ")
                     .append(
-                            last || NUMBER.matcher(word).matches() && !whole
+                            last || SearchWords.isNumber(word) && !whole
                                     ? quoted + "*"
                                     : whole ? "(" + quoted + " OR \"" + word + ".\"*)" : quoted);
         }

@@ -18,10 +18,12 @@ final class Writing {
     private final SQLiteDataSource source;
     private final EntryBytes codec;
     private final Optional<String> whyReadOnly;
+    private final FilePlace place;
     private Appender appender;
 
-    Writing(SQLiteDataSource source, EntryBytes codec, Optional<String> whyReadOnly) {
+    Writing(SQLiteDataSource source, EntryBytes codec, Optional<String> whyReadOnly, FilePlace place) {
         this.source = source;
+        this.place = place;
         this.codec = codec;
         this.whyReadOnly = whyReadOnly;
     }
@@ -41,7 +43,7 @@ final class Writing {
     private synchronized Appender appender() throws SQLException {
         mayRecord();
         if (appender == null) {
-            appender = new Appender(source.getConnection(), codec);
+            appender = new Appender(source.getConnection(), codec, place);
         }
         return appender;
     }

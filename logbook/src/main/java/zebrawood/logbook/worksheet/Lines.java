@@ -10,7 +10,7 @@ import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 
-/** Lines of UTF-8 text, each at most 8 MiB; a longer or undecodable one is told, not read. */
+/** Lines of UTF-8 text, each at most so long; a longer or undecodable one is told, not read. */
 public final class Lines {
 
     /** a line longer than any worksheet; it is refused and the next is read */
@@ -20,10 +20,23 @@ public final class Lines {
     public record Line(String text, Optional<String> problem) {}
 
     private final InputStream in;
+    private final int longest;
+    private final boolean endsThere;
     private boolean first = true;
 
+    /** Of at most 8 MiB each; after a longer one the next is read. */
     public Lines(InputStream in) {
+        this(in, LONGEST_BYTES, false);
+    }
+
+    /**
+     * @param longest bytes of the longest line that is taken
+     * @param endsThere whether nothing is read past a longer one, which may never end
+     */
+    public Lines(InputStream in, int longest, boolean endsThere) {
         this.in = new BufferedInputStream(in, 1 << 16);
+        this.longest = longest;
+        this.endsThere = endsThere;
     }
 
     /** The next line; empty at the end. The line end after the last line is no line of its own. */
@@ -35,13 +48,17 @@ public final class Lines {
             return Optional.empty();
         }
         for (; read >= 0 && read != '\n'; read = in.read()) {
-            if (bytes.size() < LONGEST_BYTES) {
+            if (bytes.size() < longest) {
                 bytes.write(read);
             } else {
                 tooLong = true;
+                if (endsThere) {
+                    break;
+                }
             }
         }
-        return Optional.of(tooLong ? problem("the line is longer than 8 MB") : decode(bytes.toByteArray()));
+        return Optional.of(
+                tooLong ? problem("the line is longer than " + (longest >> 20) + " MB") : decode(bytes.toByteArray()));
     }
 
     private Line decode(byte[] bytes) {

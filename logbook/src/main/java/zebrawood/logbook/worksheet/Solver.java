@@ -4,10 +4,12 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.Iterator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -20,6 +22,7 @@ import zebrawood.core.procedure.Outcome;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.reading.ReadingException;
 import zebrawood.core.reading.Refusal;
+import zebrawood.core.units.Signs;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.json.Binder;
 import zebrawood.json.RecordWriter;
@@ -84,7 +87,7 @@ public final class Solver {
                             Optional.empty(),
                             List.of(new Refusal("$", line.get().problem().get(), Refusal.Kind.SYNTAX)))
                     : answer(line.get().text());
-            answers.write(answer.json());
+            answers.write(plain(answer.json()));
             answers.write('\n');
             if (keeper.isPresent()) {
                 answers.flush();
@@ -93,6 +96,24 @@ public final class Solver {
         }
         answers.flush();
         return refused;
+    }
+
+    /** Signs that would turn or hide words in a terminal are written as JSON writes them otherwise. */
+    private static byte[] plain(byte[] json) {
+        String text = new String(json, StandardCharsets.UTF_8);
+        if (Signs.isPlain(text)) {
+            return json;
+        }
+        StringBuilder escaped = new StringBuilder();
+        for (int i = 0; i < text.length(); i++) {
+            char sign = text.charAt(i);
+            if (Character.isSurrogate(sign) || Signs.isPlain(String.valueOf(sign))) {
+                escaped.append(sign);
+            } else {
+                escaped.append(String.format(Locale.ROOT, "\\u%04x", (int) sign));
+            }
+        }
+        return escaped.toString().getBytes(StandardCharsets.UTF_8);
     }
 
     /** Answers one worksheet. */

@@ -26,6 +26,7 @@ import zebrawood.core.procedure.Change;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.LogbookException;
 import zebrawood.logbook.store.Shop;
+import zebrawood.logbook.store.StoredEntry;
 
 /** A whole logbook goes out and comes back the same; a bundle that lies is refused as a whole. */
 class BundleTest {
@@ -60,7 +61,7 @@ class BundleTest {
                     List.of(),
                     Shop.day(3));
             head = logbook.head().hash();
-            Export.to(file, logbook, "test", Shop.BEGAN, done -> {});
+            Export.to(file, false, logbook, "test", Shop.BEGAN, done -> {});
         }
     }
 
@@ -225,11 +226,53 @@ class BundleTest {
     void itCanBeEndedOnTheWayAndLeavesNothingBehind() {
         Path other = folder.resolve("ended.zip");
         try (Logbook logbook = Shop.open(folder.resolve("shop"))) {
-            assertThatThrownBy(() -> Export.to(other, logbook, "test", Shop.BEGAN, done -> {
+            assertThatThrownBy(() -> Export.to(other, false, logbook, "test", Shop.BEGAN, done -> {
                         throw new CancellationException();
                     }))
                     .isInstanceOf(CancellationException.class);
         }
         assertThat(folder.toFile().list()).containsExactlyInAnyOrder("shop", "bundle.zip");
+    }
+
+    /** The longest entry that is recorded goes out and in again; one byte more is not recorded. */
+    @Test
+    void whatIsRecordedIsNeverTooLongForAnImport() throws IOException {
+        Path shop = folder.resolve("long");
+        Path out = folder.resolve("long.zip");
+        // a text of quotation marks is twice as long within the bundle's own text, and four times within that again
+        int room = StoredEntry.LONGEST_BYTES - 1_000;
+        try (Logbook logbook = Shop.open(shop)) {
+            Shop.begin(logbook, "plover", "Plover");
+            logbook.append("plover", new Body.Happened(Change.KNOCKED, "\"".repeat(room / 2)), Shop.day(1));
+            assertThatThrownBy(() -> logbook.append(
+                            "plover", new Body.Happened(Change.KNOCKED, "x".repeat(room + 1_000)), Shop.day(2)))
+                    .isInstanceOf(LogbookException.class)
+                    .hasMessageContaining("12 MB")
+                    .hasMessageContaining("nothing was recorded");
+            Export.to(out, false, logbook, "test", Shop.BEGAN, done -> {});
+        }
+        assertThat(Import.from(out, folder.resolve("long-back"), Shop.PROCEDURES, done -> {})
+                        .entries())
+                .isEqualTo(2);
+    }
+
+    @Test
+    void whatStandsInItForPeopleIsCheckedToo() throws IOException {
+        changed(parts -> parts.put("entries.csv", replaced(parts.get("entries.csv"), "PASS", "FAIL")));
+        assertThat(refused()).contains("entries.csv does not have the hash");
+    }
+
+    @Test
+    void aFolderNamedImportingStaysAndAnEmptyShopIsFilled() throws IOException {
+        Path back = folder.resolve("back");
+        Path mine = Files.createDirectories(back.resolve("importing"));
+        Files.writeString(mine.resolve("mine.txt"), "mine");
+        try (Logbook empty = Shop.open(back)) {
+            assertThat(empty.head().entries()).isZero();
+        }
+        assertThat(Import.from(file, back, Shop.PROCEDURES, done -> {}).entries())
+                .isEqualTo(5);
+        assertThat(mine.resolve("mine.txt")).hasContent("mine");
+        assertThat(back.toFile().list()).contains("logbook.db", "importing").hasSize(3);
     }
 }

@@ -62,7 +62,8 @@ class BackupTest {
         try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("logbook.db"));
                 Statement statement = connection.createStatement()) {
             statement.execute("drop trigger entry_never_changed");
-            statement.execute("update entry set initials = 'XX' where number = 2");
+            statement.execute("update entry set bytes = cast(replace(cast(bytes as text), 'RV', 'XX') as blob)"
+                    + " where number = 2");
         }
     }
 
@@ -88,7 +89,7 @@ class BackupTest {
                 .hasSizeGreaterThanOrEqualTo(3)
                 .contains(whole.get(0));
         Restore.Offer offer = new Restore(folder, Shop.PROCEDURES).offer().orElseThrow();
-        assertThat(offer.backup()).isEqualTo(whole.get(0));
+        assertThat(offer.backup()).contains(whole.get(0));
         assertThat(offer.inWords(ZoneOffset.UTC)).contains("3 newer copies are flawed and are left alone");
     }
 
@@ -103,7 +104,8 @@ class BackupTest {
                 .isEmpty();
         try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("logbook.db"));
                 Statement statement = connection.createStatement()) {
-            statement.execute("update entry set initials = 'RV' where number = 2");
+            statement.execute("update entry set bytes = cast(replace(cast(bytes as text), 'XX', 'RV') as blob)"
+                    + " where number = 2");
             statement.execute(
                     "create trigger entry_never_changed before update on entry begin select raise(abort, 'entries "
                             + "are never changed'); end");
@@ -120,6 +122,12 @@ class BackupTest {
                 Statement statement = connection.createStatement()) {
             // as the schema was before
             statement.execute("drop index entry_by_stop_verdict");
+            statement.execute("drop index entry_by_use");
+            statement.execute("create index entry_by_use on entry (machine_id, fired, number)");
+            statement.execute("drop index entry_by_correction");
+            statement.execute("create index entry_by_correction on entry (machine_id, corrects)");
+            statement.execute("drop index entry_by_machine_position");
+            statement.execute("create index entry_by_machine_position on entry (machine_id, position)");
             statement.execute("delete from flyway_schema_history where version = '3'");
         }
         try (Logbook logbook = Shop.open(folder)) {
@@ -215,7 +223,8 @@ class BackupTest {
         try (Connection connection =
                         Database.source(folder.resolve("logbook.db")).getConnection();
                 Statement statement = connection.createStatement();
-                Appender appender = new Appender(connection, new EntryBytes(Shop.PROCEDURES))) {
+                Appender appender = new Appender(
+                        connection, new EntryBytes(Shop.PROCEDURES), FilePlace.of(folder.resolve("logbook.db")))) {
             statement.execute("pragma max_page_count = 1");
             assertThatThrownBy(() -> appender.append(
                             "plover",

@@ -47,6 +47,9 @@ class LogbookTest {
     private static final ClimateLimits LIMITS = new ClimateLimits(14, 29, OptionalDouble.of(22), 66);
 
     @TempDir
+    Path beside;
+
+    @TempDir
     Path folder;
 
     private int minute;
@@ -394,7 +397,7 @@ class LogbookTest {
         try (Logbook logbook = open()) {
             logbook.verify(List.of());
         }
-        Path copy = Files.createTempFile("zebrawood", ".db");
+        Path copy = Files.createTempFile(beside, "zebrawood", ".db");
         Files.copy(folder.resolve("logbook.db"), copy, StandardCopyOption.REPLACE_EXISTING);
         return copy;
     }

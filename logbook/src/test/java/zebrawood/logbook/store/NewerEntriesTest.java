@@ -107,6 +107,9 @@ class NewerEntriesTest {
     }
 
     @TempDir
+    private Path beside;
+
+    @TempDir
     private Path folder;
 
     private static Entry.Stamp newer(double day) {
@@ -167,11 +170,11 @@ class NewerEntriesTest {
     @Test
     void anOlderProgramExportsAndImportsItByteForByteAndTheNewerOneJudgesItAgain() throws Exception {
         byTheNewerProgram();
-        Path bundle = folder.resolve("bundle.zip");
-        Path back = folder.resolve("back");
+        Path bundle = beside.resolve("bundle.zip");
+        Path back = beside.resolve("back");
         Logbook.Head head;
         try (Logbook logbook = Shop.open(folder)) {
-            Export.to(bundle, logbook, "test", Instant.EPOCH, done -> {});
+            Export.to(bundle, false, logbook, "test", Instant.EPOCH, done -> {});
             head = logbook.head();
         }
         Import.from(bundle, back, Shop.PROCEDURES, done -> {});
