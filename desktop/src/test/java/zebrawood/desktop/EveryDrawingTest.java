@@ -36,7 +36,7 @@ import zebrawood.testsupport.Drawn;
 /** Every drawing of everything that the demo has on record, at the sizes and on the grounds on which it is shown. */
 class EveryDrawingTest {
 
-    private static final double[][] SIZES = {{688, 300}, {640, 420}, {500, 320}};
+    private static final double[][] SIZES = {{688, 300}, {640, 420}, {500, 320}, {424, 236}};
     private static final Pattern COLOUR = Pattern.compile("(?:fill|stroke)=\"(#[0-9A-Fa-f]{6})\"");
 
     @TempDir
@@ -79,6 +79,19 @@ class EveryDrawingTest {
         }
         assertThat(FIGURES).hasSizeGreaterThan(200);
         assertThat(crowded).isEmpty();
+    }
+
+    @Test
+    void noLineGoesThroughAWord() {
+        List<String> crossed = new ArrayList<>();
+        for (Named each : FIGURES) {
+            for (double[] size : SIZES) {
+                Drawn.of(each.figure(), size[0], size[1])
+                        .crossed()
+                        .forEach(words -> crossed.add(each.name() + ", " + size[0] + " x " + size[1] + ": " + words));
+            }
+        }
+        assertThat(crossed).isEmpty();
     }
 
     @Test

@@ -170,7 +170,7 @@ public final class AirFigure implements Exhibit<AirReadings, AirFinding> {
                         middle + 52 + (WORK - 58) * strength,
                         Stroke.of(Tone.READING, 2));
             }
-            pen.line(x - 60, middle + WORK, x + 80, middle + WORK, Stroke.of(Tone.WOOD, 7));
+            pen.line(x - 60, middle + WORK, x + 52, middle + WORK, Stroke.of(Tone.WOOD, 7));
             pen.text(x + 14, middle + WORK + 22, "the work", Lettering.CAPTION, Tone.QUIET, Anchor.MIDDLE);
         }
 
@@ -233,7 +233,14 @@ public final class AirFigure implements Exhibit<AirReadings, AirFinding> {
                     : "felt " + flow.felt().orElseThrow().name().toLowerCase(Locale.ROOT);
             pen.patched(
                     x + wide * 0.47, Math.max(26, bottom - tall - 10), words, Lettering.TEXT_BOLD, tone, Anchor.MIDDLE);
-            pen.text(x + wide * 0.47, bottom + 18, name, Lettering.SMALL, Tone.INK, Anchor.MIDDLE);
+            boolean tight = pen.textWidth(name, Lettering.SMALL) > wide - 4;
+            pen.text(
+                    x + wide * 0.47,
+                    tight && name.equals("cutting") ? bottom + 31 : bottom + 17,
+                    name,
+                    tight ? Lettering.CAPTION : Lettering.SMALL,
+                    Tone.INK,
+                    Anchor.MIDDLE);
         }
 
         private static double share(AirReadings.Flow flow, double most) {

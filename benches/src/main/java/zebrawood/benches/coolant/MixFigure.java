@@ -99,7 +99,7 @@ public final class MixFigure implements Exhibit<MixReadings, MixFinding> {
                             .line(x + wide, top),
                     Stroke.of(Tone.INK, 2));
             pen.line(x - 10, mark, x + 10, mark, Stroke.of(Tone.WALNUT, 2.4));
-            boolean room = x - 14 > pen.textWidth("mark", Lettering.CAPTION);
+            boolean room = x - left - 16 > pen.textWidth("mark", Lettering.CAPTION);
             pen.text(
                     room ? x - 14 : x + 14,
                     room ? mark + 4 : mark - 5,
@@ -116,7 +116,11 @@ public final class MixFigure implements Exhibit<MixReadings, MixFinding> {
                             .line(x + wide - 20, top - 8)
                             .line(x + wide - 20, top + 14),
                     Stroke.of(hose, 5));
-            pen.text(left + each / 2, 18, step, Lettering.TEXT_BOLD, Tone.INK, Anchor.MIDDLE);
+            double head = 18;
+            for (String line : pen.wrapped(step, each - 8, Lettering.TEXT_BOLD)) {
+                pen.text(left + each / 2, head, line, Lettering.TEXT_BOLD, Tone.INK, Anchor.MIDDLE);
+                head += 16;
+            }
             pen.text(left + each / 2, bottom + 28, words, Lettering.HEAD, Tone.READING, Anchor.MIDDLE);
             if (level == 1 && !hoses) {
                 finding.filter(f -> f.glycolPct().orElse(0) > 0)

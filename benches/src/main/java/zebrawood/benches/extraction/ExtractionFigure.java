@@ -169,13 +169,20 @@ public final class ExtractionFigure implements Exhibit<ExtractionReadings, Extra
             boolean atEnd = run.fanAtDischargeEnd();
             double right = width * DUCT - 20;
             double left = edges[0];
-            double bottom = to - 24;
             double whole = run.pressurePa();
+            String under = (atEnd
+                            ? "under the room's pressure: leaks suck, down to -"
+                            : "over the room's pressure: leaks blow, up to ")
+                    + pascal(whole).text(units);
+            List<String> lines = pen.wrapped(under, right - left, Lettering.CAPTION);
+            double bottom = to - 11 - 13 * lines.size();
             double zero = atEnd ? top + 6 : bottom;
             double perPa = (bottom - top - 6) / Math.max(1, whole);
             pen.line(left - 6, zero, right, zero, Stroke.dashed(Tone.QUIET, 1, 4));
             pen.text(right + 2, zero + 4, "room", Lettering.CAPTION, Tone.QUIET);
             double pressure = atEnd ? 0 : whole;
+            double mostX = left;
+            double mostY = top;
             Path line = new Path().move(left, zero - pressure * perPa);
             for (int i = 0; i < run.chain().size(); i++) {
                 Link link = run.chain().get(i);
@@ -183,14 +190,8 @@ public final class ExtractionFigure implements Exhibit<ExtractionReadings, Extra
                 pressure -= link.lossPa();
                 line.line(edges[i + 1], zero - pressure * perPa);
                 if (link == most) {
-                    double y = zero - (before + pressure) / 2 * perPa;
-                    pen.patched(
-                            Math.min(edges[i + 1] + 8, right - 60),
-                            y + 4,
-                            pascal(link.lossPa()).text(units),
-                            Lettering.SMALL,
-                            Tone.ADJUST,
-                            Anchor.START);
+                    mostX = Math.min(edges[i + 1] + 8, right - 60);
+                    mostY = zero - (before + pressure) / 2 * perPa + 4;
                 }
             }
             if (atEnd) {
@@ -199,15 +200,12 @@ public final class ExtractionFigure implements Exhibit<ExtractionReadings, Extra
                 line = prefixed(line, 8, zero);
             }
             pen.stroke(line, Stroke.of(Tone.READING, 2.6));
-            pen.text(
-                    left,
-                    to - 6,
-                    (atEnd
-                                    ? "under the room's pressure: leaks suck, down to -"
-                                    : "over the room's pressure: leaks blow, up to ")
-                            + pascal(whole).text(units),
-                    Lettering.CAPTION,
-                    atEnd ? Tone.QUIET : Tone.ADJUST);
+            String largest = pascal(most.lossPa()).text(units);
+            pen.patched(mostX, mostY, largest, Lettering.SMALL, Tone.ADJUST, Anchor.START);
+            for (int i = 0; i < lines.size(); i++) {
+                double at = to - 6 - 13 * (lines.size() - 1 - i);
+                pen.text(left, at, lines.get(i), Lettering.CAPTION, atEnd ? Tone.QUIET : Tone.ADJUST);
+            }
         }
 
         private static Path prefixed(Path line, double x, double y) {

@@ -148,7 +148,7 @@ public final class CircuitFigure implements Exhibit<CircuitReadings, CircuitFind
             pen.circle(end, from + drop * scale, 5.5, tone);
             pen.text(
                     end + 12,
-                    from + drop * scale + 5,
+                    Math.max(from + drop * scale + 5, from + 24),
                     "- " + Amount.percent(drop, 1).text(units),
                     Lettering.HEAD,
                     tone);

@@ -149,7 +149,7 @@ public final class ClimateChart implements Exhibit<ClimateReadings, ClimateFindi
                     if (humidity % 20 == 0 && leavesRight) {
                         pen.text(right + 6, lastY + 4, humidity + " %", Lettering.CAPTION, Tone.QUIET);
                     } else if (humidity % 20 == 0) {
-                        pen.text(
+                        pen.patched(
                                 lastX - 6,
                                 top + 12,
                                 humidity + " %",
@@ -182,7 +182,7 @@ public final class ClimateChart implements Exhibit<ClimateReadings, ClimateFindi
             pen.circle(dewX, atY, 3.5, Tone.READING);
             String dew = "dew point " + Amount.celsius(found.dewPointC(), 1).text(units);
             boolean roomLeft = dewX - left > pen.textWidth(dew, Lettering.TEXT_BOLD) + 12;
-            pen.text(
+            pen.patched(
                     roomLeft ? dewX - 8 : dewX + 8,
                     bottom - 10,
                     dew,
@@ -200,7 +200,7 @@ public final class ClimateChart implements Exhibit<ClimateReadings, ClimateFindi
             boolean small = right - left < 360;
             double room = pen.textWidth(here, small ? Lettering.TEXT_BOLD : Lettering.HEAD);
             boolean onLeft = (wayRight || atX > (left + right) / 2) && atX - 12 - room > left;
-            pen.text(
+            pen.patched(
                     onLeft ? atX - 12 : atX + 12,
                     atY - 9,
                     here,

@@ -23,7 +23,7 @@ import zebrawood.core.units.Amount;
  * @param climate the room it may stand in
  * @param control its controller
  * @param rhythm how often it is looked at again
- * @param notWanted stops that somebody declared not wanted on this machine
+ * @param without the stops that this machine goes without
  */
 public record Plate(
         String name,
@@ -38,7 +38,7 @@ public record Plate(
         Optional<ClimateLimits> climate,
         Optional<Control> control,
         Optional<Rhythm> rhythm,
-        List<NotWanted> notWanted) {
+        Optional<Without> without) {
 
     /**
      * A stop that this machine goes without.
@@ -56,6 +56,16 @@ public record Plate(
                     .text("by", by)
                     .present("day", day)
                     .done();
+        }
+    }
+
+    /**
+     * What somebody declared not wanted; absent, not empty, where nothing is, so that an earlier program can read it.
+     */
+    public record Without(List<NotWanted> stops) {
+        public Without {
+            stops = Checks.copy(stops);
+            new Checks().that(!stops.isEmpty(), "stops", "must name a stop").done();
         }
     }
 
@@ -275,7 +285,6 @@ public record Plate(
     }
 
     public Plate {
-        notWanted = Checks.copy(notWanted);
         new Checks()
                 .text("name", name)
                 .that(name == null || name.length() <= 60, "name", "must be 60 characters or fewer")
@@ -297,18 +306,48 @@ public record Plate(
             Optional<ClimateLimits> climate,
             Optional<Control> control,
             Optional<Rhythm> rhythm) {
-        this(name, family, number, place, size, bed, source, optics, services, climate, control, rhythm, List.of());
+        this(
+                name,
+                family,
+                number,
+                place,
+                size,
+                bed,
+                source,
+                optics,
+                services,
+                climate,
+                control,
+                rhythm,
+                Optional.empty());
+    }
+
+    /** The stops that somebody declared not wanted on this machine. */
+    public List<NotWanted> notWanted() {
+        return without.map(Without::stops).orElse(List.of());
     }
 
     /** Whether somebody declared that this machine goes without a stop. */
     public boolean goesWithout(String stop) {
-        return notWanted.stream().anyMatch(declared -> declared.stop().equals(stop));
+        return notWanted().stream().anyMatch(declared -> declared.stop().equals(stop));
     }
 
     /** The same machine, without these stops. */
     public Plate with(List<NotWanted> declared) {
         return new Plate(
-                name, family, number, place, size, bed, source, optics, services, climate, control, rhythm, declared);
+                name,
+                family,
+                number,
+                place,
+                size,
+                bed,
+                source,
+                optics,
+                services,
+                climate,
+                control,
+                rhythm,
+                declared.isEmpty() ? Optional.empty() : Optional.of(new Without(declared)));
     }
 
     /** Whether it has this part; unknown where neither its family nor its plate says. */
@@ -346,7 +385,7 @@ public record Plate(
                 climate,
                 control,
                 rhythm,
-                notWanted);
+                without);
     }
 
     /** Whether its controller prints numbered settings, or may do so for all that is known. */

@@ -7,33 +7,29 @@ import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Calendar;
-import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.TimeZone;
+import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDDocumentInformation;
+import org.apache.pdfbox.pdmodel.documentinterchange.logicalstructure.PDStructureElement;
+import org.apache.pdfbox.pdmodel.interactive.viewerpreferences.PDViewerPreferences;
 import zebrawood.benches.Catalogue;
-import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.route.CountedReading;
 import zebrawood.core.route.Gate;
 import zebrawood.core.route.History;
-import zebrawood.core.route.MachineState;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.Route;
 import zebrawood.core.route.StopState;
 import zebrawood.core.route.StopStatus;
-import zebrawood.core.route.Todo;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.desktop.machine.PlateField;
-import zebrawood.kit.bench.Exhibit;
-import zebrawood.kit.bench.Stop;
-import zebrawood.kit.figure.Anchor;
-import zebrawood.kit.figure.Figure;
 import zebrawood.kit.figure.Path;
 import zebrawood.kit.figure.Shapes;
 import zebrawood.kit.figure.Stroke;
@@ -60,8 +56,12 @@ public final class Certificate {
     /** so many entries are checked while one waits; a larger logbook is as its last check found it */
     private static final long MOST_TO_CHECK = 100_000;
 
+    /** more stops than these stand beside each other, each with its key figure */
+    private static final int MANY = 16;
+
     private final Subject subject;
     private final PageFlow sheets;
+    private final Standing standing;
 
     /**
      * What is certified.
@@ -114,14 +114,25 @@ public final class Certificate {
     private Certificate(Subject subject, PDDocument document) {
         this.subject = subject;
         this.sheets = new PageFlow(document, subject.machine().plate().name(), subject.paper());
+        this.standing = Standing.of(subject.machine(), subject.units(), subject.flaw());
     }
 
     /** Writes the PDF. */
     public static void write(Subject subject, OutputStream out) throws IOException {
         try (PDDocument document = new PDDocument()) {
             PDDocumentInformation information = document.getDocumentInformation();
-            information.setTitle(
-                    "Certificate of commissioning, " + subject.machine().plate().name());
+            String name = subject.machine().plate().name();
+            information.setTitle("Certificate of commissioning, " + name);
+            information.setSubject(
+                    name + ", " + subject.machine().plate().line().replace(" · ", ", "));
+            information.setKeywords("entry " + subject.last().number() + " "
+                    + subject.last().place().hash() + "; shop chain "
+                    + subject.head().hash());
+            information.setAuthor(subject.shop());
+            document.getDocumentCatalog().setLanguage("en");
+            PDViewerPreferences preferences = new PDViewerPreferences(new COSDictionary());
+            preferences.setDisplayDocTitle(true);
+            document.getDocumentCatalog().setViewerPreferences(preferences);
             information.setCreator("Zebrawood");
             Calendar made = Calendar.getInstance(TimeZone.getTimeZone("UTC"), Locale.ROOT);
             made.setTimeInMillis(subject.at().toEpochMilli());
@@ -133,311 +144,228 @@ public final class Certificate {
 
     private void draw() throws IOException {
         sheets.start();
+        sheets.bookmark("Certificate");
         head();
         standing();
         stops();
-        drawings();
         openPoints();
+        notWanted();
         cautions();
         signatures();
-        readings();
+        new Annex(subject, sheets).draw();
         String day = DAY.format(subject.at().atOffset(subject.zone()));
         sheets.finish("Certificate of commissioning", subject.shop(), day);
     }
 
     private void head() {
-        sheets.pen().grain(PageFlow.LEFT, 52, PageFlow.WIDTH, 10, 6);
+        sheets.silent(() -> sheets.pen().grain(PageFlow.LEFT, 52, PageFlow.WIDTH, 10, 6));
         Plate plate = subject.machine().plate();
-        sheets.text(PageFlow.LEFT, 112, plate.name(), Lettering.ACT, Tone.INK, Anchor.START);
+        sheets.text(sheets.tag("H1"), PageFlow.LEFT, 112, plate.name(), Lettering.ACT, Tone.INK);
         String bed = plate.bed()
                 .map(b -> ", " + Amount.mm(b.xMm(), 0).number(subject.units()) + " x "
                         + Amount.mm(b.yMm(), 0).text(subject.units()))
                 .orElse("");
-        sheets.text(
-                PageFlow.LEFT, 136, plate.line().replace(" · ", ", ") + bed, Lettering.TEXT, Tone.INK, Anchor.START);
+        PDStructureElement line = sheets.tag("P");
+        sheets.text(line, PageFlow.LEFT, 136, plate.line().replace(" · ", ", ") + bed, Lettering.TEXT, Tone.INK);
         String place = plate.place().map(p -> "place: " + p).orElse("");
-        sheets.text(PageFlow.LEFT, 154, place, Lettering.SMALL, Tone.QUIET, Anchor.START);
-        sheets.at(172);
+        List<String> places = sheets.pen().wrapped(place, PageFlow.WIDTH, Lettering.SMALL);
+        for (int i = 0; i < places.size(); i++) {
+            sheets.text(line, PageFlow.LEFT, 154 + 16 * i, places.get(i), Lettering.SMALL, Tone.QUIET);
+        }
+        sheets.at(156 + 16 * places.size());
     }
 
     /** In one line: in order, or in order but for what. */
     private void standing() {
-        MachineState state = subject.machine().state();
-        List<Point> points = points().stream().filter(Point::counts).toList();
-        boolean soundOtherwise =
-                state == MachineState.NEEDS_ADJUSTING || state == MachineState.DUE || state == MachineState.UNCLEAR;
-        boolean whole = subject.flaw().isEmpty();
-        String title = !whole
-                ? "Not certified: the logbook is not as it was written"
-                : state == MachineState.IN_ORDER
-                        ? "In order: all that was checked passes, and nothing is late"
-                        : soundOtherwise
-                                ? "In order but for " + (points.size() == 1 ? "one point" : points.size() + " points")
-                                : "Not in order: " + state.word();
-        String under = !whole
-                ? subject.flaw().get()
-                        + ". What is shown below may not be what was recorded; put the logbook right and "
-                        + "write the certificate again."
-                : points.stream()
-                        .findFirst()
-                        .map(point -> "Open: " + point.words())
-                        .orElse("Checked: " + subject.machine().stops().size() + " stops and the first light gate.");
         double y = sheets.y();
-        StopState shape = whole ? state.shape() : StopState.FAILED;
-        Tone tone = Shapes.tone(shape);
-        List<String> lines = sheets.pen().wrapped(under, PageFlow.WIDTH - 70, Lettering.SMALL);
-        double tall = 46 + 16 * lines.size();
-        sheets.pen().stroke(Path.rectangle(PageFlow.LEFT, y, PageFlow.WIDTH, tall), Stroke.of(tone, 1.5));
-        Shapes.state(sheets.pen(), shape, PageFlow.LEFT + 28, y + tall / 2, 1.5);
-        sheets.text(PageFlow.LEFT + 56, y + 28, title, Lettering.HEAD, Tone.INK, Anchor.START);
-        for (int i = 0; i < lines.size(); i++) {
-            sheets.text(PageFlow.LEFT + 56, y + 47 + 16 * i, lines.get(i), Lettering.SMALL, Tone.INK, Anchor.START);
+        Tone tone = Shapes.tone(standing.shape());
+        List<String> lines = sheets.pen().wrapped(standing.under(), PageFlow.WIDTH - 70, Lettering.SMALL);
+        List<String> titles = sheets.pen().wrapped(standing.title(), PageFlow.WIDTH - 70, Lettering.HEAD);
+        double tall = 24 + 22 * titles.size() + 16 * lines.size();
+        sheets.silent(() -> {
+            sheets.pen().stroke(Path.rectangle(PageFlow.LEFT, y, PageFlow.WIDTH, tall), Stroke.of(tone, 1.5));
+            Shapes.state(sheets.pen(), standing.shape(), PageFlow.LEFT + 28, y + tall / 2, 1.5);
+        });
+        double at = y + 28;
+        PDStructureElement head = sheets.tag("H2");
+        for (String title : titles) {
+            sheets.text(head, PageFlow.LEFT + 56, at, title, Lettering.HEAD, Tone.INK);
+            at += 22;
         }
-        sheets.at(y + tall + 30);
-    }
-
-    /** Something open; what is only due within the week does not count against the machine. */
-    private record Point(String words, String when, boolean counts) {}
-
-    /** Everything open, the most urgent first: all that a finding asks for, not only its first instruction. */
-    private List<Point> points() {
-        List<Point> points = new ArrayList<>();
-        for (Todo todo : subject.machine().todo()) {
-            boolean counts = todo.urgency() != Todo.Urgency.DUE_SOON && todo.urgency() != Todo.Urgency.POINT;
-            points.add(new Point(todo.stopTitle() + ": " + todo.action().in(subject.units()), todo.when(), counts));
-            // a failed stop's further instructions are other ways to the same end
-            if (todo.urgency() == Todo.Urgency.ADJUST || todo.urgency() == Todo.Urgency.UNCLEAR) {
-                subject.machine()
-                        .stop(todo.stop())
-                        .reading()
-                        .flatMap(CountedReading::measured)
-                        .ifPresent(measured -> measured.instructions().stream()
-                                .skip(1)
-                                .forEach(more -> points.add(new Point(
-                                        todo.stopTitle() + ": " + more.action().in(subject.units()),
-                                        todo.when(),
-                                        true))));
-            }
+        PDStructureElement why = sheets.tag("P");
+        for (String line : lines) {
+            sheets.text(why, PageFlow.LEFT + 56, at - 3, line, Lettering.SMALL, Tone.INK);
+            at += 16;
         }
-        return points;
+        sheets.at(y + tall + 24);
     }
 
     private void stops() {
         sheets.heading("What was measured");
-        boolean gateDone = false;
         List<StopStatus> stops = subject.machine().stops();
-        for (int i = 0; i <= stops.size(); i++) {
-            if (!gateDone && i == subject.machine().stopsBeforeGate()) {
-                gate();
-                gateDone = true;
-            }
-            if (i < stops.size()) {
-                stop(stops.get(i));
-            }
+        if (stops.size() > MANY) {
+            StopRows.besideEachOther(sheets, stops.stream().map(this::brief).toList());
+            new StopRows(sheets, sheets.tag("Table")).row(gate());
+        } else {
+            StopRows rows = new StopRows(sheets, sheets.tag("Table"));
+            int before = subject.machine().stopsBeforeGate();
+            stops.subList(0, before).forEach(stop -> rows.row(row(stop)));
+            rows.row(gate());
+            stops.subList(before, stops.size()).forEach(stop -> rows.row(row(stop)));
         }
-        sheets.space(14);
+        sheets.space(10);
     }
 
-    private void stop(StopStatus stop) {
-        Optional<Body.Measured> measured = stop.reading().flatMap(CountedReading::measured);
-        String found = measured.map(m -> String.join(
+    private StopRows.Row row(StopStatus stop) {
+        String found = stop.reading()
+                .flatMap(CountedReading::measured)
+                .map(m -> String.join(
                         "; ",
                         m.shown().evidence().stream()
                                 .limit(3)
                                 .map(p -> p.label() + " " + p.figure())
                                 .toList()))
                 .orElse("not measured yet");
-        String judged = measured.map(m -> m.shown().judgedBy()).orElse("");
-        String who = stop.last()
-                .map(entry -> SHORT.format(entry.stamp().local()) + "  "
-                        + entry.stamp().by() + ", no. " + entry.number())
+        return row(stop, found);
+    }
+
+    private StopRows.Row brief(StopStatus stop) {
+        return row(stop, stop.keyFigure().map(said -> said.in(subject.units())).orElse("not measured yet"));
+    }
+
+    private StopRows.Row row(StopStatus stop, String found) {
+        String judged = stop.reading()
+                .flatMap(CountedReading::measured)
+                .map(m -> m.shown().judgedBy())
                 .orElse("");
-        sheets.row(
-                stop.state(),
-                stop.card().title() + stop.note().map(note -> " (" + note + ")").orElse(""),
+        return new StopRows.Row(
+                Standing.shown(stop, subject.machine()),
+                stop.card().title(),
+                Standing.word(stop, subject.machine()),
                 found,
                 judged,
-                who);
+                stop.last().map(Certificate::who).orElse(List.of()));
     }
 
-    private void gate() {
+    static List<String> who(Entry entry) {
+        return List.of(
+                SHORT.format(entry.stamp().local()) + "  " + entry.stamp().by(), "no. " + entry.number());
+    }
+
+    /** Which bars were lifted, by whom and on which day. */
+    private StopRows.Row gate() {
         Gate gate = subject.machine().gate();
-        String found = gate.lifted() + " of " + gate.bars().size() + " bars lifted"
-                + (gate.isOpen()
-                        ? "; stop and "
-                                + (subject.machine().plate().presence(Plate.Part.INTERLOCK) != Plate.Presence.NONE
-                                        ? "interlock seen to work"
-                                        : "area seen to be kept")
-                        : "");
-        String judged = gate.isOpen()
-                ? "all"
+        Map<String, List<String>> lifted = new LinkedHashMap<>();
+        List<String> standing = new ArrayList<>();
+        for (Gate.Line line : gate.bars()) {
+            if (line.lifted()) {
+                Entry entry = line.answer().orElseThrow();
+                String when =
+                        entry.stamp().by() + ", " + SHORT.format(entry.stamp().local());
+                lifted.computeIfAbsent(when, key -> new ArrayList<>())
+                        .add(line.bar().id());
+            } else {
+                standing.add(line.bar().id() + (line.failed() ? " (failed)" : ""));
+            }
+        }
+        List<String> parts = new ArrayList<>();
+        parts.add(gate.lifted() + " of " + gate.bars().size() + " bars lifted");
+        lifted.forEach((when, bars) -> parts.add(when + ": " + String.join(", ", bars)));
+        String judged =
+                standing.isEmpty() ? "each seen by who lifted it" : "not lifted: " + String.join(", ", standing);
+        String word = gate.isOpen()
+                ? ""
                 : gate.isCleared()
                         ? "held by " + gate.heldInWords()
-                        : gate.shutBy().map(why -> "shut: " + why).orElse("all are needed");
-        String who = gate.openedBy()
-                .filter(entry -> gate.isOpen())
-                .map(entry -> SHORT.format(entry.stamp().local()) + "  "
-                        + entry.stamp().by() + ", no. " + entry.number())
-                .orElse("");
-        sheets.row(gate.isOpen() ? StopState.PASSED : StopState.SHUT, "First light", found, judged, who);
+                        : gate.shutBy().map(why -> "shut: " + why).orElse("shut");
+        return new StopRows.Row(
+                gate.isOpen() ? StopState.PASSED : StopState.SHUT,
+                "First light",
+                word,
+                String.join("; ", parts),
+                judged,
+                gate.openedBy()
+                        .filter(entry -> gate.isOpen())
+                        .map(Certificate::who)
+                        .orElse(List.of()));
     }
 
-    private record Plot(Entry entry, String title, Figure figure) {}
-
-    private List<Plot> plots() {
-        List<Plot> plots = new ArrayList<>();
-        for (StopStatus stop : subject.machine().stops()) {
-            if (stop.last().isPresent()
-                    && stop.last().get().body() instanceof Body.Measured measured
-                    && measured.isRead()) {
-                Entry entry = stop.last().get();
-                Stop<?, ?> found = Catalogue.findStop(measured.procedure()).orElseThrow();
-                Figure figure = found.figure(measured, subject.units());
-                if (figure != Figure.EMPTY) {
-                    plots.add(new Plot(
-                            entry,
-                            found.exhibit().title() + ", "
-                                    + SHORT.format(entry.stamp().local()),
-                            figure));
-                }
-            }
-        }
-        return plots;
-    }
-
-    /** The drawings of the two last stops on the first page; the others stand with their readings. */
-    private void drawings() throws IOException {
-        List<Plot> plots = plots();
-        Collections.reverse(plots);
-        double half = (PageFlow.WIDTH - 28) / 2;
-        for (int i = 0; i < Math.min(2, plots.size()); i += 2) {
-            sheets.need(230);
-            double y = sheets.y();
-            for (int j = i; j < Math.min(i + 2, plots.size()); j++) {
-                double x = PageFlow.LEFT + (j - i) * (half + 28);
-                sheets.text(x, y + 12, plots.get(j).title(), Lettering.TEXT_BOLD, Tone.INK, Anchor.START);
-                sheets.figure(plots.get(j).figure(), x, y + 22, half, 200);
-            }
-            sheets.at(y + 240);
-        }
-    }
-
-    private void openPoints() throws IOException {
-        sheets.need(90);
+    private void openPoints() {
+        sheets.need(70);
         sheets.heading("Open points");
-        int number = 1;
-        for (Point point : points()) {
-            sheets.point(number++, point.words(), point.when());
+        StopRows rows = new StopRows(sheets, sheets.tag("Table"));
+        for (int i = 0; i < standing.points().size(); i++) {
+            Standing.Point point = standing.points().get(i);
+            rows.point(String.valueOf(i + 1), point.words(), point.when());
         }
-        if (number == 1) {
-            sheets.paragraph("None.");
+        if (standing.points().isEmpty()) {
+            sheets.paragraph("None.", Lettering.SMALL, Tone.INK);
         }
+        standing.soon().forEach(point -> rows.point("", point.words(), point.when()));
         if (!subject.machine().unjudged().isEmpty()) {
-            sheets.paragraph("Not judged here, as only another program knows it; it stands in the logbook: "
-                    + String.join(", ", subject.machine().unjudged()) + ".");
+            sheets.paragraph(
+                    "Not judged here, as only another program knows it; it stands in the logbook: "
+                            + String.join(", ", subject.machine().unjudged()) + ".",
+                    Lettering.SMALL,
+                    Tone.INK);
         }
-        sheets.space(14);
+        sheets.space(10);
     }
 
-    private void cautions() throws IOException {
-        sheets.need(110);
+    private void notWanted() {
+        List<Plate.NotWanted> without = subject.machine().plate().notWanted();
+        if (without.isEmpty()) {
+            return;
+        }
+        sheets.need(70);
+        sheets.heading("Declared not wanted on this machine");
+        StopRows rows = new StopRows(sheets, sheets.tag("Table"));
+        for (Plate.NotWanted stop : without) {
+            String title = Catalogue.procedures().stream()
+                    .filter(procedure -> procedure.card().id().equals(stop.stop()))
+                    .findFirst()
+                    .map(procedure -> procedure.card().title())
+                    .orElse(stop.stop());
+            rows.point("", title + ": " + stop.reason(), SHORT.format(stop.day()) + "  " + stop.by());
+        }
+        sheets.space(10);
+    }
+
+    private void cautions() {
+        sheets.need(84);
         sheets.heading("Cautions");
-        sheets.paragraph(CAUTIONS);
+        sheets.paragraph(CAUTIONS, Lettering.CAPTION, Tone.INK);
     }
 
-    private void signatures() throws IOException {
-        sheets.need(120);
-        double y = Math.max(sheets.y() + 34, sheets.bottom() - 84);
+    private void signatures() {
+        sheets.need(112);
+        double y = Math.max(sheets.y() + 26, sheets.bottom() - 84);
         Stroke line = Stroke.of(Tone.INK, 1);
-        sheets.pen().line(PageFlow.LEFT, y, PageFlow.LEFT + 180, y, line);
-        sheets.pen().line(PageFlow.LEFT + 206, y, PageFlow.LEFT + 386, y, line);
-        sheets.pen().line(PageFlow.LEFT + 412, y, PageFlow.LEFT + PageFlow.WIDTH, y, line);
-        sheets.text(PageFlow.LEFT, y + 16, "commissioned by", Lettering.SMALL, Tone.QUIET, Anchor.START);
-        sheets.text(PageFlow.LEFT + 206, y + 16, "accepted by", Lettering.SMALL, Tone.QUIET, Anchor.START);
-        sheets.text(
-                PageFlow.LEFT + 412,
-                y + 16,
-                "this certificate ends on entry " + subject.last().number(),
-                Lettering.SMALL,
-                Tone.QUIET,
-                Anchor.START);
-        hash(subject.last().place().hash(), y + 32);
-        sheets.text(
-                PageFlow.LEFT + 412,
-                y + 64,
-                "shop chain, " + subject.head().entries() + " entries",
-                Lettering.SMALL,
-                Tone.QUIET,
-                Anchor.START);
-        hash(subject.head().hash(), y + 80);
+        double third = PageFlow.LEFT + 412;
+        sheets.silent(() -> {
+            sheets.pen().line(PageFlow.LEFT, y, PageFlow.LEFT + 180, y, line);
+            sheets.pen().line(PageFlow.LEFT + 206, y, PageFlow.LEFT + 386, y, line);
+            sheets.pen().line(third, y, PageFlow.RIGHT, y, line);
+        });
+        PDStructureElement by = sheets.tag("P");
+        sheets.text(by, PageFlow.LEFT, y + 16, "commissioned by", Lettering.SMALL, Tone.QUIET);
+        sheets.text(by, PageFlow.LEFT + 206, y + 16, "accepted by", Lettering.SMALL, Tone.QUIET);
+        PDStructureElement ends = sheets.tag("P");
+        String onEntry = "this certificate ends on entry " + subject.last().number();
+        sheets.text(ends, third, y + 16, onEntry, Lettering.SMALL, Tone.QUIET);
+        hash(ends, subject.last().place().hash(), third, y + 32);
+        PDStructureElement chain = sheets.tag("P");
+        String entries = "shop chain, " + subject.head().entries() + " entries";
+        sheets.text(chain, third, y + 64, entries, Lettering.SMALL, Tone.QUIET);
+        hash(chain, subject.head().hash(), third, y + 80);
     }
 
-    private void hash(String hash, double y) {
-        sheets.tiny(PageFlow.LEFT + 412, y, grouped(hash.substring(0, 32)));
-        sheets.tiny(PageFlow.LEFT + 412, y + 13, grouped(hash.substring(32)));
+    private void hash(PDStructureElement element, String hash, double x, double y) {
+        sheets.text(element, x, y, grouped(hash.substring(0, 32)), Lettering.HASH, Tone.QUIET);
+        sheets.text(element, x, y + 13, grouped(hash.substring(32)), Lettering.HASH, Tone.QUIET);
     }
 
     private static String grouped(String half) {
         return half.replaceAll("(.{8})(?=.)", "$1 ");
-    }
-
-    /** Following pages: every reading that the machine stands by, and its plate. */
-    private void readings() throws IOException {
-        sheets.start();
-        sheets.heading("Readings, as typed");
-        List<Plot> all = plots();
-        List<Entry> early =
-                all.stream().limit(Math.max(0, all.size() - 2)).map(Plot::entry).toList();
-        for (StopStatus stop : subject.machine().stops()) {
-            if (stop.last().isEmpty() || !(stop.last().get().body() instanceof Body.Measured measured)) {
-                continue;
-            }
-            Entry entry = stop.last().get();
-            sheets.need(70);
-            sheets.paragraph(stop.card().title() + ", no. " + entry.number() + ", "
-                    + SHORT.format(entry.stamp().local()) + ", " + entry.stamp().by() + ". "
-                    + String.join(" ", measured.shown().sentences()));
-            if (measured.isRead()) {
-                Exhibit.Table table = Catalogue.findStop(measured.procedure())
-                        .orElseThrow()
-                        .table(measured, measured.shown().units());
-                sheets.table(table.heads(), table.rows());
-            } else {
-                sheets.paragraph("Recorded by Zebrawood " + entry.stamp().program()
-                        + ", which knows more of it than this program: its readings stand in the logbook.");
-            }
-            for (Plot plot : early.contains(entry) ? plots() : List.<Plot>of()) {
-                if (plot.entry().equals(entry)) {
-                    sheets.need(260);
-                    sheets.figure(plot.figure(), PageFlow.LEFT, sheets.y() + 6, 460, 240);
-                    sheets.space(250);
-                }
-            }
-            sheets.space(12);
-        }
-        sheets.need(60);
-        sheets.heading("First light, bar by bar");
-        for (Gate.Line line : subject.machine().gate().bars()) {
-            String answer = line.answer()
-                    .map(entry -> (line.lifted() ? "lifted" : "not so") + ", "
-                            + SHORT.format(entry.stamp().local()) + "  "
-                            + entry.stamp().by())
-                    .orElse("not yet");
-            sheets.row(
-                    line.lifted() ? StopState.PASSED : line.failed() ? StopState.FAILED : StopState.OPEN,
-                    "",
-                    line.bar().title(),
-                    line.answer()
-                            .map(entry -> ((Body.GateLine) entry.body()).remark())
-                            .orElse(""),
-                    answer);
-        }
-        sheets.space(14);
-        sheets.need(60);
-        sheets.heading("Plate");
-        List<List<String>> rows = new ArrayList<>();
-        PlateField.texts(subject.machine().plate())
-                .forEach((path, text) -> rows.add(List.of(PlateField.label(path), text)));
-        sheets.table(List.of("field", "as recorded"), rows);
     }
 }

@@ -3,7 +3,6 @@ package zebrawood.desktop.desk;
 import java.util.Optional;
 import javafx.scene.Node;
 import zebrawood.core.entry.Entry;
-import zebrawood.desktop.machine.Beginning;
 import zebrawood.logbook.store.TapeFilter;
 
 /** Where one can go from anywhere. */

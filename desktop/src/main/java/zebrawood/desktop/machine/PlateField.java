@@ -1,6 +1,7 @@
 package zebrawood.desktop.machine;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -11,6 +12,7 @@ import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
+import zebrawood.core.units.UnitChoice;
 import zebrawood.json.Names;
 import zebrawood.json.RecordWriter;
 import zebrawood.json.StrictJson;
@@ -57,9 +59,9 @@ public record PlateField(String path, String label, Kind kind, Quantity quantity
                     "Services",
                     List.of(
                             choice("services.cooling", "cooling", Plate.Cooling.class),
-                            words("services.coolingNote", "how"),
+                            words("services.coolingNote", "cooling, how"),
                             choice("services.enclosure", "enclosure", Plate.Enclosure.class),
-                            words("services.enclosureNote", "how"),
+                            words("services.enclosureNote", "covers, how"),
                             words("services.extraction", "extraction"),
                             choice("services.airAssist", "air assist", Plate.Fitted.class),
                             words("services.air", "air, how"),
@@ -178,6 +180,22 @@ public record PlateField(String path, String label, Kind kind, Quantity quantity
             }
         }
         return texts;
+    }
+
+    /** What a plate says, with its units: rows of a label and a text. */
+    public static List<List<String>> told(Plate plate, UnitChoice units) {
+        List<List<String>> told = new ArrayList<>();
+        texts(plate)
+                .forEach((path, text) -> told.add(List.of(
+                        label(path),
+                        switch (at(path).kind()) {
+                            case AMOUNT ->
+                                Amount.told(at(path).quantity(), Double.parseDouble(text))
+                                        .text(units);
+                            case CHOICE -> said(text);
+                            case WORDS, TRUTH -> text;
+                        })));
+        return told;
     }
 
     private static PlateField words(String path, String label) {

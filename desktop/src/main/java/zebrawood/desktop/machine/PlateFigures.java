@@ -5,7 +5,6 @@ import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.desktop.shop.MachineFigure;
 import zebrawood.kit.figure.Anchor;
 import zebrawood.kit.figure.Figure;
 import zebrawood.kit.figure.Path;

@@ -23,6 +23,7 @@ import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.StopState;
 import zebrawood.core.route.Todo;
 import zebrawood.core.safety.FirstLight;
+import zebrawood.desktop.desk.Beginning;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
 import zebrawood.desktop.page.FramedPage;

@@ -183,9 +183,9 @@ final class RouteColumn extends BorderPane {
         HBox.setHgrow(gap, Priority.ALWAYS);
         String told = phase.words(shown.begun(), desk.units().get());
         boolean fits = wide(phase.phase().title(), Lettering.TEXT_BOLD) + wide(told, Lettering.SMALL)
-                <= getMaxWidth() - 46 - 38;
+                <= getMaxWidth() - 46 - 26;
         Label words = Words.label(
-                fits ? told : told.replace(" passed", "").replace("needs First light", "shut"),
+                fits ? told : told.replaceAll(" (passed|to change)$", "").replace("needs First light", "shut"),
                 "small",
                 Slip.toneStyle(NEEDS.contains(state) ? Shapes.tone(state) : Tone.QUIET));
         Optional<Instant> wait = shown.waits().entrySet().stream()
@@ -193,9 +193,9 @@ final class RouteColumn extends BorderPane {
                 .map(Map.Entry::getValue)
                 .max(Comparator.naturalOrder());
         wait.filter(over -> !unfolded).ifPresent(over -> countDown(words, over));
-        HBox row = new HBox(6, line, title, gap, words);
+        HBox row = new HBox(3, line, title, gap, words);
         row.setAlignment(Pos.CENTER_LEFT);
-        row.setPadding(new Insets(0, 10, 0, 0));
+        row.setPadding(new Insets(0, 8, 0, 0));
         row.setMinHeight(PHASE_ROW);
         String id = "phase-" + phase.phase().name().toLowerCase(Locale.ROOT).replace('_', '-');
         Button button = button(row, id, () -> {
@@ -212,7 +212,7 @@ final class RouteColumn extends BorderPane {
 
     /** How wide a text is, with a little to spare; px */
     private double wide(String text, Lettering lettering) {
-        return 1.06 * desk.look().getValue().textWidth(text, lettering);
+        return 1.04 * desk.look().getValue().textWidth(text, lettering);
     }
 
     private double scale() {

@@ -6,6 +6,7 @@ import zebrawood.core.route.Todo;
 import zebrawood.core.safety.FirstLight;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
+import zebrawood.desktop.machine.MachineFigure;
 import zebrawood.kit.figure.Anchor;
 import zebrawood.kit.figure.Figure;
 import zebrawood.kit.figure.Pen;

@@ -31,6 +31,7 @@ import zebrawood.core.units.Days;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
+import zebrawood.desktop.machine.MachineFigure;
 import zebrawood.desktop.page.FramedPage;
 import zebrawood.kit.figure.Path;
 import zebrawood.kit.figure.Stroke;

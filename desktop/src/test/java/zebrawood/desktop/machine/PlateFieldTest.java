@@ -21,7 +21,7 @@ class PlateFieldTest {
                     + "tube\",\"ratedPowerW\":90,\"ratedCurrentMa\":28,\"wavelengthsNm\":[10600],\"beamAtLensMm\":5},"
                     + "\"optics\":{\"lenses\":[{\"name\":\"short\",\"focalLengthMm\":45},{\"name\":\"long\"}],\"focusDatum\":\"nozzle tip\",\"makersGapMm\":7,\"gapTool\":\"block\","
                     + "\"gapToolStepMm\":0.1,\"heightMoves\":\"bed\",\"heightStepMm\":0.01,\"widthErrorMm\":0.02},"
-                    + "\"services\":{\"cooling\":\"water\",\"coolingNote\":\"chiller\",\"enclosure\":\"interlock\",\"enclosureNote\":\"lid\",\"extraction\":\"wall\",\"air\":\"pump\",\"mains\":\"230 V\"},"
+                    + "\"services\":{\"cooling\":\"water\",\"coolingNote\":\"chiller\",\"enclosure\":\"interlock\",\"enclosureNote\":\"lid\",\"extraction\":\"wall\",\"air\":\"pump\",\"mains\":\"230 V\",\"airAssist\":\"fitted\",\"deliveryFibre\":\"none\"},"
                     + "\"climate\":{\"minTemperatureC\":14,\"maxTemperatureC\":29,\"minHumidityPct\":22,\"maxHumidityPct\":66},"
                     + "\"control\":{\"kind\":\"numbered\",\"need\":{\"tool\":\"laser\",\"travelMm\":{\"x\":700,\"y\":500,\"z\":75},\"travelToleranceMm\":1,\"homeCorner\":\"front-left\","
                     + "\"limitSwitches\":true,\"senderMaxS\":480,\"maxS\":1200,\"maxRateMmMin\":30000,\"accelerationMmS2\":4000}},"

@@ -1,4 +1,4 @@
-package zebrawood.desktop.shop;
+package zebrawood.desktop.machine;
 
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
@@ -57,7 +57,7 @@ public final class MachineFigure {
     }
 
     /** Draws one whose feet stand on the floor with their middle at x. */
-    static void draw(Pen pen, double x, double floor, Plate plate, double pxPerMm) {
+    public static void draw(Pen pen, double x, double floor, Plate plate, double pxPerMm) {
         new MachineFigure(pen, x, floor, widthMm(plate), heightMm(plate), pxPerMm).draw(plate);
     }
 

@@ -1,4 +1,4 @@
-package zebrawood.desktop.machine;
+package zebrawood.desktop.desk;
 
 import java.util.Map;
 import java.util.Optional;
@@ -45,7 +45,7 @@ public enum Beginning {
     }
 
     /** What stands on its plate from the beginning, by field. */
-    Map<String, String> texts() {
+    public Map<String, String> texts() {
         String name = Names.of(family);
         return this == CO2_CABINET
                 ? Map.of("family", name, "services.enclosureNote", "shut cabinet")
@@ -61,7 +61,7 @@ public enum Beginning {
     }
 
     /** A machine of which only the family and perhaps its size are known, to be drawn. */
-    static Plate sketch(Family family, boolean shut, Optional<Plate.Size> size) {
+    public static Plate sketch(Family family, boolean shut, Optional<Plate.Size> size) {
         return new Plate(
                 "?",
                 family,

@@ -1,4 +1,4 @@
-package zebrawood.desktop.shop;
+package zebrawood.desktop.machine;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
