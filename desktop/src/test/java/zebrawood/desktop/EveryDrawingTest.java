@@ -23,6 +23,7 @@ import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.demo.DemoShop;
+import zebrawood.kit.bench.Exhibit;
 import zebrawood.kit.bench.Stop;
 import zebrawood.kit.figure.Figure;
 import zebrawood.kit.figure.SvgPen;
@@ -36,13 +37,20 @@ import zebrawood.testsupport.Drawn;
 /** Every drawing of everything that the demo has on record, at the sizes and on the grounds on which it is shown. */
 class EveryDrawingTest {
 
-    private static final double[][] SIZES = {{688, 300}, {640, 420}, {500, 320}, {424, 236}};
+    private static final double[][] SIZES = {{688, 300}, {640, 420}, {500, 320}};
     private static final Pattern COLOUR = Pattern.compile("(?:fill|stroke)=\"(#[0-9A-Fa-f]{6})\"");
 
     @TempDir
     private static Path folder;
 
-    private record Named(String name, Figure figure) {}
+    private record Named(String name, Figure figure, Exhibit.OnPaper paper) {
+        /** on the bench, in the Logbook, small, and on paper */
+        List<double[]> sizes() {
+            List<double[]> sizes = new ArrayList<>(List.of(SIZES));
+            sizes.add(new double[] {paper.width(), paper.height()});
+            return sizes;
+        }
+    }
 
     private static final List<Named> FIGURES = new ArrayList<>();
 
@@ -59,7 +67,8 @@ class EveryDrawingTest {
                                     machine.name() + ", "
                                             + stop.procedure().card().id() + ", no. " + entry.number()
                                             + (inches ? ", inches" : ""),
-                                    stop.figure((Body.Measured) entry.body(), new UnitChoice(inches, inches))));
+                                    stop.figure((Body.Measured) entry.body(), new UnitChoice(inches, inches)),
+                                    stop.exhibit().onPaper()));
                         }
                     }
                 }
@@ -71,7 +80,7 @@ class EveryDrawingTest {
     void noWordStandsOnAnotherOrOutside() {
         List<String> crowded = new ArrayList<>();
         for (Named each : FIGURES) {
-            for (double[] size : SIZES) {
+            for (double[] size : each.sizes()) {
                 Drawn.of(each.figure(), size[0], size[1])
                         .crowded(size[0], size[1])
                         .forEach(words -> crowded.add(each.name() + ", " + size[0] + " x " + size[1] + ": " + words));
@@ -85,7 +94,7 @@ class EveryDrawingTest {
     void noLineGoesThroughAWord() {
         List<String> crossed = new ArrayList<>();
         for (Named each : FIGURES) {
-            for (double[] size : SIZES) {
+            for (double[] size : each.sizes()) {
                 Drawn.of(each.figure(), size[0], size[1])
                         .crossed()
                         .forEach(words -> crossed.add(each.name() + ", " + size[0] + " x " + size[1] + ": " + words));

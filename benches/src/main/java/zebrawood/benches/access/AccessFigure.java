@@ -21,6 +21,11 @@ import zebrawood.kit.theme.Tone;
 public final class AccessFigure implements Exhibit<AccessReadings, AccessFinding> {
 
     @Override
+    public OnPaper onPaper() {
+        return OnPaper.WIDE;
+    }
+
+    @Override
     public String title() {
         return "Way in";
     }

@@ -22,6 +22,11 @@ public final class GasFigure implements Exhibit<GasReadings, GasFinding> {
     private static final double BOTTLE = 150;
 
     @Override
+    public OnPaper onPaper() {
+        return new OnPaper(470, 240);
+    }
+
+    @Override
     public String title() {
         return "Assist gas";
     }

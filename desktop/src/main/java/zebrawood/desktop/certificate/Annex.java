@@ -1,12 +1,10 @@
 package zebrawood.desktop.certificate;
 
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
-import org.apache.pdfbox.pdmodel.documentinterchange.logicalstructure.PDStructureElement;
 import zebrawood.core.entry.Body;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.route.Gate;
@@ -22,7 +20,6 @@ final class Annex {
 
     private static final double BETWEEN = 20;
     private static final double PLATE_HEIGHT = 250;
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
     private final Certificate.Subject subject;
     private final PageFlow sheets;
@@ -55,14 +52,14 @@ final class Annex {
     }
 
     /**
-     * Which of them show their drawing: all, where the pages suffice; else first those at which something is not in
-     * order, then the later ones of the Route, where the beam itself is seen.
+     * Which of them show their drawing: all, where the pages suffice; else those at which something is not in order
+     * before the others, and the later ones of the Route, where the beam itself is seen, before the earlier.
      */
     private Set<StopCard> worthSeeing(List<StopCard> cards) {
         Set<StopCard> drawn = new LinkedHashSet<>();
         cards.stream().filter(StopCard::hasFigure).forEach(drawn::add);
         List<StopCard> first = new ArrayList<>(drawn);
-        first.removeIf(card -> !card.hasPassed());
+        first.sort(Comparator.comparing(StopCard::hasPassed).reversed());
         int last = PAGES - sheets.count() - 1;
         while (!first.isEmpty() && pages(cards, drawn) > last) {
             drawn.remove(first.remove(0));
@@ -86,44 +83,38 @@ final class Annex {
     }
 
     private void gate() {
-        List<Gate.Line> bars = subject.machine().gate().bars();
         double width = (PageFlow.WIDTH - BETWEEN) / 2;
-        List<List<String>> rows = bars.stream().map(Annex::row).toList();
-        PaperTable table = new PaperTable(sheets, List.of("bar", "", "seen"), rows, width);
-        int half = table.half(0);
-        sheets.need(40 + table.height(0, half));
+        List<List<String>> rows =
+                subject.machine().gate().bars().stream().map(Annex::row).toList();
+        PaperTable table = new PaperTable(sheets, List.of("bar", "seen"), rows, width);
+        PaperTable.Spread spread = table.spread(0, 2, Double.MAX_VALUE);
+        sheets.need(40 + spread.height());
         sheets.bookmark("First light, bar by bar");
         sheets.heading("First light, bar by bar");
-        PDStructureElement element = sheets.tag("Table");
-        double top = sheets.y();
-        table.draw(element, 0, half, PageFlow.LEFT);
-        double lowest = sheets.y();
-        sheets.at(top);
-        table.draw(element, half, table.size(), PageFlow.LEFT + width + BETWEEN);
-        sheets.at(Math.max(lowest, sheets.y()) + 18);
+        table.draw(sheets.tag("Table"), spread, BETWEEN);
+        sheets.space(18);
     }
 
     private static List<String> row(Gate.Line line) {
-        String seen = line.answer()
-                .map(entry ->
-                        DAY.format(entry.stamp().local()) + "  " + entry.stamp().by() + ", no. " + entry.number())
-                .orElse("not yet");
         String remark = line.answer()
                 .map(entry -> ((Body.GateLine) entry.body()).remark())
                 .filter(words -> !words.isEmpty())
                 .map(words -> ": " + words)
                 .orElse("");
-        String how = line.lifted() ? "lifted" : line.failed() ? "failed" : "stands";
-        return List.of(line.bar().title() + remark, how, seen);
+        String how = line.lifted() ? "lifted" : line.failed() ? "failed" : "not lifted yet";
+        String seen = line.answer()
+                .map(entry -> ", " + String.join(", ", Certificate.who(entry)))
+                .orElse("");
+        return List.of(line.bar().title() + remark, how + seen);
     }
 
     private void plate() {
         Plate plate = subject.machine().plate();
-        double width = (PageFlow.WIDTH - BETWEEN) / 2;
-        PaperTable table =
-                new PaperTable(sheets, List.of("plate", "as recorded"), PlateField.told(plate, subject.units()), width);
-        int half = table.half(0);
-        sheets.need(40 + PLATE_HEIGHT + table.height(0, half));
+        double width = (PageFlow.WIDTH - 2 * BETWEEN) / 3;
+        List<String> heads = List.of("plate", "as recorded");
+        PaperTable table = new PaperTable(sheets, heads, PlateField.told(plate, subject.units()), width);
+        PaperTable.Spread spread = table.spread(0, 3, Double.MAX_VALUE);
+        sheets.need(40 + PLATE_HEIGHT + spread.height());
         sheets.bookmark("Plate");
         sheets.heading("Plate");
         sheets.figure(
@@ -134,10 +125,6 @@ final class Annex {
                 PageFlow.WIDTH,
                 PLATE_HEIGHT);
         sheets.space(PLATE_HEIGHT + 8);
-        PDStructureElement element = sheets.tag("Table");
-        double top = sheets.y();
-        table.draw(element, 0, half, PageFlow.LEFT);
-        sheets.at(top);
-        table.draw(element, half, table.size(), PageFlow.LEFT + width + BETWEEN);
+        table.draw(sheets.tag("Table"), spread, BETWEEN);
     }
 }

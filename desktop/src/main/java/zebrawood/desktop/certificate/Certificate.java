@@ -338,8 +338,8 @@ public final class Certificate {
     }
 
     private void signatures() {
-        sheets.need(112);
-        double y = Math.max(sheets.y() + 26, sheets.bottom() - 84);
+        sheets.need(96);
+        double y = Math.max(sheets.y() + 10, sheets.bottom() - 84);
         Stroke line = Stroke.of(Tone.INK, 1);
         double third = PageFlow.LEFT + 412;
         sheets.silent(() -> {

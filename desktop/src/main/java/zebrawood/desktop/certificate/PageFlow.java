@@ -29,12 +29,12 @@ final class PageFlow {
     static final double WIDTH = 678;
     static final double RIGHT = LEFT + WIDTH;
     /** px from one base line of small text to the next */
-    static final double LINE = 17;
+    static final double LINE = 16;
     /** the same in captions */
-    static final double FINE = 14;
+    static final double FINE = 13;
 
-    private static final double FOOT = 48;
-    private static final double TOP = 92;
+    private static final double FOOT = 38;
+    private static final double TOP = 84;
     private static final float POINTS_PER_PX = 0.75f;
 
     private final PDDocument document;
@@ -201,7 +201,7 @@ final class PageFlow {
 
     void heading(String words) {
         text(tag("H2"), LEFT, y + 12, words, Lettering.HEAD, Tone.INK);
-        y += 28;
+        y += 24;
     }
 
     /** A text over the whole width, in as many lines as it needs. */

@@ -16,8 +16,8 @@ final class PaperTable {
 
     private static final double GAP = 6;
     private static final double HEAD = 20;
-    private static final double[] HALVES = {0.5, 0.5};
-    private static final double[] THIRDS = {0.34, 0.25, 0.41};
+    private static final double[] HALVES = {0.52, 0.48};
+    private static final double[] THIRDS = {0.39, 0.24, 0.37};
 
     private final PageFlow sheets;
     private final List<String> heads;
@@ -72,13 +72,38 @@ final class PaperTable {
         return to;
     }
 
-    /** Up to which row the left of two equally tall columns goes. */
-    int half(int from) {
-        int to = from;
-        while (to < rows.size() && height(from, to) < height(to, rows.size())) {
-            to++;
+    /** Rows in columns beside each other, as even as can be. */
+    record Spread(List<Integer> cuts, double height) {
+        int end() {
+            return cuts.get(cuts.size() - 1);
         }
-        return to;
+    }
+
+    /** Spreads the rows from one on over so many columns, none taller than the room. */
+    Spread spread(int from, int columns, double room) {
+        double tall = Math.max(HEAD + PageFlow.FINE, height(from, rows.size()) / columns);
+        while (true) {
+            List<Integer> cuts = new ArrayList<>(List.of(from));
+            double highest = 0;
+            for (int i = 0; i < columns && cuts.get(i) < rows.size(); i++) {
+                cuts.add(fitting(cuts.get(i), Math.min(tall, room)));
+                highest = Math.max(highest, height(cuts.get(i), cuts.get(i + 1)));
+            }
+            if (cuts.get(cuts.size() - 1) == rows.size() || tall >= room) {
+                return new Spread(cuts, highest);
+            }
+            tall += PageFlow.FINE;
+        }
+    }
+
+    /** Draws them, the first column at the left edge, and moves the page on under the tallest. */
+    void draw(PDStructureElement table, Spread spread, double between) {
+        double top = sheets.y();
+        for (int i = 0; i + 1 < spread.cuts().size(); i++) {
+            sheets.at(top);
+            draw(table, spread.cuts().get(i), spread.cuts().get(i + 1), PageFlow.LEFT + i * (width + between));
+        }
+        sheets.at(top + spread.height());
     }
 
     /** Draws rows from where the page is on, and moves it on. */

@@ -23,22 +23,20 @@ import zebrawood.kit.theme.Tone;
  */
 final class StopCard {
 
-    /** the size at which every drawing has room for its words on paper, px */
-    static final double FIGURE_WIDTH = 424;
-
-    static final double FIGURE_HEIGHT = 236;
-
     private static final double BETWEEN = 18;
-    private static final double HEAD = 24;
-    private static final double FOOT = 16;
+    private static final int COLUMNS = 3;
+    private static final double HEAD = 22;
+    private static final double FOOT = 8;
 
     private final PageFlow sheets;
     private final StopState state;
     private final String title;
     private final Entry entry;
     private final List<String> sentences;
-    private final Optional<Exhibit.Table> readings;
+    private final List<String> heads;
+    private final List<List<String>> rows;
     private final Optional<Figure> figure;
+    private final Exhibit.OnPaper size;
     private final String inWords;
 
     StopCard(PageFlow sheets, StopStatus stop, Entry entry, Body.Measured measured, UnitChoice units) {
@@ -55,8 +53,19 @@ final class StopCard {
         Optional<Stop<?, ?>> found = measured.isRead()
                 ? Optional.of(Catalogue.findStop(measured.procedure()).orElseThrow())
                 : Optional.empty();
-        this.readings = found.map(each -> each.table(measured, measured.shown().units()));
+        Optional<Exhibit.Table> table =
+                found.map(each -> each.table(measured, measured.shown().units()));
+        List<List<String>> all = table.map(Exhibit.Table::rows).orElse(List.of());
+        List<String> named = table.map(Exhibit.Table::heads).orElse(List.of("", ""));
+        boolean plain = table.filter(Exhibit.Table::isPlain).isPresent();
+        boolean seldom = named.size() == 3
+                && all.stream().filter(row -> row.get(2).isEmpty()).count() > all.size() / 2;
+        this.heads = plain || seldom ? named.subList(0, 2) : named;
+        this.rows = all.stream()
+                .map(row -> plain ? understood(row) : seldom ? with(named.get(2), row) : row)
+                .toList();
         this.figure = found.map(each -> each.figure(measured, units)).filter(drawing -> drawing != Figure.EMPTY);
+        this.size = found.map(each -> each.exhibit().onPaper()).orElse(Exhibit.OnPaper.BESIDE_READINGS);
         this.inWords = found.map(each -> each.exhibit().title()).orElse(title) + ". " + said;
     }
 
@@ -70,11 +79,26 @@ final class StopCard {
     }
 
     private PaperTable table(double width) {
-        return new PaperTable(
-                sheets,
-                readings.map(Exhibit.Table::heads).orElse(List.of("", "")),
-                readings.map(Exhibit.Table::rows).orElse(List.of()),
-                width);
+        return new PaperTable(sheets, heads, rows, width);
+    }
+
+    /** The readings as they stand beside each other over the whole page. */
+    private PaperTable wide() {
+        return table((PageFlow.WIDTH - (COLUMNS - 1) * BETWEEN) / COLUMNS);
+    }
+
+    /** As it was typed, and what was understood, in one cell: {@code 1/8in = 3.175 mm}. */
+    private static List<String> understood(List<String> row) {
+        String typed = row.get(1);
+        String meant = row.get(2);
+        String both = meant.isEmpty() ? typed : meant.startsWith(typed) ? meant : typed + " = " + meant;
+        return List.of(row.get(0), both);
+    }
+
+    /** What seldom stands in a column of its own, in the cell before it. */
+    private static List<String> with(String head, List<String> row) {
+        String more = row.get(2).isEmpty() ? "" : ", " + head + " " + row.get(2);
+        return List.of(row.get(0), row.get(1) + more);
     }
 
     private double top() {
@@ -88,18 +112,27 @@ final class StopCard {
 
     private double body(boolean drawn) {
         if (!drawn || figure.isEmpty()) {
-            PaperTable wide = table((PageFlow.WIDTH - BETWEEN) / 2);
-            return wide.height(0, wide.half(0));
+            return wide().spread(0, COLUMNS, Double.MAX_VALUE).height();
         }
-        PaperTable beside = table(PageFlow.WIDTH - FIGURE_WIDTH - BETWEEN);
-        int to = beside.fitting(0, FIGURE_HEIGHT);
-        return Math.max(FIGURE_HEIGHT, beside.height(0, to)) + below(to);
+        int to = fittingBeside();
+        return Math.max(size.height(), beside().height(0, to)) + below(to);
+    }
+
+    /** The readings as they stand beside the drawing. */
+    private PaperTable beside() {
+        return table(Math.max(160, PageFlow.WIDTH - size.width() - BETWEEN));
+    }
+
+    /** How many readings have their place beside the drawing; none where it is as wide as the page. */
+    private int fittingBeside() {
+        return size.width() > PageFlow.WIDTH / 2 + 160 ? 0 : beside().fitting(0, size.height());
     }
 
     /** How tall the readings are that have no room beside the drawing. */
     private double below(int from) {
-        PaperTable wide = table((PageFlow.WIDTH - BETWEEN) / 2);
-        return from < wide.size() ? 8 + wide.height(from, wide.half(from)) : 0;
+        return from < rows.size()
+                ? 8 + wide().spread(from, COLUMNS, Double.MAX_VALUE).height()
+                : 0;
     }
 
     void draw(boolean drawn) {
@@ -110,11 +143,10 @@ final class StopCard {
         int from = 0;
         if (drawn && figure.isPresent()) {
             double top = sheets.y();
-            sheets.figure(figure.get(), inWords, PageFlow.LEFT, top, FIGURE_WIDTH, FIGURE_HEIGHT);
-            PaperTable beside = table(PageFlow.WIDTH - FIGURE_WIDTH - BETWEEN);
-            from = beside.fitting(0, FIGURE_HEIGHT);
-            beside.draw(table, 0, from, PageFlow.LEFT + FIGURE_WIDTH + BETWEEN);
-            sheets.at(Math.max(sheets.y(), top + FIGURE_HEIGHT) + 8);
+            sheets.figure(figure.get(), inWords, PageFlow.LEFT, top, size.width(), size.height());
+            from = fittingBeside();
+            beside().draw(table, 0, from, PageFlow.LEFT + size.width() + BETWEEN);
+            sheets.at(Math.max(sheets.y(), top + size.height()) + 8);
         }
         rest(table, from);
         sheets.space(FOOT);
@@ -136,23 +168,15 @@ final class StopCard {
         sheets.space(4);
     }
 
-    /** The readings from one on, in two columns; a very long list goes on on further pages. */
+    /** The readings from one on, in columns; a very long list goes on on further pages. */
     private void rest(PDStructureElement table, int start) {
-        double width = (PageFlow.WIDTH - BETWEEN) / 2;
-        PaperTable wide = table(width);
+        PaperTable wide = wide();
         int from = start;
         while (from < wide.size()) {
-            sheets.need(3 * PageFlow.FINE + 20);
-            double room = sheets.bottom() - sheets.y();
-            int left = Math.min(wide.half(from), wide.fitting(from, room));
-            int right = left < wide.size() ? wide.fitting(left, room) : left;
-            double top = sheets.y();
-            wide.draw(table, from, left, PageFlow.LEFT);
-            double lowest = sheets.y();
-            sheets.at(top);
-            wide.draw(table, left, right, PageFlow.LEFT + width + BETWEEN);
-            sheets.at(Math.max(lowest, sheets.y()));
-            from = right;
+            sheets.need(Math.min(wide.height(from, wide.size()), 3 * PageFlow.FINE + 20));
+            PaperTable.Spread spread = wide.spread(from, COLUMNS, sheets.bottom() - sheets.y());
+            wide.draw(table, spread, BETWEEN);
+            from = spread.end();
             if (from < wide.size()) {
                 sheets.start();
             }

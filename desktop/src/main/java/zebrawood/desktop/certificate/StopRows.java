@@ -132,6 +132,8 @@ final class StopRows {
     /** A stop in captions. */
     private static final class Brief {
         private static final double SHAPE = 20;
+        /** px from one base line to the next where there are many */
+        private static final double CLOSE = 13;
 
         private final PageFlow sheets;
         private final Row row;
@@ -154,7 +156,7 @@ final class StopRows {
         }
 
         double height() {
-            return (found.size() + under.size()) * PageFlow.FINE + 5;
+            return (found.size() + under.size()) * CLOSE + 4;
         }
 
         void draw(PDStructureElement table, double x) {
@@ -166,12 +168,12 @@ final class StopRows {
             sheets.text(head, x + SHAPE, top, row.name(), Lettering.TEXT_BOLD, Tone.INK);
             PDStructureElement figure = sheets.tag(line, "TD");
             for (int i = 0; i < found.size(); i++) {
-                double at = top + i * PageFlow.FINE;
+                double at = top + i * CLOSE;
                 sheets.text(figure, x + width, at, found.get(i), Lettering.CAPTION, Tone.INK, Anchor.END);
             }
             PDStructureElement limit = sheets.tag(line, "TD");
             for (int i = 0; i < under.size(); i++) {
-                double at = top + (found.size() + i) * PageFlow.FINE;
+                double at = top + (found.size() + i) * CLOSE;
                 sheets.text(limit, x + SHAPE, at, under.get(i), Lettering.CAPTION, Tone.QUIET);
             }
             sheets.space(height());

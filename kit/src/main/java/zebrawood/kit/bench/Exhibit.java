@@ -22,6 +22,23 @@ public interface Exhibit<R extends Record, F extends Record> {
 
     Figure figure(R readings, F finding, UnitChoice units);
 
+    /** How large it is drawn on paper, so that every label has room. */
+    default OnPaper onPaper() {
+        return OnPaper.BESIDE_READINGS;
+    }
+
+    /**
+     * A size on paper, px of 1/96 inch.
+     *
+     * @param width at most the 678 px that a page is wide
+     */
+    record OnPaper(double width, double height) {
+        /** half a page and more, the readings beside it */
+        public static final OnPaper BESIDE_READINGS = new OnPaper(420, 232);
+        /** as wide as the page, the readings under it */
+        public static final OnPaper WIDE = new OnPaper(678, 300);
+    }
+
     /** A table that shows more than the stop's fields do; where there is none, its fields are the table. */
     default Optional<Table> table(R readings, F finding, Map<String, String> asTyped, UnitChoice units) {
         return Optional.empty();
@@ -39,6 +56,11 @@ public interface Exhibit<R extends Record, F extends Record> {
      */
     record Table(List<String> heads, List<List<String>> rows, int read) {
         static final List<String> READINGS = List.of("reading", "as typed", "understood");
+
+        /** Whether it is the fields of a stop, each as typed and as understood. */
+        public boolean isPlain() {
+            return heads.equals(READINGS);
+        }
 
         /** As lines with tabs between the cells, for the clipboard. */
         public String text() {
