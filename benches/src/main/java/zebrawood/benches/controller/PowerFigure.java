@@ -71,7 +71,7 @@ public final class PowerFigure implements Exhibit<SettingsReadings, SettingsFind
         double to = narrow ? width - 106 : Math.max(from + 150, width - Math.max(246, width * 0.34));
         Axis y = new Axis(0, 100, height - 14, 36);
         double most = power.comesOutPct(100);
-        pen.text(from + BAR / 2, 16, "asked for", Lettering.TEXT_BOLD, Tone.INK, Anchor.MIDDLE);
+        pen.text(from + BAR / 2, 16, "set in the job", Lettering.TEXT_BOLD, Tone.INK, Anchor.MIDDLE);
         pen.text(to + BAR / 2, 16, "what comes out", Lettering.TEXT_BOLD, Tone.INK, Anchor.MIDDLE);
         bar(pen, from, y, 0);
         bar(pen, to, y, most);
@@ -123,7 +123,7 @@ public final class PowerFigure implements Exhibit<SettingsReadings, SettingsFind
                     "S " + Amount.exact(power.controllerMaxS()) + ", all of it,",
                     Lettering.SMALL,
                     Tone.QUIET);
-            pen.text(noteX, y.at(100) + 17, "is never asked for", Lettering.SMALL, Tone.QUIET);
+            pen.text(noteX, y.at(100) + 17, "is never reached", Lettering.SMALL, Tone.QUIET);
         } else {
             note(
                     pen,

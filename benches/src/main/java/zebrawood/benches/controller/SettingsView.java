@@ -155,7 +155,7 @@ final class SettingsView extends StackPane {
             heading.setText(PowerFigure.heading(scales));
             power.show(
                     PowerFigure.scales(scales),
-                    "full power asked for gives " + Math.round(scales.comesOutPct(100)) + " % of all power");
+                    "full power set in a job gives " + Math.round(scales.comesOutPct(100)) + " % of all power");
         });
         int unread = finding.unread().size();
         count.setText(

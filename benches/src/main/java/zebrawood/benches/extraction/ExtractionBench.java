@@ -57,7 +57,7 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
     private static final String USAGE = "type flow and pressure of each point, as in 0 640; 200 590; 400 455";
 
     public static final FieldList FIELDS = FieldList.of(
-                    Field.amount(REQUIRED, "asked for", Quantity.AIR_FLOW).needed(),
+                    Field.amount(REQUIRED, "required flow", Quantity.AIR_FLOW).needed(),
                     Field.either(
                             "fanAtDischargeEnd",
                             "fan at the",
@@ -242,7 +242,7 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
     @Override
     protected String head(Showing<ExtractionReadings, ExtractionFinding> now, UnitChoice units) {
         return now.finding()
-                .map(found -> "It draws " + flow(found.operatingFlowM3h(), units) + ", asked for are "
+                .map(found -> "It draws " + flow(found.operatingFlowM3h(), units) + ", required are "
                         + flow(found.requiredFlowM3h(), units))
                 .orElse("From the machine to the outlet");
     }

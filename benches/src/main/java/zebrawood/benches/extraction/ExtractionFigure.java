@@ -344,7 +344,7 @@ public final class ExtractionFigure implements Exhibit<ExtractionReadings, Extra
             pen.patched(
                     Math.min(asked + 4, x.to() - 40),
                     py > bottom - 34 ? top + 12 : bottom - 8,
-                    "asked",
+                    "required",
                     Lettering.CAPTION,
                     found.marginPct() < 0 ? Tone.FAIL : Tone.QUIET,
                     Anchor.START);

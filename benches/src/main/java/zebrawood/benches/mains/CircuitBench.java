@@ -57,7 +57,7 @@ public final class CircuitBench extends FormBench<CircuitReadings, CircuitFindin
     protected String head(Showing<CircuitReadings, CircuitFinding> now, UnitChoice units) {
         return now.finding()
                 .map(found ->
-                        "The breaker is asked for " + new Amount(Quantity.AMPERE, found.designCurrentA(), 1).text(units)
+                        "The breaker has to carry " + new Amount(Quantity.AMPERE, found.designCurrentA(), 1).text(units)
                                 + " of its " + new Amount(Quantity.AMPERE, found.circuitA(), 0).text(units))
                 .orElse("What hangs on the circuit");
     }

@@ -112,7 +112,7 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
                             "floor",
                             new Said(
                                     "Ask whoever is responsible for the building: the floor is rated for {0} and "
-                                            + "asked for {1}.",
+                                            + "required {1}.",
                                     List.of(
                                             kPa(read.floorRatingKPa().getAsDouble())
                                                     .most(),

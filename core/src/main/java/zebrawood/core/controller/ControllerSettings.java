@@ -55,7 +55,7 @@ public final class ControllerSettings implements Procedure<SettingsReadings, Set
                             "Drop the file here, or paste the text. Nothing is sent to the controller.",
                             "Record it as found before anything is changed.",
                             "Send the change ticket yourself, then read the settings again and record that too."),
-                    "When the job software and the controller disagree on what full power is, full power asked for is a"
+                    "When the job software and the controller disagree on what full power is, full power set in a job is a"
                             + " fraction of it, or everything above some percentage is already all of it. The "
                             + "text as it"
                             + " was is the way back.",
@@ -182,7 +182,7 @@ public final class ControllerSettings implements Procedure<SettingsReadings, Set
                                         Amount.plain(
                                                 issue.wanted().getAsDouble(),
                                                 decimals(issue.wanted().getAsDouble()))))
-                        .expecting(Said.of("Then 100 % asked for is all of the power, no more and no less.")));
+                        .expecting(Said.of("Then 100 % in a job is all of the power, no more and no less.")));
             }
         }
         int lines = finding.changes().size();

@@ -360,7 +360,7 @@ public final class Extraction implements Procedure<ExtractionReadings, Extractio
         if (instructions.isEmpty()) {
             instructions.add(Instruction.of("extraction", Said.of("It draws enough."))
                     .byHand(Said.of(
-                            "{0} of flow, {1} over what is asked for. An estimate: see that smoke goes where it "
+                            "{0} of flow, {1} over what is required. An estimate: see that smoke goes where it "
                                     + "should, on the first job too.",
                             flow(finding.operatingFlowM3h()), Amount.percent(finding.marginPct(), 0))));
         }

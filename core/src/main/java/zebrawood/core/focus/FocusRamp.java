@@ -225,7 +225,7 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
         return Instruction.of(
                         "widths",
                         Said.of(
-                                "Read more widths: the best gap is still in doubt by {0}.",
+                                "Read more widths: the best gap is not certain yet, by {0}.",
                                 Amount.mm(finding.bestGapHalfWidthMm().getAsDouble(), 2)))
                 .byHand(Said.of(
                         "It is clear from {0} down. Add places between the marks, or read with a loupe or microscope.",

@@ -273,7 +273,7 @@ class FocusRampTest {
         assertThat(finding.bestGapStdErrMm().getAsDouble()).isGreaterThan(allowed);
         assertThat(rough.verdict()).isEqualTo(Verdict.UNCLEAR);
         assertThat(rough.instructions().get(0).sentence(UnitChoice.METRIC))
-                .contains("in doubt by %.2f mm"
+                .contains("not certain yet, by %.2f mm"
                         .formatted(finding.bestGapHalfWidthMm().getAsDouble()))
                 .contains("from %.2f mm down".formatted(1.96 * allowed));
         assertThat(procedure.judgedBy(finding).in(UnitChoice.METRIC))

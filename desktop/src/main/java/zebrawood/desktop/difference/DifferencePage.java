@@ -302,7 +302,7 @@ public final class DifferencePage extends HBox implements FramedPage {
                 .limit(14)
                 .forEach(words -> missing.getChildren().add(Words.wrapped(words)));
         if (comparison.notOnRecord().isEmpty()) {
-            missing.getChildren().add(Words.wrapped("Nothing that is asked for is missing."));
+            missing.getChildren().add(Words.wrapped("Nothing is missing."));
         } else if (comparison.notOnRecord().size() > 14) {
             missing.getChildren()
                     .add(Words.wrapped("and " + (comparison.notOnRecord().size() - 14) + " more", "quiet"));

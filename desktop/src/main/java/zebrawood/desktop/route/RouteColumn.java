@@ -13,6 +13,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
@@ -182,10 +183,13 @@ final class RouteColumn extends BorderPane {
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         String told = phase.words(shown.begun(), desk.units().get());
-        boolean fits = wide(phase.phase().title(), Lettering.TEXT_BOLD) + wide(told, Lettering.SMALL)
-                <= getMaxWidth() - 46 - 26;
+        double room = getMaxWidth() - 46 - 26 - wide(phase.phase().title(), Lettering.TEXT_BOLD);
+        String brief = told.replaceAll(" (passed|to change)$", "").replace("needs First light", "shut");
         Label words = Words.label(
-                fits ? told : told.replaceAll(" (passed|to change)$", "").replace("needs First light", "shut"),
+                Stream.of(told, brief)
+                        .filter(each -> wide(each, Lettering.SMALL) <= room)
+                        .findFirst()
+                        .orElse(""),
                 "small",
                 Slip.toneStyle(NEEDS.contains(state) ? Shapes.tone(state) : Tone.QUIET));
         Optional<Instant> wait = shown.waits().entrySet().stream()
@@ -206,7 +210,7 @@ final class RouteColumn extends BorderPane {
                 again.requestFocus();
             }
         });
-        button.setAccessibleText(phase.phase().title() + ", " + words.getText() + (unfolded ? ", open" : ", folded"));
+        button.setAccessibleText(phase.phase().title() + ", " + told + (unfolded ? ", open" : ", folded"));
         return button;
     }
 

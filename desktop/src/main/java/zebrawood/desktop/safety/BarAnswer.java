@@ -157,6 +157,7 @@ final class BarAnswer {
                                 + bar.no().words() + "\".",
                         remark);
             }
+            return "current " + Amount.told(Quantity.CURRENT, seen).text(UnitChoice.METRIC);
         } catch (UnreadableException words) {
             if (!text.toLowerCase(Locale.ROOT).contains("no meter")) {
                 throw new NotYet("Type the current in mA, such as 6, or \"no meter\".", remark);

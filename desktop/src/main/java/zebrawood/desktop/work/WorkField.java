@@ -28,7 +28,7 @@ record WorkField(String path, String label, Group group, Kind kind, Quantity qua
         OUTCOME("How it came out"),
         STOCK("Stock"),
         SETUP("Fitted and set"),
-        RECIPE("What the job asked for");
+        RECIPE("What the job was set to");
 
         private final String title;
 

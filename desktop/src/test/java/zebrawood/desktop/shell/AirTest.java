@@ -48,6 +48,10 @@ class AirTest {
         }
         try (Seat seat = new Seat(folder)) {
             seat.jump("kestrel air assist");
+            seat.until(
+                    "what the plate does not say is asked over the drawing",
+                    () -> seat.focused("services.airAssist") && seat.says("First, from the machine's plate or manual"));
+            seat.choose("services.airAssist", "fitted");
             seat.until("the hose is asked first", () -> seat.words("act").startsWith("Follow the hose"));
             seat.focus("hoseSound").choose("hoseSound", "sound");
             seat.until("then the command", () -> seat.words("act").startsWith("Send the command for on"));
@@ -67,13 +71,16 @@ class AirTest {
             seat.press(KeyCode.CONTROL, KeyCode.ENTER);
             seat.until("initials are asked", () -> seat.focused("initials"));
             seat.type("lo").enter();
-            seat.until("it is recorded", () -> seat.words("told").equals("Recorded as no. 2."));
+            seat.until("it is recorded", () -> seat.says("No. 3, recorded"));
             AirReadings read = (AirReadings) ((Body.Measured) seat.desk
                             .logbook()
                             .readings("kestrel", "air-assist", 1)
                             .get(0)
                             .body())
                     .readings();
+            assertThat(seat.desk.logbook().history("kestrel").plate().presence(Plate.Part.AIR))
+                    .as("the plate was recorded with it")
+                    .isEqualTo(Plate.Presence.FITTED);
             assertThat(read.cutting().felt()).contains(AirReadings.Felt.STRONG);
             seat.jump("kestrel air assist");
             seat.until(

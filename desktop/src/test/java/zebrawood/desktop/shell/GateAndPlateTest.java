@@ -91,14 +91,21 @@ class GateAndPlateTest {
             seat.until("its answers can be given again", () -> seat.desk.isIdle() && seat.focused("yes"));
             seat.enter();
             seat.until(
+                    "the fibre, of which the plate says nothing, can be answered with none",
+                    () -> gate(seat).lifted() == 2
+                            && seat.desk.isIdle()
+                            && seat.focused("yes")
+                            && seat.has("none-here"));
+            seat.fire("none-here");
+            seat.until(
                     "the earth is next",
                     () -> gate(seat).lifted() == 2 && seat.desk.isIdle() && seat.focused("remark"));
-            seat.enter();
+            seat.enter().enter().enter();
             seat.until("the answer has the focus", () -> seat.focused("yes"));
             seat.enter();
             seat.until(
                     "it is not lifted without a name beside it",
-                    () -> seat.says("Write who tested it, and the figure beside it first."));
+                    () -> seat.says("Write who tested it, and the figure."));
             assertThat(gate(seat).lifted()).isEqualTo(2);
 
             List<Boolean> answers = seat.desk.logbook().history("heron").gateAndEvents().stream()
@@ -127,7 +134,7 @@ class GateAndPlateTest {
                 seat.shell().plate("heron");
                 return null;
             });
-            seat.until("its plate is open", () -> seat.focused("name") && seat.desk.isIdle());
+            seat.until("its plate is open", () -> seat.focused("size.widthMm") && seat.desk.isIdle());
             seat.goTo("climate.minTemperatureC").type("32").enter().type("10");
             seat.until(
                     "what is still missing is named",

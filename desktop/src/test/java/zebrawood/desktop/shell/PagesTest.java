@@ -20,6 +20,8 @@ import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
+import zebrawood.core.procedure.Verdict;
+import zebrawood.core.route.History;
 import zebrawood.desktop.demo.DemoShop;
 import zebrawood.desktop.route.RoutePage;
 import zebrawood.logbook.store.Logbook;
@@ -161,7 +163,7 @@ class PagesTest {
     }
 
     @Test
-    void aStopThatNeedsMoreOfThePlateLeadsThere() {
+    void aStopAsksForWhatThePlateDoesNotSayAndRecordsBoth() {
         bare("Kestrel");
         try (Seat seat = new Seat(folder)) {
             Seat.onScreen(() -> {
@@ -169,21 +171,38 @@ class PagesTest {
                 return null;
             });
             seat.until(
-                    "the plate comes first",
-                    () -> seat.says("The plate comes first.")
-                            && seat.says("which the plate does not say yet")
-                            && seat.focused("opens"));
+                    "what is lacking is asked over the drawing",
+                    () -> seat.focused("climate.minTemperatureC")
+                            && seat.words("verdict").equals("TO READ"));
+            seat.press(KeyCode.SPACE)
+                    .enter()
+                    .press(KeyCode.SPACE)
+                    .enter()
+                    .type("20")
+                    .enter();
+            assertThat(Seat.<Boolean>onScreen(() -> seat.has("airTemperatureC")))
+                    .as("not before all of it is known")
+                    .isFalse();
+            seat.type("66");
+            seat.until("the bench stands under it", () -> seat.has("airTemperatureC"));
             seat.enter();
+            seat.until("and is begun", () -> seat.focused("airTemperatureC"));
+            seat.type("21").enter().type("45");
             seat.until(
-                    "the plate is open",
-                    () -> seat.focused("name") && seat.words("name").equals("Kestrel"));
-            seat.put("climate.minTemperatureC", "14")
-                    .put("climate.maxTemperatureC", "29")
-                    .put("climate.maxHumidityPct", "66")
-                    .press(KeyCode.CONTROL, KeyCode.ENTER);
+                    "it is judged by what was typed", () -> seat.words("act").equals("The room suits this machine."));
+            seat.press(KeyCode.CONTROL, KeyCode.ENTER);
             seat.until("initials are asked", () -> seat.focused("initials"));
             seat.type("ga").enter();
-            seat.until("now it can be measured", () -> seat.focused("airTemperatureC"));
+            seat.until("both are recorded", () -> seat.says("No. 3, recorded"));
+            History history = seat.desk.logbook().history("kestrel");
+            assertThat(history.plateEntry().number()).isEqualTo(2);
+            assertThat(history.plate().climate().orElseThrow().maxHumidityPct()).isEqualTo(66);
+            assertThat(history.plate().climate().orElseThrow().minTemperatureC())
+                    .as("the usual figure, taken over")
+                    .isEqualTo(5);
+            assertThat(history.of("site-climate"))
+                    .singleElement()
+                    .satisfies(read -> assertThat(read.verdict()).isEqualTo(Verdict.PASS));
         }
     }
 

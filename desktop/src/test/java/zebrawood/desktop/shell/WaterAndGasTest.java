@@ -45,7 +45,7 @@ class WaterAndGasTest {
             seat.type("26").enter().type("68");
             record(seat, "The room suits this machine.", 2);
 
-            open(seat, "bittern set-point", "airTemperatureC");
+            open(seat, "bittern set-point", "minCoolantC");
             seat.until(
                     "the coldest water is asked, the air is known",
                     () -> seat.words("act").equals("Read: coldest water allowed."));
