@@ -21,6 +21,7 @@ public final class Bench {
             case "bundle" -> kept = BundleTrip.run(words);
             case "climate" -> kept = ClimateSpeed.run();
             case "difference" -> kept = DifferencePairs.run();
+            case "advice" -> kept = Advice.run(words);
             case "attack" -> kept = Attack.run(words);
             case "flips" -> kept = FlippedBytes.run(words);
             case "start" -> kept = StartSpeed.run(words);
@@ -30,6 +31,7 @@ public final class Bench {
             case "logbook" -> kept = LogbookSpeed.run(words);
             default -> {
                 System.out.print("""
+                        bench advice      what every procedure says is done to the letter, on 5,000 worksheets that do not pass
                         bench attack      what is known to have been tried against the logbook, again (--damages N, --kills N)
                         bench bundle      export, import, verify: the demo, and 100,000 entries with 2 GB of attachments
                         bench climate     a year of a climate logger, a line a minute: read, judged and drawn

@@ -15,7 +15,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import zebrawood.core.entry.Body;
-import zebrawood.core.entry.Entry;
 import zebrawood.core.focus.RampFinding;
 import zebrawood.core.focus.RampPlan;
 import zebrawood.core.focus.RampReadings;
@@ -111,7 +110,10 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
         if (draft.text(RULER).equals("plate")) {
             sheet.word(RULER, "plate");
         }
-        lastBestGap().ifPresent(last -> sheet.number("lastBestGapMm", last));
+        last().ifPresent(last -> {
+            sheet.number("lastBestGapMm", last.bestGapMm().getAsDouble());
+            last.depthOfFocusMm().ifPresent(depth -> sheet.number("lastDepthMm", depth));
+        });
         setting().ifPresent(setting -> sheet.record("setting", setting));
     }
 
@@ -128,15 +130,18 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
         }
     }
 
-    private OptionalDouble lastBestGap() {
-        for (Entry entry : place.earlier()) {
-            RampFinding finding = (RampFinding) ((Body.Measured) entry.body()).finding();
-            if (((Body.Measured) entry.body()).verdict().satisfies()
-                    && finding.bestGapMm().isPresent()) {
-                return finding.bestGapMm();
-            }
-        }
-        return OptionalDouble.empty();
+    /** The newest best gap that a fit proved; one that was only looked for counts where there is no other. */
+    private Optional<RampFinding> last() {
+        List<RampFinding> answered = place.earlier().stream()
+                .map(entry -> (Body.Measured) entry.body())
+                .filter(measured -> measured.verdict().satisfies())
+                .map(measured -> (RampFinding) measured.finding())
+                .filter(finding -> finding.bestGapMm().isPresent())
+                .toList();
+        return answered.stream()
+                .filter(finding -> finding.bestGapStdErrMm().isPresent())
+                .findFirst()
+                .or(() -> answered.stream().findFirst());
     }
 
     private Optional<RampReadings.GapSetting> setting() {

@@ -58,7 +58,7 @@ class ExtractionFigureTest {
     void theRunIsNamedInItsOrderWithTheAirsSpeed() {
         Drawn drawn = drawn(125, true, 1);
         assertThat(drawn.words())
-                .contains("hose", "smooth run", "m/s", "fan", "asked", "leaks suck")
+                .contains("hose", "smooth run", "m/s", "fan", "required", "leaks suck")
                 .doesNotContain("leaks blow");
         List<String> names = drawn.texts().stream()
                 .map(Drawn.Text::text)

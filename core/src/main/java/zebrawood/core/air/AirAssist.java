@@ -112,17 +112,18 @@ public final class AirAssist implements Procedure<AirReadings, AirFinding> {
 
     private static List<Instruction> instructions(AirFinding finding) {
         List<Instruction> instructions = new ArrayList<>();
-        if (!finding.obeysOn() || !finding.obeysOff()) {
-            String which = finding.obeysOn() ? "off" : "on";
+        if (!finding.obeysOn()) {
             instructions.add(Instruction.of(
-                            "command",
-                            Said.of("Find the command that switches the air " + which + ", before anything is cut."))
+                            "command", Said.of("Find the command that switches the air on, before anything is cut."))
                     .byHand(Said.of(
-                            which.equals("on")
-                                    ? "Nothing came when the job software sent what it should. "
-                                            + "Look at its settings, at the relay, at the plug."
-                                    : "It went on blowing when the job software sent what should "
-                                            + "stop it. Look at its settings and at the relay.")));
+                            "Nothing came when the job software sent what it should. Look at its settings, at the"
+                                    + " relay, at the plug.")));
+        }
+        if (!finding.obeysOff()) {
+            instructions.add(Instruction.of(
+                            "command", Said.of("Find the command that switches the air off, before anything is cut."))
+                    .byHand(Said.of("It went on blowing when the job software sent what should stop it. Look at its"
+                            + " settings and at the relay.")));
         }
         if (finding.unsound().contains("filter")) {
             instructions.add(Instruction.of("filter", Said.of("Fit a filter behind the compressor."))
@@ -139,7 +140,7 @@ public final class AirAssist implements Procedure<AirReadings, AirFinding> {
                             "flow",
                             Said.of(
                                     "Give more air for cutting: {0} at the nozzle.",
-                                    flow(finding.tolerances().cuttingLMin())))
+                                    flow(finding.tolerances().cuttingLMin()).least()))
                     .byHand(Said.of("Less does not blow a flame out. Open the valve, look for a leak, a "
                             + "kink, a clogged filter.")));
         }
@@ -148,7 +149,7 @@ public final class AirAssist implements Procedure<AirReadings, AirFinding> {
                             "flow",
                             Said.of(
                                     "Give a little air for engraving: {0} at the nozzle.",
-                                    flow(finding.tolerances().engravingLMin())))
+                                    flow(finding.tolerances().engravingLMin()).least()))
                     .byHand(Said.of("It keeps smoke off the lens.")));
         }
         return instructions;

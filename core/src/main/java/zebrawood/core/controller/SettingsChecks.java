@@ -13,6 +13,7 @@ import zebrawood.core.controller.SettingsFinding.Severity;
 import zebrawood.core.controller.SettingsFinding.Side;
 import zebrawood.core.machine.ControllerNeed;
 import zebrawood.core.machine.ControllerNeed.Tool;
+import zebrawood.core.reading.Limits;
 import zebrawood.core.units.Amount;
 
 /** The checks of the controller-settings sheet, in its order. All but the last three pass over what the text lacks. */
@@ -105,7 +106,7 @@ final class SettingsChecks {
     private void travel(int number, OptionalDouble wanted) {
         if (wanted.isPresent()
                 && settings.containsKey(number)
-                && Math.abs(settings.get(number) - wanted.getAsDouble()) > need.toleranceMm()) {
+                && !Limits.atMost(Math.abs(settings.get(number) - wanted.getAsDouble()), need.toleranceMm())) {
             add(number, Severity.MUST, wanted, "soft limits stand in the wrong place", Side.CONTROLLER);
         }
     }
@@ -130,7 +131,7 @@ final class SettingsChecks {
                         OptionalDouble.of(sent),
                         OptionalDouble.of(after),
                         sent < after
-                                ? "the job software never asks for all of the power"
+                                ? "the job software never sends full power"
                                 : "above some percentage all of the power comes out already",
                         Side.SENDER));
             }
@@ -172,7 +173,7 @@ final class SettingsChecks {
             };
             if (!(found > 0)) {
                 add(n, Severity.MUST, OptionalDouble.empty(), "must be above 0", Side.CONTROLLER);
-            } else if (limit.isPresent() && found > limit.getAsDouble()) {
+            } else if (limit.isPresent() && !Limits.atMost(found, limit.getAsDouble())) {
                 add(n, Severity.SHOULD, limit, "faster than this machine bears; it may lose steps", Side.CONTROLLER);
             }
         }

@@ -25,6 +25,8 @@ public final class CoolantHeat implements Procedure<HeatReadings, HeatFinding> {
 
     /** an hour: a job that is stopped sooner is worth a word */
     private static final double ENOUGH_MIN = 60;
+    /** K that a display in the other unit may round away, either way */
+    private static final double DISPLAY_C = 0.1;
     /** melts a kilogram of ice, J */
     private static final double MELTING_J_KG = 334_000;
     /** heat that water takes, J/(kg K), at 20 °C; the reference tables of water agree within 0.1 % up to 60 °C */
@@ -146,13 +148,19 @@ public final class CoolantHeat implements Procedure<HeatReadings, HeatFinding> {
     private static List<Instruction> instructions(
             HeatFinding finding, boolean hot, boolean cold, boolean scant, boolean brief, boolean nothing) {
         List<Instruction> instructions = new ArrayList<>();
+        Then then = new Then(List.of(), finding.startC(), finding.riseC());
         if (hot || cold) {
-            instructions.add(temperature(finding, hot));
+            then = temperature(finding, hot);
+            instructions.addAll(then.said());
         }
+        boolean bucketOnly =
+                finding.chillerMarginPct().isEmpty() && finding.reservoirL().isPresent();
         if (scant || hot && brief) {
             instructions.add(chiller(finding));
-        } else if (brief) {
-            instructions.addAll(bucket(finding));
+        } else if (bucketOnly
+                && !Limits.atLeast(
+                        then.bucketMinutes(finding), finding.tolerances().bucketMinutes())) {
+            instructions.addAll(bucket(finding, then));
         }
         if (nothing) {
             instructions.add(Instruction.of("water", Said.of("Say what carries the heat away."))
@@ -167,32 +175,63 @@ public final class CoolantHeat implements Procedure<HeatReadings, HeatFinding> {
         return instructions;
     }
 
-    /** What brings inlet and outlet between their limits: the water's own temperature, else more of it. */
-    private static Instruction temperature(HeatFinding finding, boolean hot) {
-        double coldest = up(finding.coldestC().getAsDouble());
-        double warmest = down(finding.tolerances().maxC() - finding.riseC());
-        if (coldest <= warmest && (!hot || finding.startC() > warmest + NEAR_C)) {
-            return hot
-                    ? Instruction.of(
-                                    "water",
-                                    Said.of("Cool the water to {0} before it runs.", Amount.celsius(warmest, 1)))
-                            .byHand(Said.of(
-                                    "It leaves {0} warmer than it enters, and may be {1} at the most. Not under {2}: a "
-                                            + "cold source cracks or sweats.",
-                                    Amount.celsiusDifference(finding.riseC(), 1).least(),
-                                    Amount.celsius(finding.tolerances().maxC(), 1)
-                                            .most(),
-                                    Amount.celsius(coldest, 1)))
-                    : Instruction.of(
-                                    "water",
-                                    Said.of("Warm the water to {0} before it runs.", Amount.celsius(coldest, 1)))
-                            .byHand(Said.of(
-                                    "It starts at {0}. A colder source cracks, or sweats beside its high voltage. Not "
-                                            + "over {1}.",
-                                    Amount.celsius(finding.startC(), 1), Amount.celsius(warmest, 1)));
+    /** What is said of the water, and how it runs once that is done. */
+    private record Then(List<Instruction> said, double startC, double riseC) {
+        Then(Instruction said, double startC, double riseC) {
+            this(List.of(said), startC, riseC);
         }
+
+        /** K that it may still get warmer. */
+        double room(HeatFinding finding) {
+            return finding.tolerances().maxC() - startC - riseC;
+        }
+
+        double bucketMinutes(HeatFinding finding) {
+            double stored = finding.reservoirL().orElse(0) * perLitre(finding) * room(finding);
+            return Math.max(0, stored / finding.heatW() / 60);
+        }
+    }
+
+    /** J that a litre takes up for each K. */
+    private static double perLitre(HeatFinding finding) {
+        return finding.densityKgM3() * finding.specificHeatJKgK() / 1000;
+    }
+
+    /** What brings inlet and outlet between their limits: the water's own temperature, else more of it. */
+    private static Then temperature(HeatFinding finding, boolean hot) {
+        Amount least = Amount.celsius(finding.coldestC().getAsDouble(), 1).least();
+        Amount most =
+                Amount.celsius(finding.tolerances().maxC() - finding.riseC(), 1).most();
+        double coldest = least.asSaid();
+        double warmest = most.asSaid();
+        if (coldest + DISPLAY_C <= warmest && (!hot || finding.startC() > warmest + NEAR_C)) {
+            return hot
+                    ? new Then(
+                            Instruction.of("water", Said.of("Cool the water to {0} before it runs.", most))
+                                    .byHand(Said.of(
+                                            "It leaves {0} warmer than it enters, and may be {1} at the most. Not under "
+                                                    + "{2}: a cold source cracks or sweats.",
+                                            Amount.celsiusDifference(finding.riseC(), 1)
+                                                    .least(),
+                                            Amount.celsius(finding.tolerances().maxC(), 1)
+                                                    .most(),
+                                            least)),
+                            warmest,
+                            finding.riseC())
+                    : new Then(
+                            Instruction.of("water", Said.of("Warm the water to {0} before it runs.", least))
+                                    .byHand(Said.of(
+                                            "It starts at {0}. A colder source cracks, or sweats beside its high "
+                                                    + "voltage. Not over {1}.",
+                                            Amount.celsius(finding.startC(), 1), most)),
+                            coldest,
+                            finding.riseC());
+        }
+        // a display in other units rounds up to a tenth of a degree more
         double start = Math.max(
-                coldest, Math.min(finding.startC(), finding.tolerances().maxC()));
+                coldest + DISPLAY_C,
+                Math.min(finding.startC(), finding.tolerances().maxC()));
+        boolean warms = start > finding.startC();
         double room = finding.tolerances().maxC() - start;
         double flow = room > 0
                 ? Math.ceil(finding.heatW() * 600_000 / (finding.densityKgM3() * finding.specificHeatJKgK() * room)
@@ -200,25 +239,42 @@ public final class CoolantHeat implements Procedure<HeatReadings, HeatFinding> {
                         / 10
                 : Double.MAX_VALUE;
         if (flow > MOST_FLOW_LMIN) {
-            return Instruction.of(
-                            "source", Said.of("Do not run it so: ask the maker of the source which water it takes."))
-                    .byHand(Said.of(
-                            "No flow that a pump gives keeps the outlet under {0} with water from {1} on.",
-                            Amount.celsius(finding.tolerances().maxC(), 1), Amount.celsius(start, 1)));
+            return new Then(
+                    Instruction.of(
+                                    "source",
+                                    Said.of("Do not run it so: ask the maker of the source which water it takes."))
+                            .byHand(Said.of(
+                                    "No flow that a pump gives keeps the outlet under {0} with water from {1} on.",
+                                    Amount.celsius(finding.tolerances().maxC(), 1), least)),
+                    start,
+                    room);
         }
-        Amount litres = new Amount(Quantity.FLOW, flow, 1);
-        return Instruction.of(
-                        "water",
-                        start > finding.startC()
-                                ? Said.of(
-                                        "Warm the water to {0} and bring the flow to {1} or more.",
-                                        Amount.celsius(start, 1), litres)
-                                : Said.of("Bring the flow to {0} or more.", litres))
-                .byHand(Said.of(
+        Amount litres = new Amount(Quantity.FLOW, flow, 1).least();
+        Said hand = hot
+                ? Said.of(
                         "The outlet would be at {0}, over the {1} that are allowed. Look for a kink, a filter, air in the "
                                 + "pump.",
                         Amount.celsius(finding.outletC(), 1),
-                        Amount.celsius(finding.tolerances().maxC(), 1)));
+                        Amount.celsius(finding.tolerances().maxC(), 1))
+                : Said.of(
+                        "A colder source cracks, or sweats beside its high voltage; and with as little flow as now the "
+                                + "outlet would then be over the {0} that are allowed.",
+                        Amount.celsius(finding.tolerances().maxC(), 1));
+        return new Then(
+                Instruction.of(
+                                "water",
+                                warms
+                                        ? Said.of(
+                                                "Warm the water to {0} and bring the flow to {1} or more.",
+                                                least, litres)
+                                        : Said.of("Bring the flow to {0} or more.", litres))
+                        .byHand(hand),
+                start,
+                Math.min(
+                        room,
+                        finding.heatW()
+                                * 60_000
+                                / (finding.densityKgM3() * finding.specificHeatJKgK() * litres.asSaid())));
     }
 
     private static Instruction chiller(HeatFinding finding) {
@@ -243,10 +299,13 @@ public final class CoolantHeat implements Procedure<HeatReadings, HeatFinding> {
                 .byHand(why);
     }
 
-    private static List<Instruction> bucket(HeatFinding finding) {
+    private static List<Instruction> bucket(HeatFinding finding, Then then) {
         List<Instruction> instructions = new ArrayList<>();
-        double minutes = Math.floor(finding.bucketMinutes().getAsDouble());
-        if (minutes < 1 || finding.hourL().isEmpty() || finding.hourL().getAsDouble() > MOST_BUCKET_L) {
+        double minutes = Math.floor(then.bucketMinutes(finding));
+        // a litre more than it takes: water that is warmed is warmed to a figure of a display
+        double more = then.said().isEmpty() ? 0 : 1;
+        double hourL = more + ENOUGH_MIN * 60 * finding.heatW() / (perLitre(finding) * then.room(finding));
+        if (minutes < 1 || !(hourL > 0) || hourL > MOST_BUCKET_L) {
             instructions.add(chiller(finding));
             return instructions;
         }
@@ -254,12 +313,12 @@ public final class CoolantHeat implements Procedure<HeatReadings, HeatFinding> {
                         "bucket",
                         Said.of(
                                 "Use {0} of water or more, or stop after {1} and let it cool.",
-                                litres(finding.hourL().getAsDouble()), new Amount(Quantity.MINUTES, minutes, 0)))
+                                litres(hourL), new Amount(Quantity.MINUTES, minutes, 0)))
                 .byHand(Said.of(
                         "After {1} the outlet of this bucket is at {0}. With {2} it lasts an hour.",
                         Amount.celsius(finding.tolerances().maxC(), 1),
                         new Amount(Quantity.MINUTES, minutes, 0),
-                        litres(finding.hourL().getAsDouble()))));
+                        litres(hourL))));
         finding.iceMinutesPerKg()
                 .ifPresent(ice -> instructions.add(Instruction.of(
                         "bucket",
@@ -287,14 +346,6 @@ public final class CoolantHeat implements Procedure<HeatReadings, HeatFinding> {
                 .byHand(Said.of(
                         "It leaves {0} warmer than it enters, at {1}.",
                         Amount.celsiusDifference(finding.riseC(), 1), Amount.celsius(finding.outletC(), 1)));
-    }
-
-    private static double up(double celsius) {
-        return Math.ceil(celsius * 10 - 1e-6) / 10;
-    }
-
-    private static double down(double celsius) {
-        return Math.floor(celsius * 10 + 1e-6) / 10;
     }
 
     private static Amount watts(double watts) {

@@ -186,29 +186,38 @@ public final class CoolantMix implements Procedure<MixReadings, MixFinding> {
                         .findFirst();
     }
 
-    /** Whether the other glycol would be enough. */
-    private static Optional<Glycol> other(MixFinding finding) {
-        Glycol other = finding.glycol() == Glycol.PROPYLENE ? Glycol.ETHYLENE : Glycol.PROPYLENE;
-        return Optional.of(other)
+    /** Which glycols can keep it from freezing. */
+    private static List<Glycol> enough(MixFinding finding) {
+        return Stream.of(Glycol.ETHYLENE, Glycol.PROPYLENE)
                 .filter(glycol -> share(
                                 glycol,
                                 finding.neededC(),
                                 finding.tolerances().leastGlycolPct().orElse(0))
-                        .isPresent());
+                        .isPresent())
+                .toList();
     }
 
     private static List<Instruction> instructions(MixFinding finding, boolean frost) {
         if (frost) {
-            return List.of(Instruction.of("water", Said.of("Drain the circuit, heat the room, or fill in glycol."))
+            List<Glycol> enough = enough(finding);
+            String fill = enough.size() == 2
+                    ? "Drain the circuit, heat the room, or fill in glycol."
+                    : enough.isEmpty()
+                            ? "Drain the circuit or heat the room: no mixture is enough."
+                            : "Drain the circuit, heat the room, or fill in "
+                                    + enough.get(0).words() + ".";
+            return List.of(Instruction.of("water", Said.of(fill))
                     .byHand(Said.of(
                             "Plain water freezes at {0}; it may get as cold as {1} here.",
-                            Amount.celsius(0, 0), Amount.celsius(finding.neededC(), 1))));
+                            Amount.celsius(0, 0),
+                            Amount.celsius(finding.neededC(), 1).most())));
         } else if (finding.glycolPct().isEmpty()) {
             return List.of(Instruction.of(
                             "water", Said.of("Drain the circuit or heat the room: this glycol is not enough."))
                     .byHand(Said.of(
                             "It may get as cold as {0} here, the margin taken off."
-                                    + other(finding)
+                                    + enough(finding).stream()
+                                            .findFirst()
                                             .map(glycol -> " With " + glycol.words()
                                                     + " it can be done, where the maker of the source allows it.")
                                             .orElse(" No mixture is enough for that."),

@@ -30,6 +30,9 @@ public final class CoolantSetpoint implements Procedure<SetpointReadings, Setpoi
     /** how closely most chillers hold what they are set to */
     private static final double HOLD_C = 0.5;
     /** what only bits make of a tenth of a degree */
+    /** K within which a room cannot be held, so that a chiller that follows it cannot either */
+    private static final double LEAST_PLAY_C = 0.2;
+
     private static final double LITTLE = 1e-6;
     /** where most sources are rated; used only where plate and air leave the choice */
     private static final double PREFERRED_C = 20;
@@ -166,11 +169,20 @@ public final class CoolantSetpoint implements Procedure<SetpointReadings, Setpoi
         if (finding.setpointC().isEmpty()) {
             return List.of(noWindow(finding, dew));
         }
+        double play = finding.highestSetC() - finding.lowestSetC();
+        if (play < LEAST_PLAY_C) {
+            return List.of(
+                    Instruction.of("chiller", Said.of("Use a chiller that can be set: this one follows the room."))
+                            .byHand(Said.of(
+                                    "Between too cold and too warm are only {0}: no room is held as closely as that.",
+                                    degrees(play))));
+        }
         boolean warm = finding.setpointC().getAsDouble() > finding.highestSetC();
         double over = warm
                 ? finding.setpointC().getAsDouble() - finding.highestSetC()
                 : finding.lowestSetC() - finding.setpointC().getAsDouble();
-        Amount room = Amount.celsius(finding.roomToC().getAsDouble(), 1);
+        Amount there = Amount.celsius(finding.roomToC().getAsDouble(), 1);
+        Amount room = warm ? there.most() : there.least();
         Said action = finding.dryToPct().isPresent()
                 ? Said.of("Dry the air to {0} or less, then cool the room to {1}.", dry(finding), room)
                 : Said.of((warm ? "Cool" : "Warm") + " the room to {0}.", room);
@@ -196,7 +208,8 @@ public final class CoolantSetpoint implements Procedure<SetpointReadings, Setpoi
                             Amount.celsius(finding.highestC(), 1),
                             degrees(finding.tolerances().holdC().orElse(0)).least()));
         }
-        return Instruction.of("room", Said.of("Dry the air to {0} or less before the pump runs.", dry(finding)))
+        String then = finding.followC().isEmpty() ? "." : ", then type it again: this chiller follows the room.";
+        return Instruction.of("room", Said.of("Dry the air to {0} or less before the pump runs" + then, dry(finding)))
                 .byHand(Said.of(
                         "Above the dew point of {0} by {1}, and as the chiller swings, the water would be warmer than the "
                                 + "{2} that the maker allows.",

@@ -263,16 +263,25 @@ public final class Extraction implements Procedure<ExtractionReadings, Extractio
     }
 
     /** What to change for more flow, and what is still needed after it. */
-    private static Instruction tooLittle(ExtractionFinding finding) {
+    private static Instruction tooLittle(ExtractionReadings read, ExtractionFinding finding) {
         Said needed = Said.of(
                 "The fan must give {0} at {1}.",
                 new Amount(Quantity.PASCAL, finding.systemPressurePa(), 0).least(),
                 flow(finding.requiredFlowM3h()).least());
         Optional<ExtractionFinding.Change> change =
                 finding.bestChange().filter(found -> found.kind() != ExtractionFinding.Kinds.FAN_END);
-        if (change.isEmpty()) {
+        boolean never = !new SingleChange(
+                        read,
+                        new Fan(read.fanCurve(), read.air().orElse(Air.USUAL)),
+                        finding.tolerances().minTransportMs())
+                .canBeEnough();
+        if (change.isEmpty() || never) {
             return Instruction.of(
-                            "fan", Said.of("Ask for a stronger fan or a shorter run: no single change gives more."))
+                            "fan",
+                            Said.of(
+                                    never
+                                            ? "Ask for a stronger fan: no change of the run makes this one enough."
+                                            : "Ask for a stronger fan or a shorter run: no single change gives more."))
                     .byHand(needed);
         }
         ExtractionFinding.Change found = change.get();
@@ -284,27 +293,31 @@ public final class Extraction implements Procedure<ExtractionReadings, Extractio
             case FILTER -> "Clean " + name + ", or fit one of twice the area";
             case NARROWER, FAN_END -> throw new IllegalStateException();
         };
-        boolean enough = Limits.atLeast(then, 0);
-        return Instruction.of(
-                        "duct",
-                        new Said(
-                                action + (enough ? "." : "; that alone is not enough."),
-                                List.of(Amount.mm(found.diameterMm().orElse(0), 0))))
-                .byHand(
-                        enough
-                                ? Said.of(
-                                        "It is the change that gives most: the margin over the required flow is then {0}; "
-                                                + "now it is {1}.",
-                                        Amount.percent(then, 1).most(), Amount.percent(finding.marginPct(), 1))
-                                : new Said(
-                                        "Then {2} are still missing; now it is {3}. Type it again after that, or ask for "
-                                                + "a stronger fan: it must give {0} at {1} in the run as it is.",
-                                        List.of(
-                                                needed.amounts().get(0),
-                                                needed.amounts().get(1),
-                                                Amount.percent(-then, 1).least(),
-                                                Amount.percent(-finding.marginPct(), 1)
-                                                        .least())));
+        boolean flows = Limits.atLeast(then, 0);
+        boolean enough = flows && found.carries().orElse(false);
+        Instruction said = Instruction.of(
+                "duct",
+                new Said(
+                        action + (enough ? "." : "; that alone is not enough."),
+                        List.of(Amount.mm(found.diameterMm().orElse(0), 0))));
+        if (enough) {
+            return said.byHand(Said.of(
+                    "It is the change that gives most: the margin over the required flow is then {0}; now it is {1}.",
+                    Amount.percent(then, 1).most(), Amount.percent(finding.marginPct(), 1)));
+        } else if (flows) {
+            return said.byHand(Said.of(
+                    "It then draws enough, with a margin of {0}, but the air is too slow in a part of the run, and dust"
+                            + " lies down there. Type it again after that.",
+                    Amount.percent(then, 1).most()));
+        }
+        return said.byHand(new Said(
+                "Then {2} are still missing; now it is {3}. Type it again after that, or ask for a stronger fan: it must"
+                        + " give {0} at {1} in the run as it is.",
+                List.of(
+                        needed.amounts().get(0),
+                        needed.amounts().get(1),
+                        Amount.percent(-then, 1).least(),
+                        Amount.percent(-finding.marginPct(), 1).least())));
     }
 
     private static Instruction tooSlow(ExtractionFinding finding) {
@@ -334,7 +347,7 @@ public final class Extraction implements Procedure<ExtractionReadings, Extractio
         }
         boolean enough = Limits.atLeast(finding.marginPct(), 0);
         if (!enough) {
-            instructions.add(tooLittle(finding));
+            instructions.add(tooLittle(read, finding));
         } else if (finding.shut().isPresent()) {
             instructions.add(Instruction.of("port", Said.of("Shut one of the ports side by side while it is not used."))
                     .byHand(Said.of(

@@ -108,8 +108,14 @@ public record ExtractionFinding(
      * @param name of what is changed; absent for the fan
      * @param diameterMm that it then has, mm, where that is what changes
      * @param marginPct that it gives, %
+     * @param carries whether the air is then fast enough everywhere
      */
-    public record Change(Kinds kind, Optional<String> name, OptionalDouble diameterMm, OptionalDouble marginPct) {}
+    public record Change(
+            Kinds kind,
+            Optional<String> name,
+            OptionalDouble diameterMm,
+            OptionalDouble marginPct,
+            Optional<Boolean> carries) {}
 
     /** Flow, m³/h, and margin, %, when the filters are loaded. */
     public record Loaded(double flowM3h, double marginPct) {}

@@ -46,8 +46,8 @@ final class SingleChange {
      */
     Optional<Change> best(double margin, boolean carries) {
         if (!read.fanAtDischargeEnd()) {
-            return Optional.of(
-                    new Change(Kinds.FAN_END, Optional.empty(), OptionalDouble.empty(), OptionalDouble.empty()));
+            return Optional.of(new Change(
+                    Kinds.FAN_END, Optional.empty(), OptionalDouble.empty(), OptionalDouble.empty(), Optional.empty()));
         } else if (!Limits.atLeast(margin, 0)) {
             return more(margin);
         }
@@ -59,7 +59,9 @@ final class SingleChange {
         double margin = 100 * (flow / read.requiredFlowM3h() - 1);
         boolean carries =
                 then.segments().stream().allMatch(segment -> Limits.atLeast(segment.velocityMps(flow), least));
-        return new Tried(new Change(kind, Optional.of(name), diameterMm, OptionalDouble.of(margin)), carries);
+        return new Tried(
+                new Change(kind, Optional.of(name), diameterMm, OptionalDouble.of(margin), Optional.of(carries)),
+                carries);
     }
 
     private Optional<Change> more(double margin) {
@@ -95,6 +97,31 @@ final class SingleChange {
             best = helps && better ? each : best;
         }
         return Optional.ofNullable(best).map(Tried::change);
+    }
+
+    /**
+     * Whether any run of these parts could draw enough of this fan: each duct straight and as wide as still carries the
+     * dust at the required flow, no filter at all, the fittings as they are.
+     */
+    boolean canBeEnough() {
+        double flow = read.requiredFlowM3h();
+        OptionalDouble given = fan.pressurePa(flow);
+        if (given.isEmpty()) {
+            return false;
+        }
+        Layout easiest = new Layout(layout.segments(), layout.fittings(), List.of());
+        for (int i = 0; i < layout.segments().size(); i++) {
+            Layout.Segment segment = layout.segments().get(i);
+            double widest = segment.diameterMm();
+            for (double size : STANDARD_MM) {
+                boolean carries =
+                        Limits.atLeast(easiest.with(i, size).segments().get(i).velocityMps(flow), least);
+                widest = carries ? Math.max(size, widest) : widest;
+            }
+            easiest = easiest.withStraight(i).with(i, widest);
+        }
+        return Limits.atLeast(
+                given.getAsDouble(), easiest.pressurePa(flow, read.air().orElse(Air.USUAL)));
     }
 
     private Optional<Change> narrower() {

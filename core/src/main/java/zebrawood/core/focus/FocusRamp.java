@@ -128,6 +128,16 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
                                     "By them the gap at the thinnest place would be {0}, and it was measured as {1}.",
                                     Amount.mm(byRamp, 2), Amount.mm(best, 2)))));
         }
+        if (finding.driftMm().isPresent()
+                && read.lastDepthMm().isPresent()
+                && Math.abs(finding.driftMm().getAsDouble())
+                        > read.lastDepthMm().getAsDouble()) {
+            return new Outcome<>(
+                    finding,
+                    Verdict.UNCLEAR,
+                    List.of(far(
+                            finding.driftMm().getAsDouble(), read.lastDepthMm().getAsDouble())));
+        }
         return new Outcome<>(finding, Verdict.PASS, List.of(set(best, read, finding)));
     }
 
@@ -180,7 +190,7 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
         List<Instruction> instructions = new ArrayList<>();
         instructions.add(clear ? set(caustic.bestGapMm(), read, finding) : surer(finding));
         stray(finding, read.widthErrorOrDefaultMm()).ifPresent(instructions::add);
-        drifted(finding).ifPresent(instructions::add);
+        drifted(finding).ifPresent(drift -> instructions.add(isFar(finding) ? 0 : instructions.size(), drift));
         return new Outcome<>(finding, clear ? Verdict.PASS : Verdict.UNCLEAR, instructions);
     }
 
@@ -276,6 +286,28 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
                                 Amount.mm(Math.abs(point.residualMm().orElse(0)), 2))));
     }
 
+    /** What is done where the best gap is further from the last one than the focus is deep. */
+    private static Instruction far(double drift, double depth) {
+        return Instruction.of(
+                        "lens",
+                        Said.of(
+                                "Burn a second line and read its widths before you set the gap: it has "
+                                        + (drift > 0 ? "grown" : "shrunk") + " by {0} since last time.",
+                                Amount.mm(Math.abs(drift), 2)))
+                .byHand(Said.of(
+                        "That is more than the whole depth of focus, {0}. Was the right lens in, the right datum taken?"
+                                + " Look at the lens, its seat and the block, then read again.",
+                        Amount.mm(depth, 2)));
+    }
+
+    /** Whether the best gap has moved by more than the depth of focus: then something else changed than the focus. */
+    private static boolean isFar(RampFinding finding) {
+        return finding.driftMm().isPresent()
+                && finding.depthOfFocusMm().isPresent()
+                && Math.abs(finding.driftMm().getAsDouble())
+                        > finding.depthOfFocusMm().getAsDouble();
+    }
+
     private static Optional<Instruction> drifted(RampFinding finding) {
         if (finding.driftMm().isEmpty()
                 || Math.abs(finding.driftMm().getAsDouble())
@@ -283,6 +315,9 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
             return Optional.empty();
         }
         double drift = finding.driftMm().getAsDouble();
+        if (isFar(finding)) {
+            return Optional.of(far(drift, finding.depthOfFocusMm().getAsDouble()));
+        }
         return Optional.of(Instruction.of(
                 "lens",
                 Said.of(

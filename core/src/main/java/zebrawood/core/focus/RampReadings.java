@@ -19,6 +19,7 @@ import zebrawood.core.reading.Limits;
  * @param thinnestPositionMm quick school: only the thinnest place, on the plate; instead of {@code marks}
  * @param gapThereMm quick school: the gap measured over that place, 0 or more, where it was
  * @param lastBestGapMm the best gap of the last time, to tell drift
+ * @param lastDepthMm the depth of focus of the last fitted line: a best gap further off than that is read twice
  * @param setting how the gap is set on this machine, for the instruction
  */
 public record RampReadings(
@@ -32,6 +33,7 @@ public record RampReadings(
         OptionalDouble thinnestPositionMm,
         OptionalDouble gapThereMm,
         OptionalDouble lastBestGapMm,
+        OptionalDouble lastDepthMm,
         Optional<GapSetting> setting) {
 
     /** what a loupe with a scale reads to */
@@ -41,7 +43,7 @@ public record RampReadings(
     /** a curve through fewer places is any curve */
     static final int LEAST_PLACES = 3;
 
-    /** Without a gap measured over the thinnest place. */
+    /** Without a gap measured over the thinnest place, and without a line before it. */
     public RampReadings(
             double wavelengthNm,
             double gapAtStartMm,
@@ -64,6 +66,7 @@ public record RampReadings(
                 thinnestPositionMm,
                 OptionalDouble.empty(),
                 lastBestGapMm,
+                OptionalDouble.empty(),
                 setting);
     }
 
@@ -127,6 +130,7 @@ public record RampReadings(
                 .finite("thinnestPositionMm", thinnestPositionMm)
                 .atLeast("gapThereMm", gapThereMm, 0)
                 .above("lastBestGapMm", lastBestGapMm, 0)
+                .above("lastDepthMm", lastDepthMm, 0)
                 .tie(
                         () -> !(quick && measured),
                         "thinnestPositionMm",

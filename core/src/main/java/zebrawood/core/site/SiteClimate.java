@@ -20,6 +20,7 @@ import zebrawood.core.procedure.Phase;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.procedure.Trait;
 import zebrawood.core.procedure.Verdict;
+import zebrawood.core.reading.Limits;
 import zebrawood.core.site.ClimateFinding.Remedy;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Said;
@@ -48,6 +49,9 @@ public final class SiteClimate implements Procedure<ClimateReadings, ClimateFind
                     "Optics, tubes and power supplies fail first where water settles on them. The dew point says how"
                             + " cold a surface (a cooled tube, a lens) may be before that happens.",
                     List.of("A machine brought in from the cold is opened only when it is as warm as the room.")));
+
+    /** air this damp is about to leave water on what is a little colder than the room */
+    private static final double WET_PCT = 90;
 
     @Override
     public Card card() {
@@ -90,8 +94,10 @@ public final class SiteClimate implements Procedure<ClimateReadings, ClimateFind
         ClimateLimits limits = read.limits();
         double temperature = read.airTemperatureC();
         double humidity = read.relativeHumidityPct();
-        boolean temperatureOk = temperature >= limits.minTemperatureC() && temperature <= limits.maxTemperatureC();
-        boolean humidityOk = humidity >= limits.leastHumidityPct() && humidity <= limits.maxHumidityPct();
+        boolean temperatureOk = Limits.atLeast(temperature, limits.minTemperatureC())
+                && Limits.atMost(temperature, limits.maxTemperatureC());
+        boolean humidityOk =
+                Limits.atLeast(humidity, limits.leastHumidityPct()) && Limits.atMost(humidity, limits.maxHumidityPct());
         List<Remedy> remedies = temperatureOk && humidityOk ? List.of() : remedies(temperature, humidity, limits);
         ClimateFinding finding = new ClimateFinding(
                 HumidAir.dewPointC(temperature, humidity),
@@ -145,7 +151,8 @@ public final class SiteClimate implements Procedure<ClimateReadings, ClimateFind
     }
 
     private static List<Instruction> instructions(ClimateFinding finding) {
-        Amount dewPoint = Amount.celsius(finding.dewPointC(), 1);
+        // what is colder than the dew point gets wet: rounded up, it is still warm enough
+        Amount dewPoint = Amount.celsius(finding.dewPointC(), 1).least();
         if (finding.remedies().isEmpty()) {
             return List.of(Instruction.of("room", Said.of("The room suits this machine."))
                     .byHand(Said.of(
@@ -169,6 +176,9 @@ public final class SiteClimate implements Procedure<ClimateReadings, ClimateFind
     }
 
     private static Said said(Remedy remedy, ClimateFinding finding, boolean first) {
+        if (remedy.toTemperatureC().isPresent() && remedy.humidityTherePct() > WET_PCT) {
+            return driedFirst(remedy, finding);
+        }
         List<Amount> amounts = new ArrayList<>();
         StringBuilder words = new StringBuilder();
         remedy.toTemperatureC().ifPresent(target -> {
@@ -189,6 +199,18 @@ public final class SiteClimate implements Procedure<ClimateReadings, ClimateFind
                 ? words.toString()
                 : "or " + words + (remedy.toHumidityPct().isEmpty() ? " and leave the moisture as it is" : "");
         return new Said(Character.toUpperCase(sentence.charAt(0)) + sentence.substring(1) + ".", amounts);
+    }
+
+    /** Air that would come near its dew point on the way is dried before the room is cooled. */
+    private static Said driedFirst(Remedy remedy, ClimateFinding finding) {
+        double target = outward(remedy.toTemperatureC().getAsDouble(), false, 1);
+        double vapour = HumidAir.vapourHPa(
+                target,
+                remedy.toHumidityPct().orElse(finding.tolerances().limits().maxHumidityPct()));
+        double humidity = HumidAir.humidityPctAt(finding.airTemperatureC(), vapour);
+        return Said.of(
+                "Dry the air to {0} or less at this temperature, then cool the room to {1}.",
+                Amount.percent(humidity, 0).most(), Amount.celsius(target, 1));
     }
 
     /** Rounded so that what is said is still enough. */

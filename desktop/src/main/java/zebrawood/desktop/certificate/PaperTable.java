@@ -28,7 +28,7 @@ final class PaperTable {
     /** A row, its cells as lines that fit into their columns. */
     private record Row(List<List<String>> cells) {
         double height() {
-            return cells.stream().mapToInt(List::size).max().orElse(1) * PageFlow.FINE + 1.5;
+            return cells.stream().mapToInt(List::size).max().orElse(1) * PageFlow.FINE;
         }
     }
 

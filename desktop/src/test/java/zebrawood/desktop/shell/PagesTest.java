@@ -199,7 +199,7 @@ class PagesTest {
             assertThat(history.plate().climate().orElseThrow().maxHumidityPct()).isEqualTo(66);
             assertThat(history.plate().climate().orElseThrow().minTemperatureC())
                     .as("the usual figure, taken over")
-                    .isEqualTo(5);
+                    .isEqualTo(10);
             assertThat(history.of("site-climate"))
                     .singleElement()
                     .satisfies(read -> assertThat(read.verdict()).isEqualTo(Verdict.PASS));
