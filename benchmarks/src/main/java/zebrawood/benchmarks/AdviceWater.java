@@ -148,6 +148,13 @@ final class AdviceWater {
         sheet.put("seenOn", often(random, 80)).put("seenOff", often(random, 80));
         flow(sheet.putObject("engraving"), random, 12);
         flow(sheet.putObject("cutting"), random, 40);
+        if (often(random, 40)) {
+            sheet.putObject("supply")
+                    .put("setBar", typed(random, 0.5, 9, 2))
+                    .put("ratedBar", typed(random, 1, 10, 2))
+                    .put("locked", often(random, 70))
+                    .put("held", often(random, 70));
+        }
         if (often(random, 30)) {
             sheet.put("leastCuttingLMin", typed(random, 5, 30, 1));
         }
@@ -169,6 +176,12 @@ final class AdviceWater {
             sheet.put("seenOff", true);
         } else if (step.says("Fit a filter")) {
             sheet.put("filterFitted", true);
+        } else if (step.says("Set the regulator to {0} or less")) {
+            ((ObjectNode) sheet.get("supply")).put("setBar", step.letter(0));
+        } else if (step.says("until it locks")) {
+            ((ObjectNode) sheet.get("supply")).put("locked", true);
+        } else if (step.says("Push each hose in")) {
+            ((ObjectNode) sheet.get("supply")).put("held", true);
         } else if (step.says("the valve")) {
             sheet.put("valveSound", true);
         } else if (step.says("the hose")) {

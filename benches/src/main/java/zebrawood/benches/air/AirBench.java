@@ -36,8 +36,14 @@ public final class AirBench extends FormBench<AirReadings, AirFinding> {
             Field.oneOf(
                     SOURCE, "air from a", List.of(new Choice("pump", "pump"), new Choice("compressor", "compressor"))),
             Field.truth("filterFitted", "its filter", "not looked at", "fitted", "none"),
+            Field.amount("supply.setBar", "regulator set to", Quantity.PRESSURE),
+            Field.amount("supply.ratedBar", "parts rated for", Quantity.PRESSURE),
+            Field.truth("supply.locked", "its knob", "not looked at", "locked", "not locked")
+                    .anew(),
             Field.truth(VALVE, "valve", "there is none", "sound", "not sound").anew(),
             Field.truth(HOSE, "hose and joints", "not looked at", "sound", "not sound")
+                    .anew(),
+            Field.truth("supply.held", "hoses", "not pulled at", "held fast", "one comes off")
                     .anew(),
             Field.words(ON, "command for on"),
             Field.truth(SEEN_ON, "on sent", "not tried", "air came", "nothing came")
@@ -49,6 +55,8 @@ public final class AirBench extends FormBench<AirReadings, AirFinding> {
             Field.oneOf("engraving.felt", "engraving, felt", FELT).anew(),
             Field.amount("cutting.readLMin", "cutting, read", Quantity.FLOW).anew(),
             Field.oneOf("cutting.felt", "cutting, felt", FELT).anew(),
+            Field.amount("mostEngravingLMin", "most for engraving", Quantity.FLOW)
+                    .usually(new Amount(Quantity.FLOW, 8, 0)),
             Field.amount("leastCuttingLMin", "least for cutting", Quantity.FLOW)
                     .usually(new Amount(Quantity.FLOW, 15, 0)));
 

@@ -1,16 +1,19 @@
 package zebrawood.benches.extraction;
 
 import java.io.File;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.scene.control.Button;
 import zebrawood.core.extraction.ExtractionFinding;
 import zebrawood.core.extraction.ExtractionReadings;
 import zebrawood.core.extraction.Layout;
+import zebrawood.core.extraction.UsualLoss;
 import zebrawood.core.reading.ReadingException;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
@@ -68,6 +71,10 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
                     Field.amount(GAUGE, "filter gauge", Quantity.PASCAL)
                             .empty("none")
                             .own(),
+                    Field.amount("port.velocityMs", "air at the port", Quantity.SPEED)
+                            .empty("not measured")
+                            .anew(),
+                    Field.amount("port.diameterMm", "bore of the port", Quantity.LENGTH),
                     Field.amount("minTransportMs", "least velocity", Quantity.SPEED)
                             .usually(new Amount(Quantity.SPEED, 10, 0)),
                     Field.pairs(
@@ -79,14 +86,7 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
                     RUN,
                     MOST,
                     false,
-                    Field.oneOf(
-                            "kind",
-                            "what",
-                            List.of(
-                                    new Choice(DUCT, "duct"),
-                                    new Choice(HOSE, "hose"),
-                                    new Choice(FITTING, "bend"),
-                                    new Choice(FILTER, "filter"))),
+                    Field.oneOf("kind", "what", parts()),
                     Field.words("name", "called"),
                     Field.amount("bore", "bore", Quantity.LENGTH),
                     Field.amount("a", "m; loss; m³/h", Quantity.PLAIN),
@@ -141,6 +141,26 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
         kept().ifPresent(layout -> sheet.record(OTHER, layout));
     }
 
+    /** What a run is made of; a usual loss stands beside its name. */
+    private static List<Choice> parts() {
+        List<Choice> parts = new ArrayList<>(List.of(
+                new Choice(DUCT, "duct"),
+                new Choice(HOSE, "hose"),
+                new Choice(FITTING, "bend"),
+                new Choice(FILTER, "filter")));
+        for (UsualLoss loss : UsualLoss.values()) {
+            parts.add(new Choice(loss.words(), loss.words() + ", " + Amount.exact(loss.coefficient())));
+        }
+        return parts;
+    }
+
+    /** The usual loss of a kind of part, where it was picked by one. */
+    private static Optional<UsualLoss> usual(String kind) {
+        return Stream.of(UsualLoss.values())
+                .filter(loss -> loss.words().equals(kind))
+                .findFirst();
+    }
+
     private String kind(int row) {
         return form().chosen(RUN + "[" + row + "].kind");
     }
@@ -155,7 +175,9 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
 
     private void part(Worksheet sheet, int row, String kind, Map<String, Integer> counts) {
         String field = RUN + "[" + row + "].";
-        String list = kind.equals(FITTING) ? "fittings" : kind.equals(FILTER) ? "filters" : "segments";
+        String list = kind.equals(FITTING) || usual(kind).isPresent()
+                ? "fittings"
+                : kind.equals(FILTER) ? "filters" : "segments";
         int index = counts.merge(list, 1, Integer::sum) - 1;
         String at = list + "[" + index + "].";
         if (place().draft().text(field + "name").isBlank()) {
@@ -177,7 +199,11 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
             }
             case "fittings" -> {
                 sheet.amount(field + "bore", at + "diameterMm", Quantity.LENGTH);
-                sheet.amount(field + "a", at + "lossCoefficient", Quantity.PLAIN);
+                if (place().draft().text(field + "a").isBlank() && usual(kind).isPresent()) {
+                    sheet.number(at + "lossCoefficient", usual(kind).get().coefficient());
+                } else {
+                    sheet.amount(field + "a", at + "lossCoefficient", Quantity.PLAIN);
+                }
             }
             default -> {
                 sheet.amount(field + "a", at + "ratedFlowM3h", Quantity.PLAIN);

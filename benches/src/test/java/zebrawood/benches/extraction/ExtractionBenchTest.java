@@ -10,6 +10,7 @@ import zebrawood.core.extraction.Extraction;
 import zebrawood.core.extraction.ExtractionFinding;
 import zebrawood.core.extraction.ExtractionReadings;
 import zebrawood.core.extraction.Layout;
+import zebrawood.core.extraction.UsualLoss;
 import zebrawood.core.machine.Family;
 import zebrawood.kit.bench.Stop;
 import zebrawood.kit.form.Draft;
@@ -41,6 +42,24 @@ class ExtractionBenchTest {
             ExtractionReadings read = seat.readings().orElseThrow();
             Map<String, Draft.Text> back = seat.bench().texts(read, Map.of(), true);
             assertThat(back.get("rough of brick").text()).isEqualTo("3");
+        }
+    }
+
+    /** Where its maker says nothing, the usual loss of a part counts; what is typed counts before it. */
+    @Test
+    void aUsualLossCountsUntilAnotherIsTyped() {
+        try (BenchSeat<ExtractionReadings, ExtractionFinding> seat =
+                new BenchSeat<>(stop, Plates.bare("Kestrel", Family.GANTRY_DIODE), Map.of())) {
+            seat.put("requiredFlowM3h", "200").put("fanCurve", "0 640; 200 590; 400 455; 690 0");
+            duct(seat, 0, "run", "125", "2");
+            seat.draft("run[1].kind", UsualLoss.RAIN_CAP.words()).put("run[1].bore", "125");
+            assertThat(seat.readings().orElseThrow().fittings()).singleElement().satisfies(cap -> {
+                assertThat(cap.name()).isEqualTo("rain cap 1");
+                assertThat(cap.lossCoefficient()).isEqualTo(UsualLoss.RAIN_CAP.coefficient());
+            });
+            seat.put("run[1].a", "0.9");
+            assertThat(seat.readings().orElseThrow().fittings().get(0).lossCoefficient())
+                    .isEqualTo(0.9);
         }
     }
 

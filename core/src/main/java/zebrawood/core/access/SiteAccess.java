@@ -32,6 +32,11 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
     /** standard gravity, m/s², by definition */
     private static final double GRAVITY = 9.80665;
 
+    /** kg that one person lifts at the most, under good conditions */
+    private static final double ONE_LIFTS_KG = 25;
+    /** people who can lift one thing together without gear */
+    private static final int MOST_LIFT = 4;
+
     /** N under one foot, from which on a floor is dented without a plate */
     private static final double HEAVY_FOOT_N = 1_000;
 
@@ -136,6 +141,7 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
                             "Tightest is " + Said.quoted(finding.tightest().name())
                                     + ": {0} clearance. Upright all the way; an estimate, measure again on the day.",
                             mm(finding.tightest().spareMm()).most())));
+            instructions.add(lifting(machine.massKg()));
             if (finding.footOk().isEmpty() && Limits.atLeast(foot, HEAVY_FOOT_N)) {
                 instructions.add(Instruction.of(
                                 "floor",
@@ -147,6 +153,24 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
             }
         }
         return new Outcome<>(finding, verdict, instructions);
+    }
+
+    /** People and gear, as a caution: what one person should lift is 25 kg at the most, and four do not lift as one. */
+    private static Instruction lifting(double massKg) {
+        Amount mass = new Amount(Quantity.MASS, massKg, 0).least();
+        long people = (long) Math.ceil(massKg / ONE_LIFTS_KG - 1e-9);
+        Said action = people <= MOST_LIFT
+                ? Said.of(
+                        (people == 1
+                                        ? "Lift it with one person at the least"
+                                        : "Lift it with " + people + " people or more")
+                                + ": it weighs {0}.",
+                        mass)
+                : Said.of("Do not lift it by hand: it weighs {0}. Use a trolley or hoist rated for that.", mass);
+        return Instruction.of("lifting", action)
+                .byHand(Said.of(
+                        "Hold it only where its manual says, step by step, nobody under it; stairs and hoists are"
+                                + " for people who do that work."));
     }
 
     private static List<Passage> openings(

@@ -3,6 +3,8 @@ package zebrawood.core.air;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Card;
@@ -15,6 +17,7 @@ import zebrawood.core.procedure.Outcome;
 import zebrawood.core.procedure.Phase;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.procedure.Verdict;
+import zebrawood.core.reading.Limits;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.Said;
@@ -24,6 +27,8 @@ public final class AirAssist implements Procedure<AirReadings, AirFinding> {
 
     /** keeps smoke off a lens while engraving, where the plate asks for nothing */
     private static final double ENGRAVING_L_MIN = 2;
+    /** more than this drives dust into the work and onto the lens while engraving */
+    private static final double MOST_ENGRAVING_L_MIN = 8;
     /** blows a kerf free while cutting, where the plate asks for nothing */
     private static final double CUTTING_L_MIN = 15;
 
@@ -44,8 +49,10 @@ public final class AirAssist implements Procedure<AirReadings, AirFinding> {
                     List.of(
                             "Send the command from the job software, not from the switch on the pump.",
                             "A compressor without a filter blows oil on the lens.",
-                            "Little air for engraving keeps smoke off the lens; much air for cutting blows the "
-                                    + "flame out."),
+                            "Little air for engraving keeps smoke off the lens, and much of it drives dust into the "
+                                    + "work; much air for cutting blows the flame out.",
+                            "Set the regulator, then push its knob in until it locks. Push each hose in to its stop"
+                                    + " and pull at it; a clamp where it is not push-fit."),
                     "Without air a cut flames, smoke burns into the lens, and the fire is where nobody looks.",
                     List.of("What blows out a flame depends on the material: stay with it, whatever the air does.")));
 
@@ -76,30 +83,25 @@ public final class AirAssist implements Procedure<AirReadings, AirFinding> {
 
     @Override
     public Outcome<AirFinding> evaluate(AirReadings read) {
-        AirFinding.Tolerances least = new AirFinding.Tolerances(
-                read.leastEngravingLMin().orElse(ENGRAVING_L_MIN),
-                read.leastCuttingLMin().orElse(CUTTING_L_MIN));
-        List<String> unsound = new ArrayList<>();
-        if (read.source() == AirReadings.Source.COMPRESSOR
-                && !read.filterFitted().orElse(false)) {
-            unsound.add("filter");
-        }
-        if (!read.valveSound().orElse(true)) {
-            unsound.add("valve");
-        }
-        if (!read.hoseSound()) {
-            unsound.add("hose");
-        }
+        Optional<AirReadings.Supply> supply = read.supply();
+        double least = read.leastEngravingLMin().orElse(ENGRAVING_L_MIN);
+        AirFinding.Tolerances tolerances = new AirFinding.Tolerances(
+                least,
+                read.leastCuttingLMin().orElse(CUTTING_L_MIN),
+                OptionalDouble.of(read.mostEngravingLMin().orElse(Math.max(MOST_ENGRAVING_L_MIN, least))),
+                supply.map(AirReadings.Supply::ratedBar).orElse(OptionalDouble.empty()));
         AirFinding finding = new AirFinding(
-                unsound,
+                unsound(read),
                 read.seenOn(),
                 read.seenOff(),
-                read.engraving().reaches(least.engravingLMin(), AirReadings.Felt.LIGHT),
-                read.cutting().reaches(least.cuttingLMin(), AirReadings.Felt.STRONG),
+                read.engraving().reaches(tolerances.engravingLMin(), AirReadings.Felt.LIGHT),
+                Optional.of(
+                        read.engraving().keepsTo(tolerances.mostEngravingLMin().getAsDouble(), AirReadings.Felt.LIGHT)),
+                read.cutting().reaches(tolerances.cuttingLMin(), AirReadings.Felt.STRONG),
                 read.engraving(),
                 read.cutting(),
                 read.source(),
-                least);
+                tolerances);
         List<Instruction> instructions = instructions(finding);
         boolean fails = !finding.obeysOn() || !finding.obeysOff();
         Verdict verdict = fails ? Verdict.FAIL : instructions.isEmpty() ? Verdict.PASS : Verdict.ADJUST;
@@ -110,8 +112,47 @@ public final class AirAssist implements Procedure<AirReadings, AirFinding> {
         return new Outcome<>(finding, verdict, instructions);
     }
 
+    /** Parts to be put right, in the order of the air. */
+    private static List<String> unsound(AirReadings read) {
+        List<String> unsound = new ArrayList<>();
+        Optional<AirReadings.Supply> supply = read.supply();
+        if (supply.filter(s -> s.setBar().isPresent()
+                        && s.ratedBar().isPresent()
+                        && !Limits.atMost(s.setBar().getAsDouble(), s.ratedBar().getAsDouble()))
+                .isPresent()) {
+            unsound.add("regulator");
+        }
+        if (!supply.flatMap(AirReadings.Supply::locked).orElse(true)) {
+            unsound.add("lock");
+        }
+        if (read.source() == AirReadings.Source.COMPRESSOR
+                && !read.filterFitted().orElse(false)) {
+            unsound.add("filter");
+        }
+        if (!read.valveSound().orElse(true)) {
+            unsound.add("valve");
+        }
+        if (!read.hoseSound()) {
+            unsound.add("hose");
+        }
+        if (!supply.flatMap(AirReadings.Supply::held).orElse(true)) {
+            unsound.add("joints");
+        }
+        return unsound;
+    }
+
     private static List<Instruction> instructions(AirFinding finding) {
         List<Instruction> instructions = new ArrayList<>();
+        if (finding.unsound().contains("regulator")) {
+            instructions.add(Instruction.of(
+                            "regulator",
+                            Said.of(
+                                    "Set the regulator to {0} or less before the air is switched on.",
+                                    bar(finding.tolerances().ratedBar().getAsDouble())
+                                            .most()))
+                    .byHand(Said.of("That is what the weakest of hose, valve and fittings is rated for: they can burst"
+                            + " or fly off.")));
+        }
         if (!finding.obeysOn()) {
             instructions.add(Instruction.of(
                             "command", Said.of("Find the command that switches the air on, before anything is cut."))
@@ -135,6 +176,15 @@ public final class AirAssist implements Procedure<AirReadings, AirFinding> {
         if (finding.unsound().contains("hose")) {
             instructions.add(Instruction.of("hose", Said.of("Replace the hose, or make its joints tight.")));
         }
+        if (finding.unsound().contains("lock")) {
+            instructions.add(Instruction.of("regulator", Said.of("Push the regulator's knob in until it locks."))
+                    .byHand(Said.of("A knob that turns by itself changes every cut.")));
+        }
+        if (finding.unsound().contains("joints")) {
+            instructions.add(Instruction.of(
+                            "joints", Said.of("Push each hose in to its stop, and clamp those that are not push-fit."))
+                    .byHand(Said.of("Air off first. Then pull at each: it must not move.")));
+        }
         if (!finding.cuts()) {
             instructions.add(Instruction.of(
                             "flow",
@@ -151,8 +201,22 @@ public final class AirAssist implements Procedure<AirReadings, AirFinding> {
                                     "Give a little air for engraving: {0} at the nozzle.",
                                     flow(finding.tolerances().engravingLMin()).least()))
                     .byHand(Said.of("It keeps smoke off the lens.")));
+        } else if (!finding.gentle().orElse(true)) {
+            instructions.add(Instruction.of(
+                            "flow",
+                            Said.of(
+                                    "Give less air for engraving: {0} at the nozzle, or less.",
+                                    flow(finding.tolerances()
+                                                    .mostEngravingLMin()
+                                                    .getAsDouble())
+                                            .most()))
+                    .byHand(Said.of("More drives dust into the work and up to the lens.")));
         }
         return instructions;
+    }
+
+    private static Amount bar(double bar) {
+        return new Amount(Quantity.PRESSURE, bar, 1);
     }
 
     private static Amount flow(double lMin) {
@@ -185,8 +249,10 @@ public final class AirAssist implements Procedure<AirReadings, AirFinding> {
     @Override
     public Said judgedBy(AirFinding finding) {
         return Said.of(
-                "{0} for engraving, {1} for cutting, on and off seen",
+                "{0} for engraving" + (finding.tolerances().mostEngravingLMin().isPresent() ? ", {2} at the most" : "")
+                        + ", {1} for cutting, on and off seen",
                 flow(finding.tolerances().engravingLMin()),
-                flow(finding.tolerances().cuttingLMin()));
+                flow(finding.tolerances().cuttingLMin()),
+                flow(finding.tolerances().mostEngravingLMin().orElse(0)));
     }
 }

@@ -3,6 +3,7 @@ package zebrawood.core.air;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.core.reading.Checks;
+import zebrawood.core.reading.Limits;
 
 /**
  * An air assist, looked at part by part and tried.
@@ -18,7 +19,9 @@ import zebrawood.core.reading.Checks;
  * @param engraving at the nozzle when engraving
  * @param cutting at the nozzle when cutting
  * @param leastEngravingLMin what keeps the lens clear, l/min, above 0; 2 where absent
+ * @param mostEngravingLMin beyond which dust is driven into the work and the lens, l/min, above 0; 8 where absent
  * @param leastCuttingLMin what blows a flame out, l/min, above 0; 15 where absent: the machine's manual decides
+ * @param supply the regulator and how hoses are held, where that was looked at
  */
 public record AirReadings(
         Source source,
@@ -32,7 +35,58 @@ public record AirReadings(
         Flow engraving,
         Flow cutting,
         OptionalDouble leastEngravingLMin,
-        OptionalDouble leastCuttingLMin) {
+        OptionalDouble mostEngravingLMin,
+        OptionalDouble leastCuttingLMin,
+        Optional<Supply> supply) {
+
+    /** One of which neither a most is known nor the supply was looked at. */
+    public AirReadings(
+            Source source,
+            Optional<Boolean> filterFitted,
+            boolean hoseSound,
+            Optional<Boolean> valveSound,
+            String onCommand,
+            String offCommand,
+            boolean seenOn,
+            boolean seenOff,
+            Flow engraving,
+            Flow cutting,
+            OptionalDouble leastEngravingLMin,
+            OptionalDouble leastCuttingLMin) {
+        this(
+                source,
+                filterFitted,
+                hoseSound,
+                valveSound,
+                onCommand,
+                offCommand,
+                seenOn,
+                seenOff,
+                engraving,
+                cutting,
+                leastEngravingLMin,
+                OptionalDouble.empty(),
+                leastCuttingLMin,
+                Optional.empty());
+    }
+
+    /**
+     * What drives the air, and what holds the hoses on.
+     *
+     * @param setBar what the regulator is set to, gauge bar, 0 or more
+     * @param ratedBar what the weakest of hose, valve and fittings is rated for, gauge bar, above 0
+     * @param locked whether its knob is locked
+     * @param held whether every hose is pushed in to its stop, or clamped, and does not come off when pulled
+     */
+    public record Supply(
+            OptionalDouble setBar, OptionalDouble ratedBar, Optional<Boolean> locked, Optional<Boolean> held) {
+        public Supply {
+            new Checks()
+                    .atLeast("setBar", setBar, 0)
+                    .above("ratedBar", ratedBar, 0)
+                    .done();
+        }
+    }
 
     /** Where air comes from. */
     public enum Source {
@@ -61,15 +115,23 @@ public record AirReadings(
                     .done();
         }
 
+        /** Whether it is no more than is good: as read, or at most as strong as it should feel. */
+        boolean keepsTo(double mostLMin, Felt most) {
+            return readLMin.isPresent()
+                    ? Limits.atMost(readLMin.getAsDouble(), mostLMin)
+                    : felt.orElseThrow().compareTo(most) <= 0;
+        }
+
         /** Whether it is as much as is needed: as read, or at least as strong as it should feel. */
         boolean reaches(double leastLMin, Felt least) {
             return readLMin.isPresent()
-                    ? readLMin.getAsDouble() >= leastLMin
+                    ? Limits.atLeast(readLMin.getAsDouble(), leastLMin)
                     : felt.orElseThrow().compareTo(least) >= 0;
         }
     }
 
     public AirReadings {
+        double least = leastEngravingLMin == null ? 0 : leastEngravingLMin.orElse(0);
         new Checks()
                 .present("source", source)
                 .text("onCommand", onCommand)
@@ -77,6 +139,7 @@ public record AirReadings(
                 .present("engraving", engraving)
                 .present("cutting", cutting)
                 .above("leastEngravingLMin", leastEngravingLMin, 0)
+                .above("mostEngravingLMin", mostEngravingLMin, least)
                 .above("leastCuttingLMin", leastCuttingLMin, 0)
                 .done();
     }

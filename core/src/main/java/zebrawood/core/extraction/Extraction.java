@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zebrawood.core.extraction.ExtractionFinding.Kind;
 import zebrawood.core.extraction.ExtractionFinding.Link;
@@ -62,11 +63,22 @@ public final class Extraction implements Procedure<ExtractionReadings, Extractio
                             "Pull hoses straight; one that hangs in folds takes two or three times as much.",
                             "The fan belongs at the outlet: what leaks then is sucked in, not blown into the room.",
                             "Start a job without the beam and see that the machine's signal starts the extraction.",
+                            "Pick a bend, cap or mesh, and its usual loss counts until you type its maker's: "
+                                    + usualLosses() + ".",
+                            "Hold an anemometer in the middle of the port: the smaller of what it shows and what is "
+                                    + "computed is believed.",
                             "A filter that returns the air to the room must be made for what is cut here."),
                     "Too little flow leaves smoke on lens and workpiece and in the lungs; too slow air leaves "
                             + "dust in the duct, which burns.",
                     List.of("An estimate for a talk with whoever builds the duct. Outlet, fire dampers and what "
                             + "may leave the building are for the local code.")));
+
+    /** The usual losses, as the help tells them. */
+    private static String usualLosses() {
+        return Stream.of(UsualLoss.values())
+                .map(loss -> loss.words() + " " + Amount.exact(loss.coefficient()))
+                .collect(Collectors.joining(", "));
+    }
 
     @Override
     public Card card() {
@@ -126,9 +138,16 @@ public final class Extraction implements Procedure<ExtractionReadings, Extractio
                 Limits.atLeast(margin, 0) && !carries
                         ? layout.oneShut().flatMap(shut -> shut(read, shut, fan, least))
                         : Optional.empty(),
+                read.port().map(port -> {
+                    double there = port.flowM3h();
+                    return new ExtractionFinding.Measured(there, margin(there, read), there < flow);
+                }),
                 new ExtractionFinding.Tolerances(least));
         List<Instruction> instructions = instructions(read, finding);
         boolean passes = Limits.atLeast(margin, 0)
+                && finding.measured()
+                        .map(measured -> Limits.atLeast(measured.marginPct(), 0))
+                        .orElse(true)
                 && carries
                 && read.fanAtDischargeEnd()
                 && read.startSignal().orElse(true);
@@ -358,6 +377,18 @@ public final class Extraction implements Procedure<ExtractionReadings, Extractio
         } else if (!finding.transportOk()) {
             instructions.add(tooSlow(finding));
         }
+        finding.measured()
+                .filter(measured -> enough && !Limits.atLeast(measured.marginPct(), 0))
+                .ifPresent(measured -> instructions.add(Instruction.of(
+                                "port",
+                                Said.of(
+                                        "Look for a leak, a shut gate or a full filter: at the port {0} are missing.",
+                                        flow(finding.requiredFlowM3h() - measured.flowM3h())
+                                                .least()))
+                        .byHand(Said.of(
+                                "By its parts the run draws {0}, and {1} were measured: what was measured is believed."
+                                        + " Measure again after that.",
+                                flow(finding.operatingFlowM3h()), flow(measured.flowM3h())))));
         if (!read.startSignal().orElse(true)) {
             instructions.add(Instruction.of(
                             "start signal",
@@ -404,6 +435,10 @@ public final class Extraction implements Procedure<ExtractionReadings, Extractio
                                 Said.quoted(finding.losses().get(0).name()) + ", {0}",
                                 new Amount(
                                         Quantity.PASCAL, finding.losses().get(0).pa(), 0)))));
+        finding.measured()
+                .ifPresent(measured -> evidence.add(new Evidence(
+                        "measured at the port",
+                        Said.of("{0}" + (measured.believed() ? ", believed" : ""), flow(measured.flowM3h())))));
         finding.velocities().stream()
                 .min(Comparator.comparingDouble(ExtractionFinding.Velocity::ms))
                 .ifPresent(slow -> evidence.add(new Evidence(

@@ -27,6 +27,7 @@ import java.util.OptionalDouble;
  * @param filterDue when its gauge will show that the filter is loaded, where that can be said
  * @param other the other layout, where one was given
  * @param shut what a shut port gives, where that alone carries the dust
+ * @param measured what was measured at the port, where it was; the smaller of it and what was computed is believed
  * @param tolerances what it was judged by
  */
 public record ExtractionFinding(
@@ -49,7 +50,17 @@ public record ExtractionFinding(
         Optional<LocalDate> filterDue,
         Optional<OtherLayout> other,
         Optional<Shut> shut,
+        Optional<Measured> measured,
         Tolerances tolerances) {
+
+    /**
+     * What an anemometer showed at the port.
+     *
+     * @param flowM3h that follows from it
+     * @param marginPct over the required flow, %
+     * @param believed whether it is smaller than what was computed: then it counts
+     */
+    public record Measured(double flowM3h, double marginPct, boolean believed) {}
 
     /** m/s in a segment. */
     public record Velocity(String name, double ms) {}

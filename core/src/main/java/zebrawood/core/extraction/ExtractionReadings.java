@@ -25,6 +25,7 @@ import zebrawood.core.reading.Checks;
  * @param startSignal whether the machine's start signal was seen to start it, where that was tried
  * @param gauge what the filter's gauge showed, Pa, on which days
  * @param other another layout to compare with, with the same fan
+ * @param port what an anemometer showed at the machine's port, where it was held there
  */
 public record ExtractionReadings(
         double requiredFlowM3h,
@@ -37,7 +38,55 @@ public record ExtractionReadings(
         boolean fanAtDischargeEnd,
         Optional<Boolean> startSignal,
         List<Gauged> gauge,
-        Optional<Layout> other) {
+        Optional<Layout> other,
+        Optional<Port> port) {
+
+    /** One whose port was not measured. */
+    public ExtractionReadings(
+            double requiredFlowM3h,
+            Optional<Air> air,
+            List<Segment> segments,
+            List<Fitting> fittings,
+            List<Filter> filters,
+            List<FanPoint> fanCurve,
+            OptionalDouble minTransportMs,
+            boolean fanAtDischargeEnd,
+            Optional<Boolean> startSignal,
+            List<Gauged> gauge,
+            Optional<Layout> other) {
+        this(
+                requiredFlowM3h,
+                air,
+                segments,
+                fittings,
+                filters,
+                fanCurve,
+                minTransportMs,
+                fanAtDischargeEnd,
+                startSignal,
+                gauge,
+                other,
+                Optional.empty());
+    }
+
+    /** An anemometer in the middle of a round port: m/s, at least 0, and the port's bore, mm, above 0. */
+    public record Port(double velocityMs, double diameterMm) {
+
+        /** of the velocity in the middle the mean one has so much in a round duct, cautiously */
+        private static final double OF_THE_MIDDLE = 0.9;
+
+        public Port {
+            new Checks()
+                    .atLeast("velocityMs", velocityMs, 0)
+                    .above("diameterMm", diameterMm, 0)
+                    .done();
+        }
+
+        /** m³/h */
+        double flowM3h() {
+            return OF_THE_MIDDLE * velocityMs * Math.PI / 4 * diameterMm * diameterMm / 1e6 * 3600;
+        }
+    }
 
     /** A point of a fan's curve: flow, m³/h, at least 0; pressure, Pa, at least 0. */
     public record FanPoint(double flowM3h, double pressurePa) {

@@ -128,15 +128,12 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
                                     "By them the gap at the thinnest place would be {0}, and it was measured as {1}.",
                                     Amount.mm(byRamp, 2), Amount.mm(best, 2)))));
         }
-        if (finding.driftMm().isPresent()
-                && read.lastDepthMm().isPresent()
-                && Math.abs(finding.driftMm().getAsDouble())
-                        > read.lastDepthMm().getAsDouble()) {
+        double moved = drift(best, read).orElse(0);
+        if (Math.abs(moved) > read.lastDepthMm().orElse(Double.POSITIVE_INFINITY)) {
             return new Outcome<>(
                     finding,
                     Verdict.UNCLEAR,
-                    List.of(far(
-                            finding.driftMm().getAsDouble(), read.lastDepthMm().getAsDouble())));
+                    List.of(far(moved, read.lastDepthMm().getAsDouble())));
         }
         return new Outcome<>(finding, Verdict.PASS, List.of(set(best, read, finding)));
     }

@@ -101,9 +101,10 @@ class AirAssistTest {
                     hose,
                     on,
                     off,
-                    engraves ? felt(Felt.STRONG) : read(0.5),
+                    engraves ? felt(Felt.LIGHT) : read(0.5),
                     cuts ? read(40) : felt(Felt.NOTHING));
-            int faults = (on && off ? 0 : 1)
+            int faults = (on ? 0 : 1)
+                    + (off ? 0 : 1)
                     + (compressor && !filter ? 1 : 0)
                     + (hose ? 0 : 1)
                     + (engraves ? 0 : 1)
@@ -114,6 +115,46 @@ class AirAssistTest {
             assertThat(outcome.finding().obeysOn()).isEqualTo(on);
             assertThat(outcome.finding().cuts()).isEqualTo(cuts);
         }
+    }
+
+    /**
+     * Air that drives dust in, a regulator over its parts, a knob that turns, a hose that comes off: each has its say.
+     */
+    @Test
+    void tooMuchAirAndLoosePartsAreToldAndToldNoMoreOnceTheyArePutRight() {
+        AirReadings.Supply loose = new AirReadings.Supply(
+                OptionalDouble.of(6.5), OptionalDouble.of(6.04), Optional.of(false), Optional.of(false));
+        Outcome<AirFinding> outcome = supplied(read(9), loose);
+        assertThat(outcome.verdict()).isEqualTo(Verdict.ADJUST);
+        assertThat(outcome.instructions().stream().map(i -> i.action().in(UnitChoice.METRIC)))
+                .containsExactly(
+                        "Set the regulator to 6.0 bar or less before the air is switched on.",
+                        "Push the regulator's knob in until it locks.",
+                        "Push each hose in to its stop, and clamp those that are not push-fit.",
+                        "Give less air for engraving: 8 l/min at the nozzle, or less.");
+        AirReadings.Supply right = new AirReadings.Supply(
+                OptionalDouble.of(6.0), OptionalDouble.of(6.04), Optional.of(true), Optional.of(true));
+        assertThat(supplied(read(8), right).verdict()).isEqualTo(Verdict.PASS);
+        assertThat(supplied(felt(Felt.STRONG), right).verdict()).isEqualTo(Verdict.ADJUST);
+    }
+
+    private Outcome<AirFinding> supplied(AirReadings.Flow engraving, AirReadings.Supply supply) {
+        return new AirAssist()
+                .evaluate(new AirReadings(
+                        Source.PUMP,
+                        Optional.empty(),
+                        true,
+                        Optional.empty(),
+                        "M8",
+                        "M9",
+                        true,
+                        true,
+                        engraving,
+                        read(20),
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        Optional.of(supply)));
     }
 
     @Test

@@ -66,6 +66,9 @@ class CoolantSetpointTest {
             for (int round = 0; outcome.verdict() == Verdict.FAIL && round < 4; round++) {
                 failed++;
                 String action = said(outcome, 0);
+                if (action.startsWith("Use a chiller")) {
+                    break;
+                }
                 Matcher number = NUMBER.matcher(action);
                 assertThat(number.find()).as(action).isTrue();
                 double to = Double.parseDouble(number.group(1));
@@ -77,6 +80,11 @@ class CoolantSetpointTest {
                     air = to;
                 }
                 outcome = at(air, humidity, follow);
+            }
+            if (said(outcome, 0).startsWith("Use a chiller")) {
+                // no room is held so closely: nothing that is done to it can be enough
+                assertThat(outcome.verdict()).isEqualTo(Verdict.FAIL);
+                continue;
             }
             assertThat(outcome.verdict())
                     .as("%.2f °C, %.1f %%, %s: %s", air, humidity, follow, said(outcome, 0))

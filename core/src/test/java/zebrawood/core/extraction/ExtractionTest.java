@@ -290,4 +290,39 @@ class ExtractionTest {
         assertThat(outcome.finding().other().orElseThrow().flowM3h())
                 .isGreaterThan(outcome.finding().operatingFlowM3h());
     }
+
+    /**
+     * Of what is computed and what an anemometer shows the smaller counts: 3.0 m/s in the middle of 150 mm are 171.8
+     * m³/h.
+     */
+    @Test
+    void whatIsMeasuredAtThePortCountsWhereItIsLess() {
+        Layout run = new Layout(List.of(duct("hose", 125, 2)), List.of(), List.of());
+        for (double velocity : new double[] {3.0, 12.0}) {
+            ExtractionReadings read = new ExtractionReadings(
+                    330,
+                    Optional.empty(),
+                    run.segments(),
+                    run.fittings(),
+                    run.filters(),
+                    FAN,
+                    OptionalDouble.of(5),
+                    true,
+                    Optional.empty(),
+                    List.of(),
+                    Optional.empty(),
+                    Optional.of(new ExtractionReadings.Port(velocity, 150)));
+            Outcome<ExtractionFinding> outcome = procedure.evaluate(read);
+            ExtractionFinding.Measured measured = outcome.finding().measured().orElseThrow();
+            assertThat(measured.flowM3h()).isCloseTo(velocity * 57.2555, within(0.01));
+            boolean less = velocity < 5;
+            assertThat(measured.believed()).isEqualTo(less);
+            assertThat(outcome.verdict()).isEqualTo(less ? Verdict.ADJUST : Verdict.PASS);
+            assertThat(outcome.instructions().get(0).action().in(UnitChoice.METRIC))
+                    .isEqualTo(
+                            less
+                                    ? "Look for a leak, a shut gate or a full filter: at the port 159 m³/h are missing."
+                                    : "It draws enough.");
+        }
+    }
 }

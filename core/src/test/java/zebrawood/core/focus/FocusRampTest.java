@@ -307,4 +307,48 @@ class FocusRampTest {
                 .extracting(trait -> trait.label())
                 .containsExactly("best gap", "thinnest line");
     }
+
+    /** A best gap that moved by more than the focus is deep asks for a second line before anybody sets it. */
+    @Test
+    void aGapThatMovedByMoreThanTheDepthOfFocusIsReadTwice() {
+        for (double last : new double[] {6.84 - 4, 6.84 - 0.1, 6.84 + 4}) {
+            Outcome<RampFinding> outcome = procedure.evaluate(new RampReadings(
+                    10600,
+                    11.6,
+                    180,
+                    10.2,
+                    Optional.empty(),
+                    Optional.of(marks(17, caustic(6.84))),
+                    OptionalDouble.of(0.02),
+                    OptionalDouble.empty(),
+                    OptionalDouble.of(last),
+                    Optional.empty()));
+            boolean far =
+                    Math.abs(6.84 - last) > outcome.finding().depthOfFocusMm().getAsDouble();
+            assertThat(outcome.instructions().get(0).action().words().startsWith("Burn a second line"))
+                    .as("last time %.2f mm", last)
+                    .isEqualTo(far);
+        }
+    }
+
+    /** What was only looked for never stands against what a fit proved. */
+    @Test
+    void aThinnestPlaceFarFromWhatAFitProvedIsUnclear() {
+        for (double last : new double[] {2.0, 6.0, 6.9}) {
+            Outcome<RampFinding> outcome = procedure.evaluate(new RampReadings(
+                    10600,
+                    11.6,
+                    180,
+                    10.2,
+                    Optional.empty(),
+                    Optional.empty(),
+                    OptionalDouble.empty(),
+                    OptionalDouble.of(90),
+                    OptionalDouble.empty(),
+                    OptionalDouble.of(last),
+                    OptionalDouble.of(2.7),
+                    Optional.empty()));
+            assertThat(outcome.verdict()).isEqualTo(Math.abs(6.5 - last) > 2.7 ? Verdict.UNCLEAR : Verdict.PASS);
+        }
+    }
 }

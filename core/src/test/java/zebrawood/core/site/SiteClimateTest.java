@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import zebrawood.core.machine.ClimateLimits;
 import zebrawood.core.procedure.Outcome;
 import zebrawood.core.procedure.Verdict;
+import zebrawood.core.units.Said;
 import zebrawood.core.units.UnitChoice;
 
 class SiteClimateTest {
@@ -66,5 +67,37 @@ class SiteClimateTest {
         assertThat(HumidAir.moistureGPerKg(20, 100)).isCloseTo(14.69, within(0.05));
         assertThat(HumidAir.saturationTemperatureC(HumidAir.saturationHPa(-7.5)))
                 .isCloseTo(-7.5, within(1e-9));
+    }
+
+    /** Warm damp air that is cooled would drip: it is dried first, and both done, the room suits the machine. */
+    @Test
+    void airNearItsDewPointIsDriedBeforeTheRoomIsCooled() {
+        ClimateLimits limits = new ClimateLimits(14, 22, OptionalDouble.of(22), 66);
+        Outcome<ClimateFinding> damp = procedure.evaluate(new ClimateReadings(31, 85, limits));
+        Said said = damp.instructions().get(0).action();
+        assertThat(said.words())
+                .startsWith("Dry the air to {0} or less at this temperature, then cool the room to {1}");
+        double humidity = said.amounts().get(0).asSaid();
+        double celsius = said.amounts().get(1).asSaid();
+        assertThat(HumidAir.dewPointC(31, humidity))
+                .as("dry enough for the way there")
+                .isLessThan(celsius);
+        double then = 100 * HumidAir.vapourHPa(31, humidity) / HumidAir.saturationHPa(celsius);
+        assertThat(procedure
+                        .evaluate(new ClimateReadings(celsius, then, limits))
+                        .verdict())
+                .isEqualTo(Verdict.PASS);
+    }
+
+    /** Limits stand in decimals: a figure typed in Fahrenheit is at its end whatever its bits are. */
+    @Test
+    void aLimitIncludesItsEndInAnyUnit() {
+        ClimateLimits limits = new ClimateLimits(14, 29, OptionalDouble.of(22), 66);
+        assertThat(procedure
+                        .evaluate(new ClimateReadings((57.2 - 32) / 1.8, 22, limits))
+                        .verdict())
+                .isEqualTo(Verdict.PASS);
+        assertThat(procedure.evaluate(new ClimateReadings(13.99, 22, limits)).verdict())
+                .isEqualTo(Verdict.FAIL);
     }
 }
