@@ -15,6 +15,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Body;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
@@ -45,6 +46,7 @@ public final class PlatePage extends HBox implements FramedPage {
     private static final int NAMED = 7;
 
     private final Desk desk;
+    private final Navigator navigator;
     private final Optional<String> machineId;
     private final Draft draft = new Draft();
     private final DraftKeeper keeper;
@@ -71,6 +73,7 @@ public final class PlatePage extends HBox implements FramedPage {
             Optional<Beginning> presets,
             Optional<String> at) {
         this.desk = desk;
+        this.navigator = navigator;
         this.machineId = machineId;
         this.wanted = at;
         this.slip = new Slip(desk.look());
@@ -208,6 +211,25 @@ public final class PlatePage extends HBox implements FramedPage {
         return box;
     }
 
+    /** What this machine goes without, each with a link that takes it back. */
+    private Node without() {
+        VBox box = new VBox(2, Words.label("Left out here", "bold"));
+        for (Plate.NotWanted stop : notWanted()) {
+            Hyperlink back = new Hyperlink(
+                    Catalogue.title(stop.stop()) + ": " + stop.reason() + " (" + stop.by() + ").  Take it back");
+            back.setId("without-" + stop.stop());
+            back.setWrapText(true);
+            back.setOnAction(event -> navigator.overlay(NotHereSheets.takeBack(
+                    desk,
+                    navigator,
+                    machineId.orElseThrow(),
+                    stop,
+                    entry -> navigator.stop(entry.place().machineId(), stop.stop()))));
+            box.getChildren().add(back);
+        }
+        return box;
+    }
+
     /** What the Slip depends on: while it is the same, a keystroke need not build it anew. */
     private record SlipState(
             boolean ready,
@@ -266,6 +288,9 @@ public final class PlatePage extends HBox implements FramedPage {
         }
         if (!lacking.isEmpty()) {
             parts.add(unknown(lacking));
+        }
+        if (!notWanted().isEmpty()) {
+            parts.add(without());
         }
         slip.show(parts);
         List<Node> bottom = new ArrayList<>(recording.asked());

@@ -24,12 +24,14 @@ import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
+import zebrawood.core.procedure.Card;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.StopState;
 import zebrawood.core.route.StopStatus;
 import zebrawood.core.safety.FirstLight;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
+import zebrawood.desktop.machine.NotHereSheets;
 import zebrawood.desktop.page.FramedPage;
 import zebrawood.desktop.page.StopView;
 import zebrawood.desktop.recording.DraftKeeper;
@@ -80,7 +82,8 @@ public final class RoutePage extends HBox implements FramedPage {
                         () -> navigator.event(machineId),
                         () -> navigator.point(machineId),
                         () -> navigator.certificate(machineId),
-                        () -> navigator.plate(machineId)));
+                        () -> navigator.plate(machineId),
+                        this::leaveOut));
         parts = new PartsBar(desk);
         column.setMinWidth(WIDE);
         column.setMaxWidth(WIDE);
@@ -269,6 +272,17 @@ public final class RoutePage extends HBox implements FramedPage {
 
     private void showSlip() {
         view.ifPresent(shown -> slip.getChildren().setAll(shown.slip()));
+    }
+
+    /** Declares the stop one is at not wanted here; what keeps anybody safe cannot be left out. */
+    private void leaveOut() {
+        Optional<Card> card =
+                Catalogue.findStop(stop).map(found -> found.procedure().card());
+        if (card.filter(Card::canBeDeclined).isEmpty()) {
+            desk.tell(Catalogue.title(stop) + " keeps people and machine safe: it cannot be left out.");
+            return;
+        }
+        navigator.overlay(NotHereSheets.declare(desk, navigator, machineId, card.get(), entry -> recordedWithPlate()));
     }
 
     /** What has to come before a stop. */
