@@ -60,7 +60,7 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
     private static final String USAGE = "type flow and pressure of each point, as in 0 640; 200 590; 400 455";
 
     public static final FieldList FIELDS = FieldList.of(
-                    Field.amount(REQUIRED, "required flow", Quantity.AIR_FLOW).needed(),
+                    Field.amount(REQUIRED, "required", Quantity.AIR_FLOW).needed(),
                     Field.either(
                             "fanAtDischargeEnd",
                             "fan at the",
@@ -71,11 +71,11 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
                     Field.amount(GAUGE, "filter gauge", Quantity.PASCAL)
                             .empty("none")
                             .own(),
-                    Field.amount("port.velocityMs", "air at the port", Quantity.SPEED)
-                            .empty("not measured")
+                    Field.amount("port.velocityMs", "at the port", Quantity.SPEED)
+                            .empty("none")
                             .anew(),
-                    Field.amount("port.diameterMm", "bore of the port", Quantity.LENGTH),
-                    Field.amount("minTransportMs", "least velocity", Quantity.SPEED)
+                    Field.amount("port.diameterMm", "port, bore", Quantity.LENGTH),
+                    Field.amount("minTransportMs", "least speed", Quantity.SPEED)
                             .usually(new Amount(Quantity.SPEED, 10, 0)),
                     Field.pairs(
                                     FAN,

@@ -173,9 +173,9 @@ final class PlateBoard extends FlowPane {
     private Cell services() {
         Cell cell = new Cell("Water, covers, air", 270, 110, PlateFigures::services)
                 .put("services.cooling", 100, 34, 170)
-                .put("services.enclosure", 0, 122, 131)
-                .put("services.enclosureNote", 139, 122, 131);
-        double y = 182;
+                .put("services.enclosure", 0, 122, 270)
+                .put("services.enclosureNote", 0, 122 + FIELD, 270);
+        double y = 122 + 2 * FIELD;
         if (has.water()) {
             cell.put("services.coolingNote", 0, y, 270);
             y += FIELD;

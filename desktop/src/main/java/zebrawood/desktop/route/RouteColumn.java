@@ -76,8 +76,7 @@ final class RouteColumn extends BorderPane {
     private String hereBefore = "";
 
     /** What can be done with the machine as a whole. */
-    record Whole(
-            Runnable work, Runnable event, Runnable point, Runnable certificate, Runnable plate, Runnable leaveOut) {}
+    record Whole(Runnable work, Runnable event, Runnable point, Runnable certificate, Runnable plate) {}
 
     private LocalDate today() {
         return desk.local(desk.now()).toLocalDate();
@@ -94,7 +93,7 @@ final class RouteColumn extends BorderPane {
         });
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        rows.setPadding(new Insets(2, 0, 2, 0));
+        rows.setPadding(new Insets(6, 0, 6, 0));
         setCenter(scroll);
         FlowPane words = new FlowPane(
                 2,
@@ -104,16 +103,9 @@ final class RouteColumn extends BorderPane {
                 action("Plate", "edit-plate", "what stands on the machine's own plate", whole.plate()),
                 action("Open point", "point", "what is to be done that no stop says", whole.point()),
                 action("Certificate", "certificate", "Ctrl+P", whole.certificate()));
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        Button leaveOut =
-                action("Leave out", "leave-out", "this stop does not belong on this machine", whole.leaveOut());
-        leaveOut.getStyleClass().add("small");
-        HBox title = new HBox(Words.label("As a whole", "caption"), gap, leaveOut);
-        title.setAlignment(Pos.CENTER_LEFT);
-        VBox events = new VBox(title, words);
+        VBox events = new VBox(Words.label("The machine as a whole", "caption"), words);
         words.setPrefWrapLength(196);
-        events.setPadding(new Insets(0, 0, 2, 12));
+        events.setPadding(new Insets(6, 0, 6, 12));
         setBottom(events);
     }
 

@@ -82,8 +82,7 @@ public final class RoutePage extends HBox implements FramedPage {
                         () -> navigator.event(machineId),
                         () -> navigator.point(machineId),
                         () -> navigator.certificate(machineId),
-                        () -> navigator.plate(machineId),
-                        this::leaveOut));
+                        () -> navigator.plate(machineId)));
         parts = new PartsBar(desk);
         column.setMinWidth(WIDE);
         column.setMaxWidth(WIDE);
@@ -249,7 +248,8 @@ public final class RoutePage extends HBox implements FramedPage {
                                 desk,
                                 machineId,
                                 new BenchPlace(desk, plate, List.of(), this::newest, new Draft()),
-                                this::recordedWithPlate)));
+                                this::recordedWithPlate,
+                                this::leaveOut)));
         put(asks);
     }
 
@@ -274,15 +274,9 @@ public final class RoutePage extends HBox implements FramedPage {
         view.ifPresent(shown -> slip.getChildren().setAll(shown.slip()));
     }
 
-    /** Declares the stop one is at not wanted here; what keeps anybody safe cannot be left out. */
-    private void leaveOut() {
-        Optional<Card> card =
-                Catalogue.findStop(stop).map(found -> found.procedure().card());
-        if (card.filter(Card::canBeDeclined).isEmpty()) {
-            desk.tell(Catalogue.title(stop) + " keeps people and machine safe: it cannot be left out.");
-            return;
-        }
-        navigator.overlay(NotHereSheets.declare(desk, navigator, machineId, card.get(), entry -> recordedWithPlate()));
+    /** Declares the stop one is at not wanted here. */
+    private void leaveOut(Card card) {
+        navigator.overlay(NotHereSheets.declare(desk, navigator, machineId, card, entry -> recordedWithPlate()));
     }
 
     /** What has to come before a stop. */
@@ -319,7 +313,8 @@ public final class RoutePage extends HBox implements FramedPage {
                         .toList())
                 .orElse(opened.earlier());
         BenchPlace place = new BenchPlace(desk, machine().plate(), earlier, this::newest, new Draft());
-        StopPage<R, F> page = new StopPage<>(found, new StopPage.At(desk, machineId, place, this::refreshAll));
+        StopPage<R, F> page =
+                new StopPage<>(found, new StopPage.At(desk, machineId, place, this::refreshAll, this::leaveOut));
         drafted = correcting.isPresent() ? Optional.empty() : opened.draft().map(draft -> wanted);
         if (correcting.isPresent()) {
             page.correct(correcting.get(), opened.draft());

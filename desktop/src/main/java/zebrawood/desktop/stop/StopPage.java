@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.ObservableValue;
@@ -69,8 +70,13 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
     private boolean filling;
     private boolean left;
 
-    /** Where a page is opened; {@code changed} runs when something was recorded, or put away. */
-    public record At(Desk desk, String machineId, BenchPlace place, Runnable changed) {}
+    /**
+     * Where a page is opened.
+     *
+     * @param changed runs when something was recorded, or put away
+     * @param leaveOut takes a stop that is not wanted on this machine
+     */
+    public record At(Desk desk, String machineId, BenchPlace place, Runnable changed, Consumer<Card> leaveOut) {}
 
     public StopPage(Stop<R, F> stop, At at) {
         this.stop = stop;
@@ -84,7 +90,16 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
         newest = place.earlier().stream().findFirst();
         recording = new Recording(desk, this::ready, this::recorded, this::showSlip);
         files = AttachBox.small(desk);
-        slip = new StopSlip<>(stop, bench, place, new StopSlip.Acts(this::again, this::putAway), recording, files);
+        slip = new StopSlip<>(
+                stop,
+                bench,
+                place,
+                new StopSlip.Acts(
+                        this::again,
+                        this::putAway,
+                        () -> at.leaveOut().accept(stop.procedure().card())),
+                recording,
+                files);
         keeper = keeper(Optional.empty());
         draft.onChange(this::typed);
         desk.units().addListener(new WeakChangeListener<>(onUnits));

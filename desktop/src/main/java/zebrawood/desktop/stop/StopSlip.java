@@ -45,8 +45,8 @@ final class StopSlip<R extends Record, F extends Record> {
     private final AttachBox files;
     private final Slip paper;
 
-    /** What its links do: measure again, put away what is half done. */
-    record Acts(Runnable again, Runnable putAway) {}
+    /** What its links do: measure again, put away what is half done, leave the stop out on this machine. */
+    record Acts(Runnable again, Runnable putAway, Runnable leaveOut) {}
 
     StopSlip(Stop<R, F> stop, Bench<R, F> bench, BenchPlace place, Acts acts, Recording recording, AttachBox files) {
         this.stop = stop;
@@ -82,6 +82,13 @@ final class StopSlip<R extends Record, F extends Record> {
         bench.otherSchool(now).ifPresent(parts::add);
         if (entry.isEmpty()) {
             parts.add(files);
+        }
+        if (stop.procedure().card().canBeDeclined() && recording.correcting().isEmpty()) {
+            Hyperlink leaveOut = new Hyperlink("Not on this machine");
+            leaveOut.setId("leave-out");
+            leaveOut.setAccessibleText("this stop is not wanted on this machine");
+            leaveOut.setOnAction(event -> acts.leaveOut().run());
+            parts.add(leaveOut);
         }
         paper.show(parts);
         paper.bottom(bottom(now, entry).toArray(new Node[0]));

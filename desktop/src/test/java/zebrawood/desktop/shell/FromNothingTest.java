@@ -147,9 +147,12 @@ class FromNothingTest {
                 seat.desk.initials().set("GA");
                 return null;
             });
-            seat.stop("Heron", "site-climate").fire("leave-out");
-            seat.until("what keeps people safe stays", () -> seat.says("it cannot be left out"));
-            seat.stop("Heron", "site-access").fire("leave-out");
+            seat.stop("Heron", "site-climate");
+            assertThat(Seat.<Boolean>onScreen(() -> seat.has("leave-out")))
+                    .as("what keeps people safe stays")
+                    .isFalse();
+            seat.stop("Heron", "site-access");
+            follow(seat, "leave-out");
             seat.until("a reason is asked", () -> seat.focused("not-here-reason"));
             seat.fire("not-here-record");
             seat.until("not without one", () -> seat.says("Say why this machine goes without it."));
@@ -165,14 +168,18 @@ class FromNothingTest {
                 return null;
             });
             seat.until("the plate names it", () -> seat.has("without-site-access"));
-            Seat.onScreen(() -> {
-                ((Hyperlink) seat.find("without-site-access")).fire();
-                return null;
-            });
+            follow(seat, "without-site-access");
             seat.until("it is said who left it out", () -> seat.says("It was left out by GA"));
             seat.fire("not-here-back");
             seat.until("it is back", () -> on(seat, "site-access"));
         }
+    }
+
+    private static void follow(Seat seat, String link) {
+        Seat.onScreen(() -> {
+            ((Hyperlink) seat.find(link)).fire();
+            return null;
+        });
     }
 
     private static MachineStatus heron(Seat seat) {
