@@ -37,17 +37,21 @@ import zebrawood.testsupport.Drawn;
 /** Every drawing of everything that the demo has on record, at the sizes and on the grounds on which it is shown. */
 class EveryDrawingTest {
 
+    /** the bench of a window of 1024 px */
+    private static final double LEAST_WIDTH = 432;
+
     private static final double[][] SIZES = {{688, 300}, {640, 420}, {500, 320}};
     private static final Pattern COLOUR = Pattern.compile("(?:fill|stroke)=\"(#[0-9A-Fa-f]{6})\"");
 
     @TempDir
     private static Path folder;
 
-    private record Named(String name, Figure figure, Exhibit.OnPaper paper) {
-        /** on the bench, in the Logbook, small, and on paper */
+    private record Named(String name, Figure figure, Exhibit<?, ?> exhibit) {
+        /** on the bench, in the Logbook, small, on paper, and as small as the bench lets it become */
         List<double[]> sizes() {
             List<double[]> sizes = new ArrayList<>(List.of(SIZES));
-            sizes.add(new double[] {paper.width(), paper.height()});
+            sizes.add(new double[] {exhibit.onPaper().width(), exhibit.onPaper().height()});
+            sizes.add(new double[] {LEAST_WIDTH, exhibit.leastHeight()});
             return sizes;
         }
     }
@@ -68,7 +72,7 @@ class EveryDrawingTest {
                                             + stop.procedure().card().id() + ", no. " + entry.number()
                                             + (inches ? ", inches" : ""),
                                     stop.figure((Body.Measured) entry.body(), new UnitChoice(inches, inches)),
-                                    stop.exhibit().onPaper()));
+                                    stop.exhibit()));
                         }
                     }
                 }

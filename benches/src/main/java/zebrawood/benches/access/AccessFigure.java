@@ -20,9 +20,16 @@ import zebrawood.kit.theme.Tone;
 /** The way in plan with the machine where it is tightest, and its place between the walls, to scale. */
 public final class AccessFigure implements Exhibit<AccessReadings, AccessFinding> {
 
+    static final double LEAST_HEIGHT = 280;
+
     @Override
     public OnPaper onPaper() {
         return OnPaper.WIDE;
+    }
+
+    @Override
+    public double leastHeight() {
+        return LEAST_HEIGHT;
     }
 
     @Override

@@ -21,6 +21,13 @@ import zebrawood.kit.theme.Tone;
 /** What the air goes through, part by part, and beside the nozzle how much is needed and how much comes. */
 public final class AirFigure implements Exhibit<AirReadings, AirFinding> {
 
+    static final double LEAST_HEIGHT = 234;
+
+    @Override
+    public double leastHeight() {
+        return LEAST_HEIGHT;
+    }
+
     @Override
     public String title() {
         return "Air assist";

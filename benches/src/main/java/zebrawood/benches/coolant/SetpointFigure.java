@@ -22,6 +22,13 @@ import zebrawood.kit.theme.Tone;
  */
 public final class SetpointFigure implements Exhibit<SetpointReadings, SetpointFinding> {
 
+    static final double LEAST_HEIGHT = 200;
+
+    @Override
+    public double leastHeight() {
+        return LEAST_HEIGHT;
+    }
+
     @Override
     public String title() {
         return "Water set-point";

@@ -260,7 +260,7 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
     public void show(Showing<ExtractionReadings, ExtractionFinding> now) {
         shown = now.readings().map(ExtractionReadings::layout);
         compare.setText(text(OTHER).isEmpty() ? "Keep to compare" : "Forget the other");
-        form().drawAtLeast(text(OTHER).isEmpty() ? 0 : ExtractionFigure.LEAST_OF_TWO);
+        form().drawAtLeast(text(OTHER).isEmpty() ? ExtractionFigure.LEAST_HEIGHT : ExtractionFigure.LEAST_OF_TWO);
         compare.setVisible(now.measuring() && now.readings().isPresent());
         super.show(now);
     }

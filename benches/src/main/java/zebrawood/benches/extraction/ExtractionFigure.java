@@ -26,6 +26,13 @@ import zebrawood.kit.theme.Tone;
  */
 public final class ExtractionFigure implements Exhibit<ExtractionReadings, ExtractionFinding> {
 
+    static final double LEAST_HEIGHT = 234;
+
+    @Override
+    public double leastHeight() {
+        return LEAST_HEIGHT;
+    }
+
     @Override
     public String title() {
         return "Extraction";

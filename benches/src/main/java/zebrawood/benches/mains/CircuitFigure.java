@@ -71,7 +71,7 @@ public final class CircuitFigure implements Exhibit<CircuitReadings, CircuitFind
         void draw() {
             double base = top + tall;
             finding.ifPresent(this::loads);
-            x.under(pen, base, 8, "amperes, with room for what runs for hours");
+            x.under(pen, base, 8, "amperes, with the continuous-load allowance");
             finding.ifPresent(this::breaker);
             finding.filter(f -> f.dropPct().isPresent() && bottom - base > 110).ifPresent(this::cable);
         }

@@ -138,11 +138,12 @@ final class PlateFigures {
             }
             pen.stroke(inside, known ? Stroke.of(Tone.WALNUT, 1.4) : Stroke.dashed(Tone.QUIET, 1.2, 5));
             pen.text(
-                    width * 0.25,
+                    width / 2,
                     101,
-                    known ? limits(plate, units) : "temperature and humidity the maker allows",
+                    known ? limits(plate, units) : "temperature, humidity the maker allows",
                     Lettering.CAPTION,
-                    Tone.QUIET);
+                    Tone.QUIET,
+                    Anchor.MIDDLE);
         };
     }
 

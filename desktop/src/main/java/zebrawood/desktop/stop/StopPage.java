@@ -85,7 +85,7 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
         this.place = at.place();
         this.changed = at.changed();
         draft = place.draft();
-        bench = stop.bench().apply(place);
+        bench = stop.open(place);
         judge = new Judge<>(stop.procedure());
         newest = place.earlier().stream().findFirst();
         recording = new Recording(desk, this::ready, this::recorded, this::showSlip);

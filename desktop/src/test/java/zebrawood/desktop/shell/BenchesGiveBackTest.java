@@ -153,7 +153,7 @@ class BenchesGiveBackTest {
             BenchPlace place, Stop<R, F> stop, Record readings, Map<String, String> asTyped) {
         R original = stop.procedure().readingsType().cast(readings);
         return Seat.onScreen(() -> {
-            Bench<R, F> bench = stop.bench().apply(place);
+            Bench<R, F> bench = stop.open(place);
             place.draft().fill(bench.texts(original, asTyped, true));
             Worksheet sheet = Worksheet.of(place.draft());
             bench.assemble(sheet);

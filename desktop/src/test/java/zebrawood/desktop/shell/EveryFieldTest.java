@@ -78,7 +78,7 @@ class EveryFieldTest {
         Body.Measured measured = (Body.Measured) entry.body();
         BenchPlace place = seat.place(machine.plate(), List.of());
         Draft draft = place.draft();
-        Bench<R, F> bench = stop.bench().apply(place);
+        Bench<R, F> bench = stop.open(place);
         draft.fill(bench.texts(stop.procedure().readingsType().cast(measured.readings()), measured.asTyped(), true));
         trial.on(machine.plate().name() + ", " + stop.procedure().card().id(), bench, draft);
         return null;

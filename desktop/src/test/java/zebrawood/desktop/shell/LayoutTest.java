@@ -39,7 +39,7 @@ class LayoutTest {
     private Path folder;
 
     @ParameterizedTest
-    @CsvSource({"1280, 800, LIGHT", "1024, 700, LIGHT", "1280, 800, EYEWEAR"})
+    @CsvSource({"1280, 800, LIGHT", "1024, 700, LIGHT", "1280, 800, EYEWEAR", "853, 533, LIGHT"})
     void whatIsPressedAndTypedHasItsOwnPlaceAndWordsAreWhole(double width, double height, Ground ground) {
         try (Seat seat = Seat.atDemo(folder)) {
             Seat.onScreen(() -> {
@@ -97,8 +97,9 @@ class LayoutTest {
             root.applyCss();
             root.layout();
             List<Node> controls = new ArrayList<>();
+            List<Text> words = new ArrayList<>();
             List<String> wrong = new ArrayList<>();
-            gather(root, controls, wrong, where);
+            gather(root, controls, words, wrong, where);
             // what is scrolled out of sight is in nobody's way
             controls.removeIf(control -> bounds(control).getHeight() < TOUCH);
             double right = seat.shell().scene().getWidth();
@@ -108,13 +109,14 @@ class LayoutTest {
                     wrong.add(where + ": outside: " + name(controls.get(i)));
                 }
                 for (Node other : controls.subList(i + 1, controls.size())) {
-                    Bounds two = bounds(other);
-                    boolean apart = one.getMaxX() <= two.getMinX() + TOUCH
-                            || two.getMaxX() <= one.getMinX() + TOUCH
-                            || one.getMaxY() <= two.getMinY() + TOUCH
-                            || two.getMaxY() <= one.getMinY() + TOUCH;
-                    if (!apart) {
+                    if (!areApart(one, bounds(other))) {
                         wrong.add(where + ": on each other: " + name(controls.get(i)) + " / " + name(other));
+                    }
+                }
+                for (Text label : words) {
+                    Bounds two = bounds(label);
+                    if (two.getHeight() >= TOUCH && !areApart(one, two)) {
+                        wrong.add(where + ": on a label: " + name(controls.get(i)) + " / " + label.getText());
                     }
                 }
             }
@@ -122,7 +124,14 @@ class LayoutTest {
         });
     }
 
-    private static void gather(Node node, List<Node> controls, List<String> wrong, String where) {
+    private static boolean areApart(Bounds one, Bounds two) {
+        return one.getMaxX() <= two.getMinX() + TOUCH
+                || two.getMaxX() <= one.getMinX() + TOUCH
+                || one.getMaxY() <= two.getMinY() + TOUCH
+                || two.getMaxY() <= one.getMinY() + TOUCH;
+    }
+
+    private static void gather(Node node, List<Node> controls, List<Text> words, List<String> wrong, String where) {
         if (!node.isVisible()) {
             return;
         }
@@ -135,14 +144,22 @@ class LayoutTest {
                 && !text.getText().replace("\n", "").equals(label.getText().replace("\n", ""))) {
             wrong.add(where + ": cut off: " + label.getText());
         }
+        if (node instanceof Label label
+                && node.lookup(".text") instanceof Text text
+                && !label.getText().isBlank()) {
+            words.add(text);
+        }
         if (node instanceof TextField || node instanceof ButtonBase || node instanceof ComboBox<?>) {
             controls.add(node);
         }
         if (node instanceof Parent parent
+                && !(node instanceof TextField)
                 && !(node instanceof ListView<?>)
                 && !(node instanceof ScrollBar)
                 && !(node instanceof ComboBox<?>)) {
-            parent.getChildrenUnmodifiable().forEach(child -> gather(child, controls, wrong, where));
+            // what stands on a button is a part of it
+            List<Text> beside = node instanceof ButtonBase ? new ArrayList<>() : words;
+            parent.getChildrenUnmodifiable().forEach(child -> gather(child, controls, beside, wrong, where));
         }
     }
 

@@ -91,4 +91,7 @@ public interface Bench<R extends Record, F extends Record> {
     default String footnote() {
         return "";
     }
+
+    /** Never draws lower than this, px; it scrolls before. */
+    default void drawAtLeast(double height) {}
 }

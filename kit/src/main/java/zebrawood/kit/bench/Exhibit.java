@@ -22,6 +22,11 @@ public interface Exhibit<R extends Record, F extends Record> {
 
     Figure figure(R readings, F finding, UnitChoice units);
 
+    /** px below which its words would touch each other: a bench is scrolled before its drawing is lower than that. */
+    default double leastHeight() {
+        return 170;
+    }
+
     /** How large it is drawn on paper, so that every label has room. */
     default OnPaper onPaper() {
         return OnPaper.BESIDE_READINGS;

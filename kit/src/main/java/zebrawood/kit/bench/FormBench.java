@@ -104,4 +104,9 @@ public abstract class FormBench<R extends Record, F extends Record> implements B
                 .flatMap(field -> Optional.ofNullable(form.field(field.name())))
                 .map(ReadingField::field);
     }
+
+    @Override
+    public void drawAtLeast(double height) {
+        form.drawAtLeast(height);
+    }
 }

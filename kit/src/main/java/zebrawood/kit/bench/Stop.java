@@ -35,6 +35,13 @@ public record Stop<R extends Record, F extends Record>(
         this(procedure, fields, bench, exhibit, Optional.empty());
     }
 
+    /** Its bench, on a place. */
+    public Bench<R, F> open(BenchPlace place) {
+        Bench<R, F> opened = bench.apply(place);
+        opened.drawAtLeast(exhibit.leastHeight());
+        return opened;
+    }
+
     /** This stop as a part of a bench that it shares. */
     public Stop<R, F> partOf(String bench) {
         return new Stop<>(procedure, fields, this.bench, exhibit, Optional.of(bench));

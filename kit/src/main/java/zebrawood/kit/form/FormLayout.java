@@ -57,10 +57,12 @@ final class FormLayout {
         return rows.stream().filter(row -> row.get(0).isVisible()).count();
     }
 
-    /** Never so low that rows cover the drawing: then the page scrolls. */
+    /** Never so low that cells or rows cover the drawing: then the page scrolls. */
     double lowest(double width) {
-        double drawn = Math.max(LOWEST_DRAWING + 2 * CELL, leastDrawing + lines(width - 2 * EDGE) * CELL);
-        return rows.isEmpty() ? LOWEST : Math.max(LOWEST, TOP + drawn + 20 + MESSAGE + ROW * shownRows() + 14);
+        double wide = width - 2 * EDGE;
+        double cellsAndDrawing = Math.max(LOWEST_DRAWING, leastDrawing) + lines(wide) * CELL;
+        double under = rows.isEmpty() ? 0 : headHeight(wide) + MESSAGE + ROW * shownRows();
+        return Math.max(LOWEST, TOP + cellsAndDrawing + under + 14);
     }
 
     /** A wide cell counts as two. */
