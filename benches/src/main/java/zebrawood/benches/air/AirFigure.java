@@ -140,13 +140,12 @@ public final class AirFigure implements Exhibit<AirReadings, AirFinding> {
                     pipe(x + 2 + wide * 0.72, right, middle);
                 }
             }
-            pen.text(
-                    x + wide / 2,
-                    middle + 56,
-                    part + (bad ? part.equals("filter") ? ": none" : ": not sound" : ""),
-                    Lettering.SMALL,
-                    bad ? Tone.ADJUST : Tone.QUIET,
-                    Anchor.MIDDLE);
+            double y = middle + 52;
+            String words = part + (bad ? part.equals("filter") ? ": none" : ": not sound" : "");
+            for (String line : pen.wrapped(words, wide - 2, Lettering.CAPTION)) {
+                pen.text(x + wide / 2, y, line, Lettering.CAPTION, bad ? Tone.ADJUST : Tone.QUIET, Anchor.MIDDLE);
+                y += 13;
+            }
         }
 
         private void pipe(double from, double to, double middle) {
@@ -237,7 +236,7 @@ public final class AirFigure implements Exhibit<AirReadings, AirFinding> {
             pen.line(x + 4, needed, x + wide - 4, needed, Stroke.dashed(enough ? Tone.QUIET : Tone.ADJUST, 1.8, 5));
             String words = flow.readLMin().isPresent()
                     ? litres(flow.readLMin().getAsDouble()).text(units)
-                    : "felt " + flow.felt().orElseThrow().name().toLowerCase(Locale.ROOT);
+                    : flow.felt().orElseThrow().name().toLowerCase(Locale.ROOT);
             pen.patched(
                     x + wide * 0.47, Math.max(26, bottom - tall - 10), words, Lettering.TEXT_BOLD, tone, Anchor.MIDDLE);
             boolean tight = pen.textWidth(name, Lettering.SMALL) > wide - 4;

@@ -202,7 +202,7 @@ final class SettingsView extends StackPane {
     }
 
     private static Node named(String name, String remark, boolean strong) {
-        Label title = Words.label(name);
+        Label title = Words.wrapped(name, "plain");
         if (strong) {
             title.getStyleClass().add("bold");
         }

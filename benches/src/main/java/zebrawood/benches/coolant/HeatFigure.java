@@ -95,19 +95,20 @@ public final class HeatFigure implements Exhibit<HeatReadings, HeatFinding> {
                     right,
                     y.at(found.tolerances().maxC()),
                     Stroke.of(Tone.FAIL, 1.8));
-            pen.text(
-                    left + 8,
-                    y.at(found.tolerances().maxC()) - 8,
-                    "outlet no warmer than "
-                            + Amount.celsius(found.tolerances().maxC(), 1).text(units),
-                    Lettering.SMALL,
-                    Tone.FAIL);
             double slope = found.bucketC(1) - found.startC();
             pen.clipped(left, top, right - left, bottom - top, () -> {
                 rising(found.startC() + found.riseC(), slope / 2, Stroke.dashed(Tone.QUIET, 1.4, 6));
                 rising(found.startC() + found.riseC(), slope, Stroke.of(Tone.WALNUT, 2.4));
                 rising(found.startC(), slope, Stroke.of(Tone.READING, 1.6));
             });
+            pen.patched(
+                    left + 8,
+                    y.at(found.tolerances().maxC()) - 8,
+                    "outlet no warmer than "
+                            + Amount.celsius(found.tolerances().maxC(), 1).text(units),
+                    Lettering.SMALL,
+                    Tone.FAIL,
+                    Anchor.START);
             named(found.startC() + found.riseC(), slope, "outlet", Tone.WALNUT, -8);
             named(found.startC(), slope, "bucket", Tone.READING, 18);
             named(found.startC() + found.riseC(), slope / 2, "two buckets", Tone.QUIET, 16);
@@ -138,7 +139,7 @@ public final class HeatFigure implements Exhibit<HeatReadings, HeatFinding> {
         private void named(double from, double perMinute, String words, Tone tone, double down) {
             double leaves = (y.most() - from) / perMinute;
             double at = Math.min(x.most() * 0.86, leaves * 0.8);
-            pen.text(
+            pen.patched(
                     x.at(at) - 6,
                     y.at(from + perMinute * at) + down,
                     words,

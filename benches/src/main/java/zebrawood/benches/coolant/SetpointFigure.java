@@ -88,6 +88,24 @@ public final class SetpointFigure implements Exhibit<SetpointReadings, SetpointF
                     .under(pen, scaleBottom, 9, "water temperature, " + units.temperature());
             tube();
             finding.ifPresent(this::water);
+            finding.ifPresent(this::names);
+        }
+
+        /** What the ends of the window are, over all lines. */
+        private void names(SetpointFinding found) {
+            double low = x.at(found.lowestC());
+            double high = x.at(found.highestC());
+            boolean byDew = found.lowestC() > found.tolerances().minCoolantC();
+            label(
+                    low,
+                    byDew
+                            ? "dew point and "
+                                    + Amount.celsiusDifference(
+                                                    found.tolerances().marginC(), 0)
+                                            .text(units)
+                            : "maker's coldest",
+                    low > high);
+            label(high, "maker's warmest", low <= high);
         }
 
         private void zones(SetpointFinding found) {
@@ -102,17 +120,6 @@ public final class SetpointFigure implements Exhibit<SetpointReadings, SetpointF
             hatch(Math.max(left, high), right, tall);
             pen.line(low, scaleTop - 10, low, scaleBottom, Stroke.of(Tone.WALNUT, 2));
             pen.line(high, scaleTop - 10, high, scaleBottom, Stroke.of(Tone.WALNUT, 2));
-            boolean byDew = found.lowestC() > found.tolerances().minCoolantC();
-            label(
-                    low,
-                    byDew
-                            ? "dew point and "
-                                    + Amount.celsiusDifference(
-                                                    found.tolerances().marginC(), 0)
-                                            .text(units)
-                            : "maker's coldest",
-                    low > high);
-            label(high, "maker's warmest", low <= high);
             double dew = x.at(found.dewPointC());
             pen.line(dew, scaleTop, dew, scaleBottom, Stroke.dashed(Tone.READING, 1.6, 4));
             drop(dew, scaleTop + tall * 0.45, 8);
@@ -139,7 +146,7 @@ public final class SetpointFigure implements Exhibit<SetpointReadings, SetpointF
         private void label(double at, String words, boolean rightOfIt) {
             double room = pen.textWidth(words, Lettering.SMALL);
             double from = rightOfIt ? Math.min(right - room, at + 6) : Math.max(left, at - 6 - room);
-            pen.text(from, scaleTop - 14, words, Lettering.SMALL, Tone.WALNUT);
+            pen.patched(from, scaleTop - 14, words, Lettering.SMALL, Tone.WALNUT, Anchor.START);
         }
 
         private void hatch(double from, double to, double tall) {

@@ -287,14 +287,17 @@ public final class ExtractionFigure implements Exhibit<ExtractionReadings, Extra
                 pen.text((from + to) / 2, y, line, Lettering.CAPTION, Tone.INK, Anchor.MIDDLE);
                 y += 13;
             }
-            link.velocityMs()
-                    .ifPresent(ms -> pen.text(
-                            (from + to) / 2,
-                            middle - Math.max(28, bore * beside / 2 + 10),
-                            new Amount(Quantity.SPEED, ms, 1).text(units),
-                            Lettering.CAPTION,
-                            slow ? Tone.FAIL : Tone.QUIET,
-                            Anchor.MIDDLE));
+            link.velocityMs().ifPresent(ms -> {
+                String speed = new Amount(Quantity.SPEED, ms, 1).text(units);
+                boolean tight = pen.textWidth(speed, Lettering.CAPTION) > to - from;
+                pen.text(
+                        (from + to) / 2,
+                        middle - Math.max(28, bore * beside / 2 + 10),
+                        tight ? new Amount(Quantity.SPEED, ms, 0).number(units) : speed,
+                        Lettering.CAPTION,
+                        slow ? Tone.FAIL : Tone.QUIET,
+                        Anchor.MIDDLE);
+            });
         }
 
         private void curves(Optional<ExtractionFinding> finding) {

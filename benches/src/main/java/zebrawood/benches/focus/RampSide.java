@@ -141,18 +141,6 @@ final class RampSide {
         ramp.bestGapMm().ifPresent(best -> {
             double at = y.applyAsDouble(best);
             pen.line(startX - 34, at, endX + 34, at, Stroke.of(Tone.WALNUT, 1.6));
-            String words = "best gap " + Amount.mm(best, 2).text(units);
-            double room = pen.textWidth(words, Lettering.TEXT_BOLD);
-            double left = startX + 46;
-            boolean crosses = left + room > headX - 24 && left < headX + 24;
-            boolean above = at - datumY > 22;
-            pen.text(
-                    crosses ? endX + 30 : left,
-                    crosses ? at + 16 : above ? at - 6 : at + 16,
-                    words,
-                    Lettering.TEXT_BOLD,
-                    Tone.WALNUT,
-                    crosses ? Anchor.END : Anchor.START);
         });
         double dimension = startX - 12;
         pen.line(dimension, datumY, dimension, startY, Stroke.of(Tone.READING, 1.3));
@@ -170,6 +158,22 @@ final class RampSide {
         pen.line(startX, table + 13, endX, table + 13, Stroke.of(Tone.READING, 1.3));
         pen.line(startX, table + 9, startX, table + 17, Stroke.of(Tone.READING, 1.3));
         pen.line(endX, table + 9, endX, table + 17, Stroke.of(Tone.READING, 1.3));
+        // over all lines, so that none goes through it
+        ramp.bestGapMm().ifPresent(best -> {
+            double at = y.applyAsDouble(best);
+            String words = "best gap " + Amount.mm(best, 2).text(units);
+            double room = pen.textWidth(words, Lettering.TEXT_BOLD);
+            double left = startX + 46;
+            boolean crosses = left + room > headX - 24 && left < headX + 24;
+            boolean above = at - datumY > 22;
+            pen.patched(
+                    crosses ? endX + 30 : left,
+                    crosses ? at + 16 : above ? at - 6 : at + 16,
+                    words,
+                    Lettering.TEXT_BOLD,
+                    Tone.WALNUT,
+                    crosses ? Anchor.END : Anchor.START);
+        });
     }
 
     private static void head(Pen pen, Ramp ramp, double x, double y, DoubleUnaryOperator toY) {

@@ -1,5 +1,7 @@
 package zebrawood.benches.site;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import zebrawood.core.machine.ClimateLimits;
 import zebrawood.core.site.ClimateFinding;
@@ -129,6 +131,7 @@ public final class ClimateChart implements Exhibit<ClimateReadings, ClimateFindi
         }
 
         private void curves() {
+            List<Runnable> names = new ArrayList<>();
             pen.clipped(left, top, right - left + 58, bottom - top, () -> {
                 for (int humidity = 10; humidity <= 100; humidity += 10) {
                     boolean saturated = humidity == 100;
@@ -146,18 +149,17 @@ public final class ClimateChart implements Exhibit<ClimateReadings, ClimateFindi
                     }
                     pen.stroke(curve, saturated ? Stroke.of(Tone.INK, 1.6) : Stroke.of(Tone.HAIRLINE, 1));
                     boolean leavesRight = lastX > right - 6;
+                    String name = humidity + " %";
+                    double endX = lastX;
+                    double endY = lastY;
                     if (humidity % 20 == 0 && leavesRight) {
-                        pen.text(right + 6, lastY + 4, humidity + " %", Lettering.CAPTION, Tone.QUIET);
+                        names.add(() -> pen.text(right + 6, endY + 4, name, Lettering.CAPTION, Tone.QUIET));
                     } else if (humidity % 20 == 0) {
-                        pen.patched(
-                                lastX - 6,
-                                top + 12,
-                                humidity + " %",
-                                Lettering.CAPTION,
-                                saturated ? Tone.INK : Tone.QUIET,
-                                Anchor.END);
+                        Tone tone = saturated ? Tone.INK : Tone.QUIET;
+                        names.add(() -> pen.patched(endX - 6, top + 12, name, Lettering.CAPTION, tone, Anchor.END));
                     }
                 }
+                names.forEach(Runnable::run);
             });
         }
 
@@ -182,13 +184,6 @@ public final class ClimateChart implements Exhibit<ClimateReadings, ClimateFindi
             pen.circle(dewX, atY, 3.5, Tone.READING);
             String dew = "dew point " + Amount.celsius(found.dewPointC(), 1).text(units);
             boolean roomLeft = dewX - left > pen.textWidth(dew, Lettering.TEXT_BOLD) + 12;
-            pen.patched(
-                    roomLeft ? dewX - 8 : dewX + 8,
-                    bottom - 10,
-                    dew,
-                    Lettering.TEXT_BOLD,
-                    Tone.READING,
-                    roomLeft ? Anchor.END : Anchor.START);
             for (int i = found.remedies().size() - 1; i >= 0; i--) {
                 remedy(found, found.remedies().get(i), i == 0);
             }
@@ -200,9 +195,22 @@ public final class ClimateChart implements Exhibit<ClimateReadings, ClimateFindi
             boolean small = right - left < 360;
             double room = pen.textWidth(here, small ? Lettering.TEXT_BOLD : Lettering.HEAD);
             boolean onLeft = (wayRight || atX > (left + right) / 2) && atX - 12 - room > left;
+            double dewWide = pen.textWidth(dew, Lettering.TEXT_BOLD) + 12;
+            double dewFrom = roomLeft ? dewX - dewWide : dewX;
+            double from = onLeft ? atX - 12 - room : atX + 12;
+            boolean onDew = atY - 9 > bottom - 30 && from < dewFrom + dewWide && dewFrom < from + room;
+            // it keeps clear of the names of the curves at the top, and of the dew point at the bottom
+            double at = atY < top + 34 ? atY + 24 : onDew ? bottom - 32 : atY - 9;
+            pen.patched(
+                    roomLeft ? dewX - 8 : dewX + 8,
+                    bottom - 10,
+                    dew,
+                    Lettering.TEXT_BOLD,
+                    Tone.READING,
+                    roomLeft ? Anchor.END : Anchor.START);
             pen.patched(
                     onLeft ? atX - 12 : atX + 12,
-                    atY - 9,
+                    at,
                     here,
                     small ? Lettering.TEXT_BOLD : Lettering.HEAD,
                     Tone.READING,

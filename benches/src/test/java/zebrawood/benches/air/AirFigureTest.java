@@ -36,7 +36,7 @@ class AirFigureTest {
                 .contains("pump", "valve", "hose", "on and off seen on command", "20 l/min")
                 .doesNotContain("filter");
         assertThat(drawn(AirReadings.Source.COMPRESSOR, false, 20).words())
-                .contains("compressor", "filter: none", "hose: not sound", "does not stop on command");
+                .contains("compressor", "filter: none", "hose: not | sound", "does not stop on command");
     }
 
     @Test
