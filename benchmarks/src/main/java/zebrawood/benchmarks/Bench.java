@@ -29,6 +29,7 @@ public final class Bench {
             case "duct" -> kept = DuctSpeed.run();
             case "durability" -> kept = Durability.run(words);
             case "logbook" -> kept = LogbookSpeed.run(words);
+            case "words" -> kept = Sentences.run(words);
             default -> {
                 System.out.print("""
                         bench advice      what every procedure says is done to the letter, on 5,000 worksheets that do not pass
@@ -43,6 +44,7 @@ public final class Bench {
                         bench keystroke   the interface thread's work for a keystroke, and until the picture has changed
                         bench logbook     a shop of 500 machines and 5,000,000 entries (--entries N, --machines N, --keep DIR)
                         bench solve       hostile and plain worksheets: answers, memory, speed
+                        bench words       every phrase of the program into docs/words.md, to be read through
                         bench start       from launch to the frame that shows the machines, beside a bare window
                         """);
                 kept = word.isEmpty();

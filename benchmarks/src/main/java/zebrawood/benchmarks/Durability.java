@@ -277,6 +277,8 @@ final class Durability {
         Path folder = Files.createTempDirectory("zebrawood-watcher");
         Path source = folder.resolve("watch.c");
         Path library = folder.resolve("watch.so");
+        // the last one first
+        List.of(folder, source, library).forEach(made -> made.toFile().deleteOnExit());
         try (InputStream in = Durability.class.getResourceAsStream("watch.c")) {
             Files.copy(in, source);
         }

@@ -70,7 +70,7 @@ public final class AccessBench extends FormBench<AccessReadings, AccessFinding> 
                     Field.amount(SIZE.get(3), "mass", Quantity.MASS).needed(),
                     Field.amount("marginMm", "clearance", Quantity.LENGTH).usually(Amount.mm(20, 0)),
                     Field.count("feet", "feet", List.of(new Choice("", "four"), new Choice("3", "three"))),
-                    Field.amount("floorRatingKPa", "floor takes", Quantity.FLOOR_LOAD)
+                    Field.amount("floorRatingKPa", "floor rating", Quantity.FLOOR_LOAD)
                             .empty("not known"),
                     Field.amount("footRatingN", "under one foot", Quantity.FORCE)
                             .empty("not known"),

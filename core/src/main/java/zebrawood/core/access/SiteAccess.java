@@ -116,8 +116,8 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
             instructions.add(Instruction.of(
                             "floor",
                             new Said(
-                                    "Ask whoever is responsible for the building: the floor is rated for {0} and "
-                                            + "required {1}.",
+                                    "Ask whoever is responsible for the building: the floor is rated for {0}, "
+                                            + "and {1} are required.",
                                     List.of(
                                             kPa(read.floorRatingKPa().getAsDouble())
                                                     .most(),

@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -56,6 +55,11 @@ public record Comparison(
         private final Family family;
         private final List<Difference> differences = new ArrayList<>();
         private final List<String> notOnRecord = new ArrayList<>();
+        private final List<Unchecked> unchecked = new ArrayList<>();
+        private final Map<Integer, List<String>> unwritten = new LinkedHashMap<>();
+
+        /** A stop that was not checked between the two, and for how many days. */
+        private record Unchecked(String words, long days) {}
 
         Comparing(StateOnRecord earlier, StateOnRecord later, List<Procedure<?, ?>> procedures) {
             this.earlier = earlier;
@@ -75,7 +79,19 @@ public record Comparison(
             plate();
             between.forEach(this::happened);
             differences.sort(Comparator.comparingDouble(Difference::likelihood).reversed());
-            return new Comparison(earlier, later, differences, notOnRecord);
+            return new Comparison(earlier, later, differences, notOnRecord());
+        }
+
+        /** One short list: the oldest checks first, then what was not written at each of the two, then cleaning. */
+        private List<String> notOnRecord() {
+            List<String> list = new ArrayList<>();
+            unchecked.stream()
+                    .sorted(Comparator.comparingLong(Unchecked::days).reversed())
+                    .forEach(each -> list.add(each.words()));
+            unwritten.forEach(
+                    (number, labels) -> list.add("Not written at no. " + number + ": " + String.join(", ", labels)));
+            list.addAll(notOnRecord);
+            return list;
         }
 
         private void compare(List<Trait> before, List<Trait> after, Entry entryBefore, Entry entryAfter, String why) {
@@ -101,7 +117,9 @@ public record Comparison(
         }
 
         private void missing(String label, Entry entry) {
-            notOnRecord.add(label + " at no. " + entry.number());
+            unwritten
+                    .computeIfAbsent(entry.number(), number -> new ArrayList<>())
+                    .add(label);
         }
 
         private static String size(Trait was, Trait now) {
@@ -113,24 +131,27 @@ public record Comparison(
             return x < 0.75
                     ? "within what repeats"
                     : x < 1.5
-                            ? "about as much as just matters"
-                            : Math.min(99, Math.round(x)) + " times what just matters";
+                            ? "about the smallest change that matters"
+                            : Math.min(99, Math.round(x)) + " times the smallest change that matters";
         }
 
         private <R extends Record, F extends Record> void procedure(Procedure<R, F> procedure) {
             String id = procedure.card().id();
-            String title = procedure.card().title().toLowerCase(Locale.ROOT);
+            String title = procedure.card().title();
             Optional<Entry> before = Optional.ofNullable(earlier.newest().get(id));
             Optional<Entry> after = Optional.ofNullable(later.newest().get(id));
             if (before.isEmpty() || after.isEmpty()) {
-                notOnRecord.add(title + (after.isEmpty() ? " at either time" : " at the earlier time"));
+                unchecked.add(new Unchecked(
+                        title + (after.isEmpty() ? ": never checked" : ": not checked at the earlier time"),
+                        after.isEmpty() ? Long.MAX_VALUE : Long.MAX_VALUE - 1));
                 return;
             }
             if (before.get().number() == after.get().number()) {
                 long days = days(after.get().since(), later.at().since());
                 if (days > 0) {
-                    notOnRecord.add(title + " in between: last seen " + days + (days == 1 ? " day" : " days")
-                            + " before the later one");
+                    unchecked.add(new Unchecked(
+                            title + ": last checked " + days + (days == 1 ? " day" : " days") + " before, not since",
+                            days));
                 }
                 return;
             }
@@ -159,8 +180,8 @@ public record Comparison(
             if (before.isEmpty() || after.isEmpty()) {
                 notOnRecord.add(
                         after.isEmpty()
-                                ? "when anything was cleaned"
-                                : "when anything was cleaned before the earlier one");
+                                ? "Cleaning: never recorded"
+                                : "Cleaning: none recorded before the earlier one");
                 return;
             }
             compare(

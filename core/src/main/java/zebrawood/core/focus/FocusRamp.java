@@ -235,7 +235,7 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
                                 "Read more widths: the best gap is not certain yet, by {0}.",
                                 Amount.mm(finding.bestGapHalfWidthMm().getAsDouble(), 2)))
                 .byHand(Said.of(
-                        "It is clear from {0} down. Add places between the marks, or read with a loupe or microscope.",
+                        "It is certain enough at {0} or less. Add places between the marks, or read with a loupe or microscope.",
                         Amount.mm(1.96 * finding.doubtAllowedMm().getAsDouble(), 2)));
     }
 

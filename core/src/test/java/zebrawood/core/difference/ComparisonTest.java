@@ -183,9 +183,9 @@ class ComparisonTest {
         assertThat(found.differences()).isEmpty();
         assertThat(found.notOnRecord())
                 .contains(
-                        "air at no. 3",
-                        "climate in between: last seen 40 days before the later one",
-                        "when anything was cleaned");
+                        "Not written at no. 3: air",
+                        "Climate: last checked 40 days before, not since",
+                        "Cleaning: never recorded");
     }
 
     @Test
@@ -236,7 +236,7 @@ class ComparisonTest {
             assertThat(days.label()).isEqualTo("days since cleaned");
             assertThat(days.before().words()).isEqualTo("1 day");
             assertThat(days.after().words()).isEqualTo("91 days");
-            assertThat(days.why()).isEqualTo("3 times what just matters");
+            assertThat(days.why()).isEqualTo("3 times the smallest change that matters");
         });
         Comparison neverBefore = Comparison.of(
                 new StateOnRecord(first, plate, Map.of(), List.of()),
@@ -244,7 +244,7 @@ class ComparisonTest {
                 List.of(),
                 PROCEDURES);
         assertThat(neverBefore.notOnRecord())
-                .contains("when anything was cleaned before the earlier one", "climate at either time");
+                .contains("Cleaning: none recorded before the earlier one", "Climate: never checked");
     }
 
     @Test
@@ -317,11 +317,11 @@ class ComparisonTest {
                 83.0,
                 "within what repeats, by the plate",
                 83.2,
-                "about as much as just matters, by the plate",
+                "about the smallest change that matters, by the plate",
                 86.4,
-                "about as much as just matters, by the plate",
+                "about the smallest change that matters, by the plate",
                 86.6,
-                "2 times what just matters, by the plate");
+                "2 times the smallest change that matters, by the plate");
         why.forEach((watts, words) -> {
             Entry before = entry(0, new Body.PlateSet(plated("loft", "glass tube", 80, "nozzle tip", 1000), Map.of()));
             Entry first = entry(1, work(60, 6.8, Optional.empty()));

@@ -275,7 +275,7 @@ class FocusRampTest {
         assertThat(rough.instructions().get(0).sentence(UnitChoice.METRIC))
                 .contains("not certain yet, by %.2f mm"
                         .formatted(finding.bestGapHalfWidthMm().getAsDouble()))
-                .contains("from %.2f mm down".formatted(1.96 * allowed));
+                .contains("at %.2f mm or less".formatted(1.96 * allowed));
         assertThat(procedure.judgedBy(finding).in(UnitChoice.METRIC))
                 .isEqualTo("uncertainty within ± %.2f mm".formatted(1.96 * allowed));
     }

@@ -52,6 +52,10 @@ public final class LogbookPage extends HBox implements FramedPage {
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
     /** entries read at once: some screens */
     private static final int PAGE = 80;
+    /**
+     * pages read on the way to an entry that is opened from elsewhere: farther back it is shown without its neighbours
+     */
+    private static final int MOST_PAGES = 60;
 
     private final Desk desk;
     private final Navigator navigator;
@@ -68,6 +72,7 @@ public final class LogbookPage extends HBox implements FramedPage {
     private boolean loading;
     private long generation;
     private boolean choosing;
+    private Optional<Entry> wanted = Optional.empty();
     private Optional<Entry> opened = Optional.empty();
 
     /** A line of a filter: what it says, and what it stands for; empty stands for all. */
@@ -86,7 +91,7 @@ public final class LogbookPage extends HBox implements FramedPage {
         tape.setCellFactory(list -> new TapeCell());
         tape.setPlaceholder(Words.wrapped("No entries here yet. What is recorded at a stop stands here.", "quiet"));
         tape.getSelectionModel().selectedItemProperty().addListener((value, before, now) -> {
-            if (now instanceof TapeLine line) {
+            if (now instanceof TapeLine line && !isOpen(line.entry())) {
                 open(line);
             }
         });
@@ -217,6 +222,7 @@ public final class LogbookPage extends HBox implements FramedPage {
         generation++;
         items.clear();
         paper.getChildren().clear();
+        opened = Optional.empty();
         more = true;
         loading = false;
         load(Long.MAX_VALUE, true);
@@ -253,7 +259,38 @@ public final class LogbookPage extends HBox implements FramedPage {
             if (first && !choosing && !lines.isEmpty()) {
                 tape.getSelectionModel().select(lines.get(0));
             }
+            reveal(lines);
         });
+    }
+
+    /** Goes on along the tape until the entry that was opened from elsewhere stands in sight, marked. */
+    private void reveal(List<TapeLine> read) {
+        if (wanted.isEmpty()) {
+            return;
+        }
+        Entry entry = wanted.get();
+        for (int i = 0; i < items.size(); i++) {
+            if (items.get(i) instanceof TapeLine line && isSame(line.entry(), entry)) {
+                wanted = Optional.empty();
+                tape.getSelectionModel().select(i);
+                tape.scrollTo(Math.max(0, i - 2));
+                return;
+            }
+        }
+        if (more && !read.isEmpty() && items.size() < MOST_PAGES * PAGE) {
+            load(read.get(read.size() - 1).position(), false);
+        } else {
+            wanted = Optional.empty();
+        }
+    }
+
+    private static boolean isSame(Entry one, Entry other) {
+        return one.number() == other.number()
+                && one.place().machineId().equals(other.place().machineId());
+    }
+
+    private boolean isOpen(Entry entry) {
+        return opened.filter(open -> isSame(open, entry)).isPresent();
     }
 
     private LocalDate lastDay() {
@@ -269,7 +306,17 @@ public final class LogbookPage extends HBox implements FramedPage {
     /** Opens one entry, wherever on the tape it stands. */
     public void show(String machineId, int number) {
         choosing = true;
-        desk.later(() -> desk.logbook().entry(machineId, number), entry -> open(new TapeLine(0, entry, false)));
+        desk.later(() -> desk.logbook().entry(machineId, number), entry -> {
+            open(new TapeLine(0, entry, false));
+            wanted = Optional.of(entry);
+            if (!loading) {
+                items.stream()
+                        .filter(TapeLine.class::isInstance)
+                        .map(TapeLine.class::cast)
+                        .reduce((before, after) -> after)
+                        .ifPresent(last -> reveal(List.of(last)));
+            }
+        });
     }
 
     private void open(TapeLine line) {
@@ -319,6 +366,7 @@ public final class LogbookPage extends HBox implements FramedPage {
     private void recorded(Entry entry) {
         desk.tell("Recorded as no. " + entry.number() + ".");
         choosing = true;
+        wanted = Optional.of(entry);
         reload();
         open(new TapeLine(0, entry, false));
     }
