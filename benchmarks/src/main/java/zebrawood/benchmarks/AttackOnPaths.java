@@ -7,7 +7,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import zebrawood.benches.Catalogue;
 import zebrawood.logbook.store.Logbook;
 
@@ -86,17 +85,7 @@ final class AttackOnPaths {
     /** After the folder is gone not one more entry is confirmed. */
     List<String> takenAway(int n, Path folder) throws IOException, InterruptedException {
         Path shop = shop(folder);
-        try (Child child = Child.start(
-                Map.of(),
-                Child.COMMANDS,
-                "record",
-                "-",
-                "--machine",
-                SmallShop.MACHINE,
-                "--by",
-                "RV",
-                "--data",
-                shop.toString())) {
+        try (Child child = Child.record(shop)) {
             BufferedReader answers = child.out();
             int after = 0;
             for (int i = 0; i < 8; i++) {

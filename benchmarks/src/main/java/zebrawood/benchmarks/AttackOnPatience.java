@@ -204,17 +204,7 @@ final class AttackOnPatience {
         // many short remarks make an entry that is too long, and is told so; long ones make one that is recorded
         String remark = "; " + (n == 0 ? "a remark" : "r".repeat(1_000)) + "\\n";
         String settings = remark.repeat(3_600_000 / remark.length());
-        try (Child child = Child.start(
-                Map.of(),
-                Child.COMMANDS,
-                "record",
-                "-",
-                "--machine",
-                SmallShop.MACHINE,
-                "--by",
-                "RV",
-                "--data",
-                folder.toString())) {
+        try (Child child = Child.record(folder)) {
             int answered = 0;
             for (int i = 0; i < 5; i++) {
                 child.in()

@@ -101,17 +101,7 @@ final class AttackOnRestore {
     /** What was confirmed is there afterwards, whichever of the two came first. */
     List<String> whileRecorded(int n, Path folder) throws Exception {
         Path shop = copy(bent, folder.resolve("shop"));
-        try (Child child = Child.start(
-                Map.of(),
-                Child.COMMANDS,
-                "record",
-                "-",
-                "--machine",
-                SmallShop.MACHINE,
-                "--by",
-                "RV",
-                "--data",
-                shop.toString())) {
+        try (Child child = Child.record(shop)) {
             BufferedReader answers = child.out();
             int confirmed = 0;
             String refusal = "";

@@ -55,6 +55,21 @@ final class Child implements AutoCloseable {
         return start("record", environment, main, arguments);
     }
 
+    /** {@code record} on a small shop's machine, that takes worksheets from its input. */
+    static Child record(Path folder) throws IOException {
+        return start(
+                Map.of(),
+                COMMANDS,
+                "record",
+                "-",
+                "--machine",
+                SmallShop.MACHINE,
+                "--by",
+                "RV",
+                "--data",
+                folder.toString());
+    }
+
     /** The same as the launcher starts the window. */
     static Child window(Map<String, String> environment, String main, String... arguments) throws IOException {
         return start("window", environment, main, arguments);

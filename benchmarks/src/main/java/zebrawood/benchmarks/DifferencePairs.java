@@ -104,7 +104,7 @@ final class DifferencePairs {
         private Instant now = Instant.parse("2030-03-01T08:00:00Z");
         private String planted = "";
         // the day's truth, changed from the first day to the second
-        private String stock = "birch ply";
+        private String stock = "poplar ply";
         private String batch = "B-1";
         private String lens = "middle";
         private String air = "low";

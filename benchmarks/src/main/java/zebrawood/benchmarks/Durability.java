@@ -125,17 +125,7 @@ final class Durability {
             }
             Map<Integer, String> said = new TreeMap<>();
             long before = count(folder);
-            try (Child child = Child.start(
-                    Map.of(),
-                    Child.COMMANDS,
-                    "record",
-                    "-",
-                    "--machine",
-                    SmallShop.MACHINE,
-                    "--by",
-                    "RV",
-                    "--data",
-                    folder.toString())) {
+            try (Child child = Child.record(folder)) {
                 Thread feeding = feed(child, random.nextInt(1000));
                 int until = 1 + random.nextInt(14);
                 long delay = random.nextLong(9_000_000);

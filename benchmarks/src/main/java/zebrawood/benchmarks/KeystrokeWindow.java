@@ -79,7 +79,7 @@ public final class KeystrokeWindow {
         Catalogue.stops().forEach(stop -> place(stop).ifPresent(places::add));
         places.add(new Place("Work result", w -> w.shell().work(w.shell().machine("Wren")), "setup.gapMm", "6.8"));
         places.add(new Place("Plate", w -> w.shell().plate(w.shell().machine("Wren")), "bed.xMm", "700"));
-        places.add(new Place("Search", w -> w.shell().logbook(TapeFilter.ALL), "search", "maple "));
+        places.add(new Place("Search", w -> w.shell().logbook(TapeFilter.ALL), "search", "beech "));
         next(places.iterator());
     }
 

@@ -43,8 +43,8 @@ final class LargeShop {
     private static final Instant BEGAN = Instant.parse("2021-03-14T07:00:00Z");
     private static final int BATCH = 20_000;
     private static final String[] STOCKS = {
-        "maple",
-        "birch ply",
+        "beech",
+        "poplar ply",
         "acrylic clear",
         "acrylic black",
         "leather",
@@ -57,7 +57,7 @@ final class LargeShop {
         "brass"
     };
     private static final String[] WORDS = {
-        "clean", "good", "charred edge", "not through", "pale", "ghost lines", "perfect", "stepped", "melted", "sharp"
+        "clean", "good", "sooty rim", "not through", "pale", "ghost lines", "perfect", "stepped", "melted", "sharp"
     };
     private static final String[] PLACES = {"bench room", "clean room", "loft", "hall"};
 

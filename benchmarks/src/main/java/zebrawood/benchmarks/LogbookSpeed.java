@@ -219,9 +219,9 @@ final class LogbookSpeed {
                 1e3 * seconds / Math.max(1, taken));
         String[] typed = {
             "gap 6.8",
-            "maple",
-            "unit 017 charred",
-            "birch ply b12",
+            "beech",
+            "unit 017 sooty",
+            "poplar ply b12",
             "RV 2029-05",
             "soot lens",
             "mirror",

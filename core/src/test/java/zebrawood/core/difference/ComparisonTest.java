@@ -72,7 +72,7 @@ class ComparisonTest {
         return new Body.Worked(
                 new WorkResult(
                         new WorkResult.Stock(
-                                "birch ply",
+                                "poplar ply",
                                 OptionalDouble.of(4),
                                 Optional.empty(),
                                 Optional.empty(),

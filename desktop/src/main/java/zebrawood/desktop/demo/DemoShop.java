@@ -184,15 +184,15 @@ public final class DemoShop {
                         day,
                         LocalTime.of(13, 5),
                         day % 2 == 0 ? "LO" : "RV",
-                        Works.ply("clean, through", 8 + day % 3, "B-2207", "low", 35 + day % 20),
+                        Works.ply("clean through", 8 + day % 3, "B-2207", "low", 35 + day % 20),
                         List.of()));
-        wren.work(6, LocalTime.of(11, 20), "LO", Works.ply("clean, through", 9, "B-2207", "low", 42), List.of());
+        wren.work(6, LocalTime.of(11, 20), "LO", Works.ply("clean through", 9, "B-2207", "low", 42), List.of());
         wren.work(
                 2,
                 LocalTime.of(15, 40),
                 "RV",
-                Works.ply("charred edge, not through", 3, "B-2207", "off", 38),
-                List.of(photo("charred-edge.jpg")));
+                Works.ply("sooty rim, not through", 3, "B-2207", "off", 38),
+                List.of(photo("sooty-rim.jpg")));
         wren.point(2, LocalTime.of(16, 5), "RV", "Air assist hose is split at the nozzle: fit a new one", "LO", 12);
     }
 

@@ -58,9 +58,9 @@ final class Plates {
                 optics(List.of(lens("middle", 60)), "nozzle tip", 10.0, "stick", 0.5, "bed", 0.02),
                 services(
                         Plate.Cooling.WATER,
-                        "sealed, 3.9 l",
+                        "closed loop, 3.9 l",
                         Plate.Enclosure.INTERLOCK,
-                        "shut, interlock, lid lock",
+                        "shut, two doors, interlock each",
                         "230 V, 620 W"),
                 Optional.of(GANTRY_CLIMATE),
                 Optional.of(new Plate.Control(Plate.ControllerKind.OWN, Optional.empty())),
@@ -77,7 +77,7 @@ final class Plates {
                 bed(640, 460),
                 source("diode", 8, OptionalDouble.empty(), 450),
                 optics(List.of(), "lower edge of the case", 26.0, "block", 0.1, "head", 0.005),
-                services(Plate.Cooling.AIR, "fan", Plate.Enclosure.OPEN, "open, in its own bay", "230 V, 260 W"),
+                services(Plate.Cooling.AIR, "fan", Plate.Enclosure.OPEN, "open", "230 V, 260 W"),
                 Optional.of(climate(5, 35, 10, 80)),
                 Optional.of(new Plate.Control(
                         Plate.ControllerKind.NUMBERED, Optional.of(need(610, 430, 1200, 12000, 1200)))),
@@ -94,7 +94,7 @@ final class Plates {
                 bed(200, 200),
                 source("pulsed fibre", 30, OptionalDouble.empty(), 1064),
                 optics(
-                        List.of(lens("field 290", 290), lens("200", 200)),
+                        List.of(lens("field 290", 290), lens("175", 175)),
                         "lens ring",
                         182.0,
                         "stick",
@@ -116,7 +116,14 @@ final class Plates {
                 size(820, 600, 1440, 71),
                 bed(70, 70),
                 source("pulsed UV", 4, OptionalDouble.empty(), 355),
-                optics(List.of(lens("field 170", 170)), "line on the head", 212.0, "stick", 0.1, "head", 0.005),
+                optics(
+                        List.of(lens("field 170", 170)),
+                        "lower face of the lens barrel",
+                        212.0,
+                        "stick",
+                        0.1,
+                        "head",
+                        0.005),
                 services(
                         Plate.Cooling.WATER,
                         "follows the room",
@@ -137,7 +144,7 @@ final class Plates {
                 size(1900, 1700, 1380, 1150),
                 bed(1600, 1100),
                 source("fibre", 1500, OptionalDouble.empty(), 1070),
-                optics(List.of(lens("internal, by motor", 0)), "nozzle tip", 0.7, "", 0, "head", 0.02),
+                optics(List.of(lens("internal focus, motor", 0)), "nozzle tip", 0.9, "", 0, "head", 0.02),
                 services(
                         Plate.Cooling.WATER,
                         "own chiller",

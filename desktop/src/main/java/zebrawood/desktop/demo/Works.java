@@ -10,11 +10,11 @@ final class Works {
 
     private Works() {}
 
-    /** Trays of birch ply, cut on Wren. */
+    /** Trays of poplar ply, cut on Wren. */
     static WorkResult ply(String word, int score, String batch, String air, double minutesSinceOn) {
         return new WorkResult(
                 new WorkResult.Stock(
-                        "birch ply",
+                        "poplar ply",
                         OptionalDouble.of(4),
                         Optional.of(batch),
                         Optional.of(true),
@@ -40,11 +40,11 @@ final class Works {
                 new WorkResult.Outcome(word, OptionalInt.of(score), OptionalDouble.of(11)));
     }
 
-    /** Serial numbers on anodised plates, marked on Heron. */
+    /** Serial numbers on anodised tagss, marked on Heron. */
     static WorkResult serial(String word, int score, double minutesSinceOn) {
         return new WorkResult(
                 new WorkResult.Stock(
-                        "anodised plate",
+                        "anodised tags",
                         OptionalDouble.of(1.5),
                         Optional.empty(),
                         Optional.of(true),

@@ -98,7 +98,7 @@ public final class LogbookPage extends HBox implements FramedPage {
         filters(filter);
         HBox filters = new HBox(8, machine, stop, verdict);
         search.setId("search");
-        search.setPromptText("search: maple, gap 6.8, lens out, RV, 2030-11");
+        search.setPromptText("search: beech, gap 6.8, lens out, RV, 2030-11");
         search.setAccessibleText("search in the logbook");
         Words.follow(search);
         search.setText(filter.words().orElse(""));

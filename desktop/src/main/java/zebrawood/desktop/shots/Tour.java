@@ -210,7 +210,7 @@ public final class Tour {
     }
 
     private void worked() {
-        Nodes.type(root(), "outcome.word", "clean, through");
+        Nodes.type(root(), "outcome.word", "clean through");
         Nodes.type(root(), "setup.air", "low");
         press("score-9");
     }

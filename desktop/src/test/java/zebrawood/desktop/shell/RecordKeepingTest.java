@@ -106,7 +106,7 @@ class RecordKeepingTest {
         seat.until(
                 "the word has the focus, the rest repeats",
                 () -> seat.focused("outcome.word")
-                        && seat.words("stock.kind").equals("birch ply")
+                        && seat.words("stock.kind").equals("poplar ply")
                         && seat.words("recipe.powerPct").equals("62")
                         && seat.words("outcome.word").isEmpty());
         seat.type("good").enter().type("8");
@@ -166,14 +166,14 @@ class RecordKeepingTest {
     private static void searched(Seat seat) {
         seat.press(KeyCode.CONTROL, KeyCode.F);
         seat.until("one can search", () -> seat.focused("search"));
-        seat.type("charred b-22");
+        seat.type("sooty b-22");
         seat.until(
                 "found as one types",
                 () -> seat.find("tape") instanceof ListView<?> tape
                         && tape.getItems().size() == 2
                         && seat.says("3 OF 10"));
         Seat.onScreen(() -> {
-            ((TextField) seat.find("search")).setText("charred maple");
+            ((TextField) seat.find("search")).setText("sooty beech");
             return null;
         });
         seat.until("nothing has both words", () -> seat.says("Nothing on record has all of these words."));
@@ -234,7 +234,7 @@ class RecordKeepingTest {
 
     private void photoKept(Seat seat) throws IOException {
         Path photo = files.resolve("lens.jpg");
-        try (var in = DemoShop.class.getResourceAsStream("/zebrawood/desktop/demo/charred-edge.jpg")) {
+        try (var in = DemoShop.class.getResourceAsStream("/zebrawood/desktop/demo/sooty-rim.jpg")) {
             Files.copy(in, photo);
         }
         Path pretended = Files.writeString(files.resolve("pretends.png"), "I am no picture");

@@ -18,8 +18,8 @@ class SearchKeyTest {
         try (Seat seat = Seat.atDemo(folder)) {
             seat.press(KeyCode.CONTROL, KeyCode.F);
             seat.until("the search has the focus", () -> seat.focused("search"));
-            seat.type("birch");
-            seat.until("and is searched", () -> seat.words("search").equals("birch") && seat.says("birch ply"));
+            seat.type("poplar");
+            seat.until("and is searched", () -> seat.words("search").equals("poplar") && seat.says("poplar ply"));
             seat.stop("Wren", "site-climate");
             seat.press(KeyCode.CONTROL, KeyCode.F);
             seat.until("from a stop too", () -> seat.focused("search"));
