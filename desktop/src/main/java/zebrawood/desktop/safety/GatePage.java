@@ -414,7 +414,7 @@ public final class GatePage implements StopView {
                 List.of(
                         "Go through the bars in order. Do what is in hand, look, and answer what you saw.",
                         "Answer \"not so\" freely: it is recorded, and says what to do.",
-                        "Stop and interlock are tested on the pilot light or a dry run, never on the main beam.",
+                        "Stop and interlock are tested on a dry run with the laser off, never on the main beam.",
                         "The last bar is the first pulse: lowest power, everyone in eyewear."),
                 "What is only looked at is not known to work. A stop that was pressed and an interlock that was "
                         + "opened are."
@@ -455,7 +455,7 @@ public final class GatePage implements StopView {
 
     @Override
     public void record() {
-        say("Answer the bar in hand with one of its two buttons.");
+        say("Answer the bar in hand with one of its buttons.");
     }
 
     @Override

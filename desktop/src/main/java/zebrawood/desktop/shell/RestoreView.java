@@ -31,7 +31,7 @@ public final class RestoreView {
     private final Restore restore;
     private final Desk.Sitting sitting;
     private final Consumer<Boolean> done;
-    private final Label offer = Words.wrapped("Looking what the backups hold ...", "by-hand");
+    private final Label offer = Words.wrapped("Looking at what the backups hold ...", "by-hand");
     private final Button yes = new Button("Restore it");
     private final Button no = new Button("Leave everything as it is");
     private final Scene scene;

@@ -144,7 +144,7 @@ final class StopSlip<R extends Record, F extends Record> {
         if (half) {
             boolean corrects = recording.correcting().isPresent();
             Hyperlink link = new Hyperlink(corrects ? "Leave it" : "Discard draft");
-            link.setAccessibleText(corrects ? "leave the old entry as it is" : "put these half-done readings away");
+            link.setAccessibleText(corrects ? "leave the old entry as it is" : "discard these half-done readings");
             link.setId("put-away");
             link.setOnAction(event -> acts.putAway().run());
             row.getChildren().add(link);
