@@ -40,7 +40,12 @@ public record StopStatus(
 
     /** What a colleague would ask for. */
     public Optional<Said> keyFigure() {
-        return reading.flatMap(CountedReading::measured).map(measured -> figure(procedure, measured));
+        return reading.flatMap(this::keyFigure);
+    }
+
+    /** The same of another reading of this stop. */
+    Optional<Said> keyFigure(CountedReading other) {
+        return other.measured().map(measured -> figure(procedure, measured));
     }
 
     /** As it was shown that day where this program does not know the finding. */

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
+import zebrawood.core.procedure.Verdict;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.core.work.TakenAlong;
 
@@ -35,10 +36,13 @@ public final class WorkConditions {
                     .filter(s -> s.card().id().equals(id) && s.reading().isPresent())
                     .findFirst();
             stop.ifPresentOrElse(
-                    s -> known.add(known(
-                            what,
-                            s.keyFigure().map(said -> said.in(units)).orElse(""),
-                            s.last().orElseThrow())),
+                    s -> {
+                        CountedReading proved = proved(history, s);
+                        known.add(known(
+                                what,
+                                s.keyFigure(proved).map(said -> said.in(units)).orElse(""),
+                                proved.entry()));
+                    },
                     () -> missing.add(what));
         });
         newest(history, true)
@@ -55,6 +59,17 @@ public final class WorkConditions {
                 .ifPresent(entry -> known.add(
                         known("event", ((Body.Happened) entry.body()).change().words(), entry)));
         return new TakenAlong(known, missing);
+    }
+
+    /**
+     * The newest reading that answered: one that stayed unclear takes nothing away from what the one before it proved.
+     */
+    private static CountedReading proved(History history, StopStatus stop) {
+        return history.of(stop.card().id()).stream()
+                .filter(reading -> reading.verdict() != Verdict.UNCLEAR)
+                .findFirst()
+                .or(stop::reading)
+                .orElseThrow();
     }
 
     private static Optional<Entry> newest(History history, boolean cleaned) {

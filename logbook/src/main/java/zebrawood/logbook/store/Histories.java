@@ -16,6 +16,7 @@ import zebrawood.core.difference.StateOnRecord;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
+import zebrawood.core.procedure.Verdict;
 import zebrawood.core.route.CountedReading;
 import zebrawood.core.route.History;
 import zebrawood.core.safety.Bar;
@@ -286,14 +287,21 @@ final class Histories {
                         "the plate of that day was recorded by a newer Zebrawood; update the program to compare"));
         Map<String, Entry> newest = new HashMap<>();
         for (String stop : procedures) {
-            entries.of(
-                            rows,
-                            "where machine_id = ? and stop = ? and stands_at <= ? order by stands_at desc, number "
-                                    + "desc limit 1",
-                            id,
-                            stop,
-                            at.standsAt())
-                    .forEach(entry -> newest.put(stop, entry));
+            List<Entry> last = entries.of(
+                    rows,
+                    "where machine_id = ? and stop = ? and stands_at <= ? order by stands_at desc, number desc limit 1",
+                    id,
+                    stop,
+                    at.standsAt());
+            for (Entry entry : last) {
+                boolean unclear = EntryBytes.verdict(entry.body())
+                        .filter(Verdict.UNCLEAR.name()::equals)
+                        .isPresent();
+                // one that stayed unclear takes nothing away from what the one before it proved
+                Optional<Entry> proved =
+                        unclear ? entries.satisfying(rows, id, stop, entry.standsAt()) : Optional.empty();
+                newest.put(stop, proved.orElse(entry));
+            }
         }
         List<Entry> happened = entries.of(
                 rows,

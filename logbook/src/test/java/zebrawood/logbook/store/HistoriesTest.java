@@ -17,13 +17,16 @@ import org.junit.jupiter.api.io.TempDir;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Change;
+import zebrawood.core.procedure.Verdict;
 import zebrawood.core.route.CountedReading;
 import zebrawood.core.route.Gate;
 import zebrawood.core.route.History;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.Route;
+import zebrawood.core.route.WorkConditions;
 import zebrawood.core.safety.Bar;
 import zebrawood.core.safety.FirstLight;
+import zebrawood.core.units.UnitChoice;
 
 /** What is left out of a history when it is read changes nothing of what follows from it. */
 class HistoriesTest {
@@ -171,6 +174,29 @@ class HistoriesTest {
             other.append("plover", Shop.climate(45), Shop.day(1));
             assertThat(one.history("plover").of("site-climate")).hasSize(1);
             assertThat(one.histories()).singleElement().isEqualTo(other.history("plover"));
+        }
+    }
+
+    /** A line that showed nothing is on record and shown; what the one before it proved is still what is known. */
+    @Test
+    void anUnclearReadingTakesNothingAwayFromWhatTheOneBeforeItProved() {
+        try (Logbook logbook = Shop.open(folder)) {
+            Shop.begin(logbook, "plover", "Plover");
+            Entry proved = logbook.append("plover", Shop.ramp(90), Shop.day(1));
+            Entry before = logbook.append("plover", Shop.work("beech", 182.5, "sharp"), Shop.day(2));
+            Entry unclear = logbook.append("plover", Shop.ramp(0.5), Shop.day(3));
+            Entry after = logbook.append("plover", Shop.work("beech", 182.5, "pale"), Shop.day(4));
+            assertThat(((Body.Measured) unclear.body()).verdict()).isEqualTo(Verdict.UNCLEAR);
+
+            History history = logbook.history("plover");
+            MachineStatus machine =
+                    new Route(Shop.PROCEDURES).status(history, Shop.day(4).at(), ZoneOffset.UTC);
+            assertThat(WorkConditions.of(machine, history, UnitChoice.METRIC).known())
+                    .filteredOn(known -> known.what().equals("focus"))
+                    .singleElement()
+                    .satisfies(known -> assertThat(known.number()).isEqualTo(proved.number()));
+            assertThat(logbook.compare(before, after).notOnRecord())
+                    .contains("Ramp line: last checked 3 days before, not since");
         }
     }
 }
