@@ -190,7 +190,7 @@ final class MachineDiary {
                                     .flatMap(s ->
                                             s.ratedCurrentMa().stream().boxed().findFirst())
                                     .isPresent()
-                            ? "6"
+                            ? "current 6 mA"
                             : "";
                 default -> "";
             };

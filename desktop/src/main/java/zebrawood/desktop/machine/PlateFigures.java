@@ -116,15 +116,15 @@ final class PlateFigures {
                     .flatMap(o -> o.makersGapMm().stream().boxed().findFirst())
                     .isPresent();
             upright(pen, 112, tip, work, dimension(known));
-            pen.text(
-                    134,
-                    64,
-                    plate.optics()
-                            .flatMap(Plate.Optics::focusDatum)
-                            .map(d -> "from " + d)
-                            .orElse(""),
-                    Lettering.CAPTION,
-                    Tone.QUIET);
+            String datum = plate.optics()
+                    .flatMap(Plate.Optics::focusDatum)
+                    .map(d -> "from " + d)
+                    .orElse("");
+            double at = 50;
+            for (String line : pen.wrapped(datum, width - 138, Lettering.CAPTION)) {
+                pen.text(134, at, line, Lettering.CAPTION, Tone.QUIET);
+                at += 13;
+            }
         };
     }
 

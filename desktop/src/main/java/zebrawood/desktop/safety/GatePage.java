@@ -6,7 +6,6 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.application.Platform;
@@ -274,8 +273,17 @@ public final class GatePage implements StopView {
         }
         Bar bar = shown.get();
         if (none) {
-            Plate plate = machine.plate().withNone(bar.absent().orElseThrow());
-            return Optional.of(new Recording.What(machine.machineId(), new Body.PlateSet(plate, Map.of())));
+            String id = machine.machineId();
+            Plate.Part part = bar.absent().orElseThrow();
+            return Optional.of(new Recording.What(
+                    id,
+                    () -> {
+                        Body.PlateSet now = (Body.PlateSet)
+                                desk.logbook().history(id).plateEntry().body();
+                        return new Body.PlateSet(now.plate().withNone(part), now.asTyped());
+                    },
+                    List.of(),
+                    Optional.empty()));
         }
         try {
             BarAnswer.Written beside = notSo.isPresent() ? written.not(notSo.get()) : written.lifting();
