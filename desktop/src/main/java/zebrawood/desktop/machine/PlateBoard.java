@@ -90,7 +90,8 @@ final class PlateBoard extends FlowPane {
         /** Fields two beside each other, from here on down. */
         Cell pairs(double x, double y, double width, String... paths) {
             for (int i = 0; i < paths.length; i++) {
-                put(paths[i], x + i % 2 * (width / 2 + 4), y + i / 2 * FIELD, width / 2 - 4);
+                int line = i / 2;
+                put(paths[i], x + i % 2 * (width / 2 + 4), y + line * FIELD, width / 2 - 4);
             }
             return this;
         }

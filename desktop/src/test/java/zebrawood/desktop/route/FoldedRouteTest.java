@@ -8,6 +8,7 @@ import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -110,7 +111,7 @@ class FoldedRouteTest {
         for (Phase phase : PHASES) {
             for (int i = 1; i <= 5; i++) {
                 stops.add(new MadeUp(
-                        phase.title().toLowerCase() + "-" + i,
+                        phase.title().toLowerCase(Locale.ROOT) + "-" + i,
                         phase.title() + " " + i,
                         phase,
                         i * 10,
