@@ -94,9 +94,7 @@ final class Advice {
 
     /** @param words {@code advice}, and the id of a procedure where only that one is tried */
     static boolean run(String... words) {
-        List<Tried> all = new ArrayList<>(AdvicePlace.ALL);
-        all.addAll(AdviceWater.ALL);
-        all.addAll(AdviceBeam.ALL);
+        List<Tried> all = all();
         boolean kept = all.size() == Catalogue.procedures().size();
         if (!kept) {
             System.out.println("advice: not every procedure is tried");
@@ -105,6 +103,19 @@ final class Advice {
             kept &= words.length > 1 && !words[1].equals(tried.id()) || run(tried);
         }
         return kept;
+    }
+
+    /** Every procedure of the catalogue, with its hands. */
+    static List<Tried> all() {
+        List<Tried> all = new ArrayList<>(AdvicePlace.ALL);
+        all.addAll(AdviceWater.ALL);
+        all.addAll(AdviceBeam.ALL);
+        return all;
+    }
+
+    /** What did not arrive of so many worksheets that do not pass, each step by step. */
+    static List<String> wrong(Tried tried, int worksheets) {
+        return counted(tried, worksheets).wrong;
     }
 
     /** Counts over many worksheets. */
@@ -116,17 +127,22 @@ final class Advice {
         private final List<String> wrong = new ArrayList<>();
     }
 
-    private static boolean run(Tried tried) {
+    private static Counts counted(Tried tried, int worksheets) {
         Procedure<?, ?> procedure = Catalogue.findStop(tried.id()).orElseThrow().procedure();
         SplittableRandom random = new SplittableRandom(20_310_314);
         Counts counts = new Counts();
-        while (counts.tried < EACH) {
+        while (counts.tried < worksheets) {
             ObjectNode sheet = tried.worksheet().apply(random);
             if (!evaluate(procedure, tried.read().apply(sheet)).verdict().satisfies()) {
                 counts.tried++;
                 follow(tried, procedure, sheet, random, counts);
             }
         }
+        return counts;
+    }
+
+    private static boolean run(Tried tried) {
+        Counts counts = counted(tried, EACH);
         System.out.printf(
                 Locale.ROOT,
                 "advice %-20s %d that do not pass: %d pass after one step, %d after several that were said, %d lead to a"

@@ -168,4 +168,71 @@ class CoolantHeatTest {
                 chiller,
                 read.chillerReservePct());
     }
+
+    /** Water that is too cold is warmed first; the bucket that is then told lasts an hour with the warmer water. */
+    @Test
+    void aBucketIsToldForTheWaterAsItWillBe() {
+        HeatReadings cold = new HeatReadings(
+                2379,
+                318,
+                8.3,
+                Optional.empty(),
+                OptionalDouble.empty(),
+                8.7,
+                29,
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.of(19),
+                OptionalDouble.empty(),
+                OptionalDouble.empty());
+        List<Instruction> said = procedure.evaluate(cold).instructions();
+        assertThat(said.get(0).action().in(UnitChoice.METRIC)).isEqualTo("Warm the water to 10.0 °C before it runs.");
+        double start = said.get(0).action().amounts().get(0).asSaid();
+        double litres = said.get(1).action().amounts().get(0).asSaid();
+        HeatReadings then = new HeatReadings(
+                2379,
+                318,
+                8.3,
+                Optional.empty(),
+                OptionalDouble.empty(),
+                start,
+                29,
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.of(litres),
+                OptionalDouble.empty(),
+                OptionalDouble.empty());
+        assertThat(procedure.evaluate(then).verdict()).isEqualTo(Verdict.PASS);
+    }
+
+    /** Whatever the unit of the display, water warmed to what it shows is warm enough. */
+    @Test
+    void aFigureReadInFahrenheitIsStillWarmEnough() {
+        for (double dew = 9; dew < 18; dew += 0.1) {
+            HeatReadings read = new HeatReadings(
+                    600,
+                    80,
+                    6,
+                    Optional.empty(),
+                    OptionalDouble.empty(),
+                    9,
+                    30,
+                    OptionalDouble.empty(),
+                    OptionalDouble.of(dew),
+                    OptionalDouble.empty(),
+                    OptionalDouble.of(2000),
+                    OptionalDouble.empty());
+            String shown = procedure
+                    .evaluate(read)
+                    .instructions()
+                    .get(0)
+                    .action()
+                    .amounts()
+                    .get(0)
+                    .number(new UnitChoice(true, true));
+            assertThat((Double.parseDouble(shown) - 32) / 1.8)
+                    .as("dew point %.1f °C", dew)
+                    .isGreaterThanOrEqualTo(dew + 2 - 1e-9);
+        }
+    }
 }

@@ -103,4 +103,21 @@ class CoolantMixTest {
                         .orElseThrow())
                 .startsWith("Others add");
     }
+
+    /** Plain water in a frost: only a glycol that can keep it from freezing is named. */
+    @Test
+    void onlyAGlycolThatIsEnoughIsNamed() {
+        for (double coldest : new double[] {-4, -44, -47, -60}) {
+            Outcome<MixFinding> frost = at(coldest, Glycol.NONE, OptionalDouble.empty(), Optional.empty());
+            String said = frost.instructions().get(0).action().in(UnitChoice.METRIC);
+            assertThat(frost.verdict()).isEqualTo(Verdict.FAIL);
+            for (Glycol glycol : new Glycol[] {Glycol.ETHYLENE, Glycol.PROPYLENE}) {
+                boolean can = at(coldest, glycol, OptionalDouble.empty(), Optional.empty())
+                                .verdict()
+                        == Verdict.PASS;
+                boolean named = said.endsWith("fill in glycol.") || said.endsWith(glycol.words() + ".");
+                assertThat(named).as("%s at %.0f °C: %s", glycol, coldest, said).isEqualTo(can);
+            }
+        }
+    }
 }

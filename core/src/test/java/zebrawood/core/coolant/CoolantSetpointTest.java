@@ -97,4 +97,24 @@ class CoolantSetpointTest {
         }
         assertThat(failed).isGreaterThan(1_000);
     }
+
+    /** A window in which no room can be held needs a chiller that can be set; a wider one is helped by the room. */
+    @Test
+    void aRoomIsNotAskedToBeHeldMoreCloselyThanARoomCanBe() {
+        for (double most : new double[] {19.1, 19.3}) {
+            SetpointReadings read = new SetpointReadings(
+                    8,
+                    40,
+                    OptionalDouble.empty(),
+                    18,
+                    most,
+                    OptionalDouble.of(0.5),
+                    OptionalDouble.empty(),
+                    OptionalDouble.of(0.2));
+            Outcome<SetpointFinding> outcome = procedure.evaluate(read);
+            assertThat(outcome.verdict()).isEqualTo(Verdict.FAIL);
+            assertThat(said(outcome, 0))
+                    .startsWith(most - 18 - 1 < 0.2 ? "Use a chiller that can be set" : "Warm the room to ");
+        }
+    }
 }

@@ -325,4 +325,64 @@ class ExtractionTest {
                                     : "It draws enough.");
         }
     }
+
+    /** A fan that no run of these parts makes enough is told at once, not after twenty ducts were widened. */
+    @Test
+    void aFanThatCanNeverBeEnoughIsToldAtOnce() {
+        Layout run = new Layout(List.of(duct("hose", 125, 6), duct("run", 100, 4)), List.of(), List.of());
+        List<ExtractionReadings.FanPoint> weak = List.of(point(0, 500), point(150, 300), point(300, 0));
+        for (double required : new double[] {250, 310}) {
+            Outcome<ExtractionFinding> outcome =
+                    procedure.evaluate(read(required, run, weak, Optional.empty(), List.of()));
+            String said = outcome.instructions().get(0).action().in(UnitChoice.METRIC);
+            boolean never = required > 300;
+            assertThat(said.startsWith("Ask for a stronger fan: no change of the run"))
+                    .as(said)
+                    .isEqualTo(never);
+        }
+    }
+
+    /** "That alone is not enough" stands wherever the changed run does not pass, for want of flow or of speed. */
+    @Test
+    void aChangeIsCalledEnoughOnlyWhereTheChangedRunPasses() {
+        SplittableRandom random = new SplittableRandom(41);
+        int enough = 0;
+        int notEnough = 0;
+        while (enough + notEnough < 400) {
+            ExtractionReadings read = random(random);
+            Outcome<ExtractionFinding> outcome = procedure.evaluate(read);
+            Optional<ExtractionFinding.Change> change = outcome.finding()
+                    .bestChange()
+                    .filter(found -> found.kind() == ExtractionFinding.Kinds.WIDER
+                            && outcome.finding().marginPct() < 0);
+            String said = outcome.instructions().get(0).action().in(UnitChoice.METRIC);
+            if (change.isEmpty() || said.startsWith("Ask")) {
+                continue;
+            }
+            int which = read.segments().stream()
+                    .map(Segment::name)
+                    .toList()
+                    .indexOf(change.get().name().orElseThrow());
+            Layout then = read.layout().with(which, change.get().diameterMm().orElseThrow());
+            ExtractionFinding after = procedure
+                    .evaluate(new ExtractionReadings(
+                            read.requiredFlowM3h(),
+                            read.air(),
+                            then.segments(),
+                            then.fittings(),
+                            then.filters(),
+                            read.fanCurve(),
+                            read.minTransportMs(),
+                            true,
+                            Optional.empty(),
+                            List.of(),
+                            Optional.empty()))
+                    .finding();
+            boolean passes = after.marginPct() >= 0 && after.transportOk();
+            assertThat(said.endsWith("that alone is not enough.")).as(said).isEqualTo(!passes);
+            enough += passes ? 1 : 0;
+            notEnough += passes ? 0 : 1;
+        }
+        assertThat(Math.min(enough, notEnough)).as("both are tried").isPositive();
+    }
 }
