@@ -354,6 +354,16 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
     }
 
     @Override
+    public boolean hasQuickWay() {
+        return true;
+    }
+
+    @Override
+    public boolean proves(RampFinding finding) {
+        return finding.bestGapStdErrMm().isPresent();
+    }
+
+    @Override
     public Said keyFigure(RampFinding finding) {
         return finding.bestGapMm().isPresent()
                 ? Said.of(

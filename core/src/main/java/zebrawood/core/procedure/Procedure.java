@@ -39,6 +39,16 @@ public interface Procedure<R extends Record, F extends Record> {
     /** @throws zebrawood.core.reading.ReadingException where the readings cannot be computed with */
     Outcome<F> evaluate(R readings);
 
+    /** Whether it can be read in a quick way too, whose findings prove less. */
+    default boolean hasQuickWay() {
+        return false;
+    }
+
+    /** Whether a finding proves its figure, rather than only being looked for in the quick way. */
+    default boolean proves(F finding) {
+        return true;
+    }
+
     /** What a colleague would ask for: {@code dew 9.3 °C}. */
     Said keyFigure(F finding);
 

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.function.Supplier;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
+import zebrawood.core.procedure.Procedure;
 import zebrawood.core.procedure.Verdict;
 
 /**
@@ -89,6 +90,19 @@ public final class CountedReading {
     /** What the whole of it says; empty where a newer program wrote it in a form that this one does not know. */
     public Optional<Body.Measured> measured() {
         return entry().body() instanceof Body.Measured measured ? Optional.of(measured) : Optional.empty();
+    }
+
+    /** Whether it proves its figure: it satisfies, and was not only looked for in the quick way. */
+    public boolean proves(Procedure<?, ?> procedure) {
+        return verdict.satisfies()
+                && (!procedure.hasQuickWay()
+                        || measured()
+                                .filter(m -> !m.isRead() || asked(procedure, m))
+                                .isPresent());
+    }
+
+    private static <F extends Record> boolean asked(Procedure<?, F> procedure, Body.Measured measured) {
+        return procedure.proves(procedure.findingType().cast(measured.finding()));
     }
 
     @Override

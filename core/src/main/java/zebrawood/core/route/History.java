@@ -18,7 +18,7 @@ import zebrawood.core.machine.Plate;
  * @param gateAndEvents gate lines and events, corrected ones too, by where they stand, then by number; older ones that
  *     change nothing any more may be left out
  * @param readings per stop, those that count (the newest of each row of corrections), newest place first; at least the
- *     newest, and the newest that passed
+ *     newest, the newest that answered, the newest that passed, and the newest that proved its figure
  * @param uses every reading or work for which the laser fired, since the first of the gate lines above
  * @param points open points and how they were closed, corrected ones too, by number
  * @param unjudged stops that only another program knows and that have entries of this machine

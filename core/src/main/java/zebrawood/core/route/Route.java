@@ -9,6 +9,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.function.BiFunction;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
@@ -74,11 +75,14 @@ public final class Route {
         return procedure.appliesTo(plate) && !(card.canBeDeclined() && plate.goesWithout(card.id()));
     }
 
-    /** Stops whose newest reading that counts is a fail with which nothing may fire. */
+    /**
+     * Stops whose newest reading that answered is a fail with which nothing may fire; an unclear one answers nothing.
+     */
     private List<Gate.Held> held(History history) {
         return procedures.stream()
                 .filter(procedure -> procedure.card().onRoute().holdsGate() && procedure.appliesTo(history.plate()))
                 .filter(procedure -> history.of(procedure.card().id()).stream()
+                        .filter(reading -> reading.verdict() != Verdict.UNCLEAR)
                         .findFirst()
                         .filter(reading -> reading.verdict() == Verdict.FAIL)
                         .isPresent())
@@ -119,30 +123,52 @@ public final class Route {
                 .map(reading -> reading.day()
                         .plusDays(procedure.recheckDays(history.plate()).orElse(card.recheckDays())));
         Optional<StopStatus.Needed> needed = needed(card, history, gate);
+        Optional<CountedReading> proved = proved(procedure, history);
+        BiFunction<StopState, String, StopStatus> stands = (state, note) -> new StopStatus(
+                procedure, state, Optional.of(note).filter(words -> !words.isEmpty()), last, proved, due, needed);
         if (needed.isPresent()) {
-            return new StopStatus(
-                    procedure,
-                    StopState.SHUT,
-                    Optional.of("needs " + needed.get().title()),
-                    last,
-                    due,
-                    needed);
+            return stands.apply(StopState.SHUT, "needs " + needed.get().title());
         }
         if (last.isEmpty()) {
-            return new StopStatus(procedure, StopState.OPEN, Optional.empty(), last, due, needed);
+            return stands.apply(StopState.OPEN, "");
         }
         Optional<Entry> change = madeStaleBy(card, last.get(), history);
         if (change.isPresent()) {
-            String why = ((Body.Happened) change.get().body()).change().words() + " "
-                    + Days.brief(change.get().day(), today(now, zone));
-            return new StopStatus(procedure, StopState.DUE, Optional.of(why), last, due, needed);
+            return stands.apply(
+                    StopState.DUE,
+                    ((Body.Happened) change.get().body()).change().words() + " "
+                            + Days.brief(change.get().day(), today(now, zone)));
         }
         Verdict verdict = last.get().verdict();
-        boolean late = due.isPresent() && today(now, zone).isAfter(due.get());
-        if (verdict.satisfies() && late) {
-            return new StopStatus(procedure, StopState.DUE, Optional.of(late(due.get(), now, zone)), last, due, needed);
+        if (verdict.satisfies() && due.isPresent() && today(now, zone).isAfter(due.get())) {
+            return stands.apply(StopState.DUE, late(due.get(), now, zone));
         }
-        return new StopStatus(procedure, StopState.of(verdict), Optional.empty(), last, due, needed);
+        return stands.apply(
+                StopState.of(verdict),
+                proved.filter(reading -> verdict == Verdict.UNCLEAR)
+                        .map(reading -> "unclear; the figure is of " + Days.brief(reading.day(), today(now, zone)))
+                        .orElse(""));
+    }
+
+    /**
+     * The newest reading that proved its figure, where a later one is unclear or was taken in the quick way and nothing
+     * happened since that makes it stale. One that was only taken in the quick way counts before an unclear one.
+     */
+    private static Optional<CountedReading> proved(Procedure<?, ?> procedure, History history) {
+        List<CountedReading> valid = history.of(procedure.card().id()).stream()
+                .filter(reading ->
+                        madeStaleBy(procedure.card(), reading, history).isEmpty())
+                .toList();
+        Optional<CountedReading> proof = valid.stream()
+                .filter(reading -> reading.proves(procedure))
+                .findFirst()
+                .or(() -> valid.stream()
+                        .filter(reading -> reading.verdict().satisfies())
+                        .findFirst());
+        CountedReading newest =
+                history.of(procedure.card().id()).stream().findFirst().orElse(null);
+        return proof.filter(reading -> !reading.equals(newest)
+                && (newest.verdict() == Verdict.UNCLEAR || newest.verdict().satisfies()));
     }
 
     /** What has to come first: the gate, for what fires; else a stop that it requires and that this machine has. */

@@ -15,6 +15,7 @@ import zebrawood.core.units.Said;
  * @param state how it stands
  * @param note what opens it, why it is due; absent where the state says it all
  * @param reading its newest reading that counts
+ * @param proved the reading before it whose figure still stands, where the newest is unclear or a quick one
  * @param due the day on which it is due again, where it has passed
  * @param needed what has to come first, where it is shut
  */
@@ -23,6 +24,7 @@ public record StopStatus(
         StopState state,
         Optional<String> note,
         Optional<CountedReading> reading,
+        Optional<CountedReading> proved,
         Optional<LocalDate> due,
         Optional<Needed> needed) {
 
@@ -38,14 +40,14 @@ public record StopStatus(
         return reading.map(CountedReading::entry);
     }
 
-    /** What a colleague would ask for. */
-    public Optional<Said> keyFigure() {
-        return reading.flatMap(this::keyFigure);
+    /** The reading whose figure stands: the newest, or one before it that proved more. */
+    public Optional<CountedReading> standing() {
+        return proved.or(() -> reading);
     }
 
-    /** The same of another reading of this stop. */
-    Optional<Said> keyFigure(CountedReading other) {
-        return other.measured().map(measured -> figure(procedure, measured));
+    /** What a colleague would ask for. */
+    public Optional<Said> keyFigure() {
+        return standing().flatMap(CountedReading::measured).map(measured -> figure(procedure, measured));
     }
 
     /** As it was shown that day where this program does not know the finding. */

@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
-import zebrawood.core.procedure.Verdict;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.core.work.TakenAlong;
 
@@ -37,11 +36,10 @@ public final class WorkConditions {
                     .findFirst();
             stop.ifPresentOrElse(
                     s -> {
-                        CountedReading proved = proved(history, s);
                         known.add(known(
                                 what,
-                                s.keyFigure(proved).map(said -> said.in(units)).orElse(""),
-                                proved.entry()));
+                                s.keyFigure().map(said -> said.in(units)).orElse(""),
+                                s.standing().orElseThrow().entry()));
                     },
                     () -> missing.add(what));
         });
@@ -59,17 +57,6 @@ public final class WorkConditions {
                 .ifPresent(entry -> known.add(
                         known("event", ((Body.Happened) entry.body()).change().words(), entry)));
         return new TakenAlong(known, missing);
-    }
-
-    /**
-     * The newest reading that answered: one that stayed unclear takes nothing away from what the one before it proved.
-     */
-    private static CountedReading proved(History history, StopStatus stop) {
-        return history.of(stop.card().id()).stream()
-                .filter(reading -> reading.verdict() != Verdict.UNCLEAR)
-                .findFirst()
-                .or(stop::reading)
-                .orElseThrow();
     }
 
     private static Optional<Entry> newest(History history, boolean cleaned) {

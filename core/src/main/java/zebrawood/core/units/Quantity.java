@@ -110,6 +110,16 @@ public enum Quantity {
                 || this == TEMPERATURE && (typed.equals("f") || typed.equals("°f") || typed.equals("k"));
     }
 
+    /** Whether a word is a unit of any kind. */
+    public static boolean isUnit(String word) {
+        for (Quantity quantity : values()) {
+            if (quantity.hasUnit(word)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /** Some units that may be typed, for a message. */
     String examples() {
         return switch (this) {

@@ -20,6 +20,7 @@ import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Change;
 import zebrawood.core.procedure.Procedure;
+import zebrawood.core.procedure.Verdict;
 import zebrawood.core.safety.Bar;
 import zebrawood.core.safety.FirstLight;
 import zebrawood.core.site.ClimateReadings;
@@ -136,6 +137,47 @@ final class Lived {
                 OptionalDouble.empty(),
                 Optional.empty());
         measure(day, new FocusRamp(), quick, corrects);
+        return this;
+    }
+
+    /** A line measured along its length, whose gap is fitted: 4.8 mm less 5 mm along 200 mm. */
+    Lived fitted(int day) {
+        List<RampReadings.Mark> marks = List.of(
+                new RampReadings.Mark(0, 0.261),
+                new RampReadings.Mark(66.7, 0.205),
+                new RampReadings.Mark(133.3, 0.215),
+                new RampReadings.Mark(200, 0.282));
+        RampReadings read = new RampReadings(
+                10600,
+                4.8,
+                200,
+                -5,
+                Optional.empty(),
+                Optional.of(marks),
+                OptionalDouble.of(0.01),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                Optional.empty());
+        measure(day, new FocusRamp(), read, Optional.empty());
+        return this;
+    }
+
+    /** The last entry once more, as it would be were its verdict unclear. */
+    Lived againButUnclear(int day) {
+        Body.Measured last = (Body.Measured) last().body();
+        add(
+                day,
+                new Body.Measured(
+                        last.procedure(),
+                        last.version(),
+                        last.fired(),
+                        last.readings(),
+                        last.asTyped(),
+                        last.finding(),
+                        Verdict.UNCLEAR,
+                        last.instructions(),
+                        last.shown()),
+                Optional.empty());
         return this;
     }
 

@@ -338,4 +338,36 @@ class RouteTest {
         assertThat(lived.climate(5, 50).at(5).gate().isOpen()).isTrue();
         assertThat(ramp(lived.at(5))).isEqualTo(StopState.PASSED);
     }
+
+    /** One that stayed unclear answers nothing: what failed before it still may not fire. */
+    @Test
+    void anUnclearReadingDoesNotLetGoOfAGateThatAFailHolds() {
+        Lived lived = new Lived().climate(0, 50).gate(1).climate(4, 90).againButUnclear(5);
+        assertThat(lived.at(5).stop("site-climate").state()).isEqualTo(StopState.UNCLEAR);
+        assertThat(lived.at(5).gate().heldInWords()).isEqualTo("Climate");
+        assertThat(lived.at(5).gate().isOpen()).isFalse();
+        assertThat(lived.climate(6, 50).at(6).gate().isOpen()).isTrue();
+    }
+
+    @Test
+    void whatAFitProvedStandsUntilAnotherFitOrSomethingThatHappened() {
+        Lived lived = new Lived().climate(0, 50).gate(0).fitted(1);
+        String proved = figure(lived.at(1));
+        assertThat(figure(lived.ramp(2).at(2))).as("a quick line after it").isEqualTo(proved);
+        assertThat(ramp(lived.at(2))).isEqualTo(StopState.PASSED);
+        assertThat(lived.at(2).stop("focus-ramp").last().orElseThrow().day()).isEqualTo(LocalDate.of(2031, 1, 3));
+
+        assertThat(figure(lived.againButUnclear(3).at(3))).isEqualTo(proved);
+        assertThat(ramp(lived.at(3))).isEqualTo(StopState.UNCLEAR);
+        assertThat(lived.at(3).stop("focus-ramp").note()).contains("unclear; the figure is of 2 Jan");
+
+        String quick = figure(lived.happened(4, Change.LENS_CHANGED).ramp(5).at(5));
+        assertThat(quick).as("of the new lens").isNotEqualTo(proved);
+        assertThat(figure(lived.fitted(6).at(6))).isEqualTo(proved);
+        assertThat(lived.at(6).stop("focus-ramp").proved()).isEmpty();
+    }
+
+    private static String figure(MachineStatus machine) {
+        return machine.stop("focus-ramp").keyFigure().orElseThrow().in(UnitChoice.METRIC);
+    }
 }

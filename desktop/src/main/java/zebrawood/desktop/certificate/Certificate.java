@@ -13,6 +13,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TimeZone;
+import java.util.stream.Stream;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDDocumentInformation;
@@ -30,6 +31,7 @@ import zebrawood.core.route.StopState;
 import zebrawood.core.route.StopStatus;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.UnitChoice;
+import zebrawood.kit.figure.Anchor;
 import zebrawood.kit.figure.Path;
 import zebrawood.kit.figure.Shapes;
 import zebrawood.kit.figure.Stroke;
@@ -59,9 +61,16 @@ public final class Certificate {
     /** more stops than these stand beside each other, each with its key figure */
     private static final int MANY = 16;
 
+    /** px under the line one signs on, and between one and the next */
+    private static final double SIGNED = 48;
+
+    private static final double BETWEEN = 24;
+
     private final Subject subject;
     private final PageFlow sheets;
     private final Standing standing;
+    /** whether its lines stand close, so that many stops fit on the first page */
+    private final boolean close;
 
     /**
      * What is certified.
@@ -115,6 +124,7 @@ public final class Certificate {
         this.subject = subject;
         this.sheets = new PageFlow(document, subject.machine().plate().name(), subject.paper());
         this.standing = Standing.of(subject.machine(), subject.units(), subject.flaw());
+        this.close = subject.machine().stops().size() > MANY;
     }
 
     /** Writes the PDF. */
@@ -168,11 +178,11 @@ public final class Certificate {
         PDStructureElement line = sheets.tag("P");
         sheets.text(line, PageFlow.LEFT, 136, plate.line().replace(" · ", ", ") + bed, Lettering.TEXT, Tone.INK);
         String place = plate.place().map(p -> "place: " + p).orElse("");
-        List<String> places = sheets.pen().wrapped(place, PageFlow.WIDTH, Lettering.SMALL);
+        List<String> places = sheets.pen().wrapped(place, PageFlow.WIDTH - 200, Lettering.SMALL);
         for (int i = 0; i < places.size(); i++) {
             sheets.text(line, PageFlow.LEFT, 154 + 16 * i, places.get(i), Lettering.SMALL, Tone.QUIET);
         }
-        sheets.at(156 + 16 * places.size());
+        sheets.at(place.isEmpty() ? 150 : 152 + 16 * places.size());
     }
 
     /** In one line: in order, or in order but for what. */
@@ -181,12 +191,13 @@ public final class Certificate {
         Tone tone = Shapes.tone(standing.shape());
         List<String> lines = sheets.pen().wrapped(standing.under(), PageFlow.WIDTH - 70, Lettering.SMALL);
         List<String> titles = sheets.pen().wrapped(standing.title(), PageFlow.WIDTH - 70, Lettering.HEAD);
-        double tall = 24 + 22 * titles.size() + 16 * lines.size();
+        double above = close ? 22 : 28;
+        double tall = above - 4 + 22 * titles.size() + 16 * lines.size() - (close ? 6 : 0);
         sheets.silent(() -> {
             sheets.pen().stroke(Path.rectangle(PageFlow.LEFT, y, PageFlow.WIDTH, tall), Stroke.of(tone, 1.5));
             Shapes.state(sheets.pen(), standing.shape(), PageFlow.LEFT + 28, y + tall / 2, 1.5);
         });
-        double at = y + 28;
+        double at = y + above;
         PDStructureElement head = sheets.tag("H2");
         for (String title : titles) {
             sheets.text(head, PageFlow.LEFT + 56, at, title, Lettering.HEAD, Tone.INK);
@@ -197,27 +208,27 @@ public final class Certificate {
             sheets.text(why, PageFlow.LEFT + 56, at - 3, line, Lettering.SMALL, Tone.INK);
             at += 16;
         }
-        sheets.at(y + tall + 24);
+        sheets.at(y + tall + (close ? 10 : 24));
     }
 
     private void stops() {
         sheets.heading("What was measured");
         List<StopStatus> stops = subject.machine().stops();
-        if (stops.size() > MANY) {
+        if (close) {
             StopRows.besideEachOther(sheets, stops.stream().map(this::brief).toList());
-            new StopRows(sheets, sheets.tag("Table")).row(gate());
+            StopRows.across(sheets, gate());
         } else {
-            StopRows rows = new StopRows(sheets, sheets.tag("Table"));
+            StopRows rows = new StopRows(sheets, sheets.tag("Table"), close);
             int before = subject.machine().stopsBeforeGate();
             stops.subList(0, before).forEach(stop -> rows.row(row(stop)));
             rows.row(gate());
             stops.subList(before, stops.size()).forEach(stop -> rows.row(row(stop)));
         }
-        sheets.space(10);
+        sheets.space(close ? 4 : 10);
     }
 
     private StopRows.Row row(StopStatus stop) {
-        String found = stop.reading()
+        String found = stop.standing()
                 .flatMap(CountedReading::measured)
                 .map(m -> String.join(
                         "; ",
@@ -234,7 +245,7 @@ public final class Certificate {
     }
 
     private StopRows.Row row(StopStatus stop, String found) {
-        String judged = stop.reading()
+        String judged = stop.standing()
                 .flatMap(CountedReading::measured)
                 .map(m -> m.shown().judgedBy())
                 .orElse("");
@@ -268,8 +279,8 @@ public final class Certificate {
                 standing.add(line.bar().id() + (line.failed() ? " (failed)" : ""));
             }
         }
+        String many = gate.lifted() + " of " + gate.bars().size() + " bars lifted";
         List<String> parts = new ArrayList<>();
-        parts.add(gate.lifted() + " of " + gate.bars().size() + " bars lifted");
         lifted.forEach((when, bars) -> parts.add(when + ": " + String.join(", ", bars)));
         String judged =
                 standing.isEmpty() ? "each seen by who lifted it" : "not lifted: " + String.join(", ", standing);
@@ -282,18 +293,22 @@ public final class Certificate {
                 gate.isOpen() ? StopState.PASSED : StopState.SHUT,
                 "First light",
                 word,
-                String.join("; ", parts),
-                judged,
+                close ? many : String.join("; ", joined(many, parts)),
+                close ? String.join("; ", joined(judged, parts)) : judged,
                 gate.openedBy()
                         .filter(entry -> gate.isOpen())
                         .map(Certificate::who)
                         .orElse(List.of()));
     }
 
+    private static List<String> joined(String first, List<String> more) {
+        return Stream.concat(Stream.of(first), more.stream()).toList();
+    }
+
     private void openPoints() {
-        sheets.need(70);
+        sheets.need(close ? 40 : 70);
         sheets.heading("Open points");
-        StopRows rows = new StopRows(sheets, sheets.tag("Table"));
+        StopRows rows = new StopRows(sheets, sheets.tag("Table"), close);
         for (int i = 0; i < standing.points().size(); i++) {
             Standing.Point point = standing.points().get(i);
             rows.point(String.valueOf(i + 1), point.words(), point.when());
@@ -309,7 +324,7 @@ public final class Certificate {
                     Lettering.SMALL,
                     Tone.INK);
         }
-        sheets.space(10);
+        sheets.space(close ? 4 : 10);
     }
 
     private void notWanted() {
@@ -319,7 +334,7 @@ public final class Certificate {
         }
         sheets.need(70);
         sheets.heading("Declared not wanted on this machine");
-        StopRows rows = new StopRows(sheets, sheets.tag("Table"));
+        StopRows rows = new StopRows(sheets, sheets.tag("Table"), close);
         for (Plate.NotWanted stop : without) {
             String title = Catalogue.procedures().stream()
                     .filter(procedure -> procedure.card().id().equals(stop.stop()))
@@ -328,44 +343,40 @@ public final class Certificate {
                     .orElse(stop.stop());
             rows.point("", title + ": " + stop.reason(), SHORT.format(stop.day()) + "  " + stop.by());
         }
-        sheets.space(10);
+        sheets.space(close ? 4 : 10);
     }
 
     private void cautions() {
-        sheets.need(84);
+        sheets.need(close ? 60 : 84);
         sheets.heading("Cautions");
-        sheets.paragraph(CAUTIONS, Lettering.CAPTION, Tone.INK);
+        sheets.paragraph(CAUTIONS, close ? Lettering.PRINT : Lettering.CAPTION, Tone.INK);
     }
 
     private void signatures() {
-        sheets.need(96);
-        double y = Math.max(sheets.y() + 10, sheets.bottom() - 84);
-        Stroke line = Stroke.of(Tone.INK, 1);
-        double third = PageFlow.LEFT + 412;
-        sheets.silent(() -> {
-            sheets.pen().line(PageFlow.LEFT, y, PageFlow.LEFT + 180, y, line);
-            sheets.pen().line(PageFlow.LEFT + 206, y, PageFlow.LEFT + 386, y, line);
-            sheets.pen().line(third, y, PageFlow.RIGHT, y, line);
-        });
-        PDStructureElement by = sheets.tag("P");
-        sheets.text(by, PageFlow.LEFT, y + 16, "commissioned by", Lettering.SMALL, Tone.QUIET);
-        sheets.text(by, PageFlow.LEFT + 206, y + 16, "accepted by", Lettering.SMALL, Tone.QUIET);
-        PDStructureElement ends = sheets.tag("P");
-        String onEntry = "this certificate ends on entry " + subject.last().number();
-        sheets.text(ends, third, y + 16, onEntry, Lettering.SMALL, Tone.QUIET);
-        hash(ends, subject.last().place().hash(), third, y + 32);
-        PDStructureElement chain = sheets.tag("P");
-        String entries = "shop chain, " + subject.head().entries() + " entries";
-        sheets.text(chain, third, y + 64, entries, Lettering.SMALL, Tone.QUIET);
-        hash(chain, subject.head().hash(), third, y + 80);
+        double written = close ? 34 : 60;
+        sheets.need(written + SIGNED);
+        double y = Math.max(sheets.y() + written, sheets.bottom() - SIGNED);
+        double third = (PageFlow.WIDTH - 2 * BETWEEN) / 3;
+        List<String> under = List.of("commissioned by", "accepted by", "day");
+        for (int i = 0; i < under.size(); i++) {
+            double x = PageFlow.LEFT + i * (third + BETWEEN);
+            sheets.silent(() -> sheets.pen().line(x, y, x + third, y, Stroke.of(Tone.INK, 1)));
+            sheets.text(sheets.tag("P"), x, y + 14, under.get(i), Lettering.CAPTION, Tone.QUIET);
+        }
+        hash("ends on entry " + subject.last().number(), subject.last().place().hash(), y + 32);
+        hash(
+                "shop chain, " + subject.head().entries() + " entries",
+                subject.head().hash(),
+                y + 45);
     }
 
-    private void hash(PDStructureElement element, String hash, double x, double y) {
-        sheets.text(element, x, y, grouped(hash.substring(0, 32)), Lettering.HASH, Tone.QUIET);
-        sheets.text(element, x, y + 13, grouped(hash.substring(32)), Lettering.HASH, Tone.QUIET);
+    private void hash(String of, String hash, double y) {
+        PDStructureElement element = sheets.tag("P");
+        sheets.text(element, PageFlow.LEFT, y, of, Lettering.CAPTION, Tone.QUIET);
+        sheets.text(element, PageFlow.RIGHT, y, grouped(hash), Lettering.HASH, Tone.QUIET, Anchor.END);
     }
 
-    private static String grouped(String half) {
-        return half.replaceAll("(.{8})(?=.)", "$1 ");
+    private static String grouped(String hash) {
+        return hash.replaceAll("(.{8})(?=.)", "$1 ");
     }
 }

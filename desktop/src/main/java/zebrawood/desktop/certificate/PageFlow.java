@@ -32,6 +32,8 @@ final class PageFlow {
     static final double LINE = 16;
     /** the same in captions */
     static final double FINE = 13;
+    /** the same in fine print */
+    static final double PRINT = 11;
 
     private static final double FOOT = 38;
     private static final double TOP = 84;
@@ -207,7 +209,7 @@ final class PageFlow {
     /** A text over the whole width, in as many lines as it needs. */
     void paragraph(String words, Lettering lettering, Tone tone) {
         PDStructureElement element = tag("P");
-        double line = lettering == Lettering.CAPTION ? FINE : LINE;
+        double line = lettering == Lettering.PRINT ? PRINT : lettering == Lettering.CAPTION ? FINE : LINE;
         for (String each : pen.wrapped(words, WIDTH, lettering)) {
             need(line);
             text(element, LEFT, y + 10, each, lettering, tone);

@@ -2,6 +2,8 @@ package zebrawood.desktop.certificate;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.apache.pdfbox.pdmodel.documentinterchange.logicalstructure.PDStructureElement;
 import zebrawood.core.route.StopState;
 import zebrawood.kit.figure.Anchor;
@@ -23,6 +25,7 @@ final class StopRows {
 
     private final PageFlow sheets;
     private final PDStructureElement table;
+    private final boolean close;
 
     /**
      * A stop, or the gate.
@@ -36,9 +39,11 @@ final class StopRows {
      */
     record Row(StopState state, String name, String word, String found, String judged, List<String> who) {}
 
-    StopRows(PageFlow sheets, PDStructureElement table) {
+    /** @param close whether its lines stand as close to each other as many of them have to */
+    StopRows(PageFlow sheets, PDStructureElement table, boolean close) {
         this.sheets = sheets;
         this.table = table;
+        this.close = close;
     }
 
     /** A line over the whole width; grows where its words need more than a line. */
@@ -79,20 +84,21 @@ final class StopRows {
 
     /** A numbered point. */
     void point(String number, String words, String when) {
-        List<String> lines = sheets.pen().wrapped(words, PageFlow.WIDTH - 160, Lettering.SMALL);
-        sheets.need(lines.size() * PageFlow.LINE + 12);
+        Lettering lettering = close ? Lettering.CAPTION : Lettering.SMALL;
+        double step = close ? PageFlow.FINE : PageFlow.LINE;
+        List<String> lines = sheets.pen().wrapped(words, PageFlow.WIDTH - 160, lettering);
+        sheets.need(lines.size() * step + 12);
         PDStructureElement line = sheets.tag(table, "TR");
-        double top = sheets.y() + 11;
-        sheets.text(sheets.tag(line, "TH"), PageFlow.LEFT + 4, top, number, Lettering.SMALL, Tone.INK);
+        double top = sheets.y() + (close ? 8 : 11);
+        sheets.text(sheets.tag(line, "TH"), PageFlow.LEFT + 4, top, number, lettering, Tone.INK);
         PDStructureElement what = sheets.tag(line, "TD");
         for (int i = 0; i < lines.size(); i++) {
-            double at = top + i * PageFlow.LINE;
-            sheets.text(what, PageFlow.LEFT + 26, at, lines.get(i), Lettering.SMALL, Tone.INK);
+            sheets.text(what, PageFlow.LEFT + 26, top + i * step, lines.get(i), lettering, Tone.INK);
         }
         fine(line, List.of(when), PageFlow.RIGHT, top, Tone.QUIET, Anchor.END);
-        sheets.space(lines.size() * PageFlow.LINE + 3);
+        sheets.space(lines.size() * step + (close ? 0 : 3));
         sheets.rule(PageFlow.LEFT, PageFlow.WIDTH, THIN);
-        sheets.space(6);
+        sheets.space(close ? 3 : 6);
     }
 
     /** Many stops in two columns, each with its name and figure, and its limit, day and who under them. */
@@ -119,6 +125,14 @@ final class StopRows {
         }
     }
 
+    /** One as brief as they are, over the whole width. */
+    static void across(PageFlow sheets, Row row) {
+        Brief brief = new Brief(sheets, row, PageFlow.WIDTH);
+        sheets.need(brief.height() + 4);
+        brief.draw(sheets.tag("Table"), PageFlow.LEFT);
+        sheets.rule(PageFlow.LEFT, PageFlow.WIDTH, THIN);
+    }
+
     private static int fitting(List<Brief> rows, double room) {
         double used = 0;
         int fit = 0;
@@ -129,15 +143,16 @@ final class StopRows {
         return fit;
     }
 
-    /** A stop in captions. */
+    /** A stop in fine print: its name, when and who, and the figure; under them its state and the limit. */
     private static final class Brief {
         private static final double SHAPE = 20;
-        /** px from one base line to the next where there are many */
-        private static final double CLOSE = 13;
+        private static final double GAP = 8;
+        private static final double NAMED = 12;
 
         private final PageFlow sheets;
         private final Row row;
         private final double width;
+        private final String beside;
         private final List<String> found;
         private final List<String> under;
 
@@ -145,18 +160,24 @@ final class StopRows {
             this.sheets = sheets;
             this.row = row;
             this.width = width;
-            double beside = width - SHAPE - 8 - sheets.pen().textWidth(row.name(), Lettering.ROW_BOLD);
-            found = sheets.pen().wrapped(row.found(), beside, Lettering.CAPTION);
-            String limits = String.join(
-                    "; ",
-                    List.of(row.word(), row.judged(), String.join(", ", row.who())).stream()
-                            .filter(words -> !words.isEmpty())
-                            .toList());
-            under = limits.isEmpty() ? List.of() : sheets.pen().wrapped(limits, width - SHAPE, Lettering.CAPTION);
+            String who = String.join(", ", row.who());
+            double name = sheets.pen().textWidth(row.name(), Lettering.TEXT_BOLD);
+            double left = width - SHAPE - GAP - name;
+            found = sheets.pen().wrapped(row.found(), left, Lettering.CAPTION);
+            boolean both = found.size() == 1
+                    && sheets.pen().textWidth(who, Lettering.PRINT)
+                                    + sheets.pen().textWidth(row.found(), Lettering.CAPTION)
+                                    + GAP
+                            <= left;
+            beside = both ? who : "";
+            String words = Stream.of(row.word(), row.judged(), both ? "" : who)
+                    .filter(each -> !each.isEmpty())
+                    .collect(Collectors.joining("; "));
+            under = words.isEmpty() ? List.of() : sheets.pen().wrapped(words, width - SHAPE, Lettering.PRINT);
         }
 
         double height() {
-            return (found.size() + under.size()) * CLOSE + 4;
+            return found.size() * NAMED + under.size() * PageFlow.PRINT + 3;
         }
 
         void draw(PDStructureElement table, double x) {
@@ -166,15 +187,18 @@ final class StopRows {
             double top = sheets.y() + 10;
             sheets.mark(head, () -> Shapes.state(sheets.pen(), row.state(), x + 8, top - 4, 0.8));
             sheets.text(head, x + SHAPE, top, row.name(), Lettering.TEXT_BOLD, Tone.INK);
+            double named = x + SHAPE + sheets.pen().textWidth(row.name(), Lettering.TEXT_BOLD) + GAP;
+            sheets.text(sheets.tag(line, "TD"), named, top, beside, Lettering.PRINT, Tone.QUIET);
             PDStructureElement figure = sheets.tag(line, "TD");
-            for (int i = 0; i < found.size(); i++) {
-                double at = top + i * CLOSE;
-                sheets.text(figure, x + width, at, found.get(i), Lettering.CAPTION, Tone.INK, Anchor.END);
+            double at = top;
+            for (String words : found) {
+                sheets.text(figure, x + width, at, words, Lettering.CAPTION, Tone.INK, Anchor.END);
+                at += NAMED;
             }
             PDStructureElement limit = sheets.tag(line, "TD");
-            for (int i = 0; i < under.size(); i++) {
-                double at = top + (found.size() + i) * CLOSE;
-                sheets.text(limit, x + SHAPE, at, under.get(i), Lettering.CAPTION, Tone.QUIET);
+            for (String words : under) {
+                sheets.text(limit, x + SHAPE, at - 1, words, Lettering.PRINT, Tone.QUIET);
+                at += PageFlow.PRINT;
             }
             sheets.space(height());
         }

@@ -206,6 +206,11 @@ class CertificateTest {
                 assertThat(titles).as("in the table and over its readings").isGreaterThanOrEqualTo(2 * 3);
                 assertThat(text).doesNotContain("...", "\u2026");
                 assertThat(document.getNumberOfPages()).isBetween(8, 10);
+                stripper.setEndPage(1);
+                assertThat(stripper.getText(document))
+                        .as("all that counts stands on the first page")
+                        .contains("Open points", "Cautions", "commissioned by", "10 of 10 bars lifted")
+                        .contains(today.head().hash().substring(0, 8));
             }
             assertThat(outside).isEmpty();
         }

@@ -21,7 +21,14 @@ class PartsTest {
 
     private static StopStatus stop(String id, StopState state) {
         Procedure<?, ?> procedure = Catalogue.findStop(id).orElseThrow().procedure();
-        return new StopStatus(procedure, state, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+        return new StopStatus(
+                procedure,
+                state,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
     }
 
     private static Parts water(StopState filling, StopState heat, StopState setpoint) {

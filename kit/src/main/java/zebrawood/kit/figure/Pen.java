@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import zebrawood.core.units.Quantity;
 import zebrawood.kit.theme.Lettering;
 import zebrawood.kit.theme.Tone;
 
@@ -74,13 +75,23 @@ public abstract class Pen {
         return fit;
     }
 
+    /** a blank at which no line ends */
+    private static final String KEPT = "\u00A0";
+
+    /** a figure and what may be its unit, with the blank between them */
+    private static final Pattern FIGURE_AND_UNIT = Pattern.compile("(?<=\\d) (?=([^ ,;:.)]{1,6}))");
+
     /**
-     * A text as lines that fit into a width; nothing of it is lost: a word wider than that goes on in the next line.
+     * A text as lines that fit into a width; nothing of it is lost: a word wider than that goes on in the next line. A
+     * figure keeps its unit beside it, and its sign before it.
      */
     public final List<String> wrapped(String text, double width, Lettering lettering) {
         List<String> lines = new ArrayList<>();
         String line = "";
-        for (String word : text.split(" ")) {
+        String kept = FIGURE_AND_UNIT
+                .matcher(text.replace("\u00B1 ", "\u00B1" + KEPT))
+                .replaceAll(found -> Quantity.isUnit(found.group(1)) ? KEPT : " ");
+        for (String word : kept.split(" ")) {
             String between = line.isEmpty() ? "" : " ";
             for (String piece : HYPHEN.split(word)) {
                 String longer = line + between + piece;
@@ -98,7 +109,7 @@ public abstract class Pen {
             }
         }
         lines.add(line);
-        return lines;
+        return lines.stream().map(each -> each.replace(KEPT, " ")).toList();
     }
 
     /** How many characters of a word fit into a width, at least one. */

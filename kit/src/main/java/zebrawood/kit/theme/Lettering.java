@@ -4,6 +4,8 @@ import java.util.Locale;
 
 /** Sizes and weights of text; the theme says how large they are. */
 public enum Lettering {
+    /** on paper only */
+    PRINT,
     CAPTION,
     SMALL,
     TEXT,

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zebrawood.core.entry.Entry;
@@ -33,16 +34,21 @@ final class Entries {
                     + " from asked join entry newest on newest.machine_id = ? and newest.number = (select number "
                     + "from entry "
                     + COUNTING.replace("stop = ?", "stop = asked.stop") + " order by stands_at desc limit 1)";
-    private static final String SATISFYING = Stream.of(Verdict.values())
-            .filter(Verdict::satisfies)
-            .map(verdict -> "'" + verdict.name() + "'")
-            .collect(Collectors.joining(", "));
+    private static final String SATISFYING = listed(Verdict::satisfies);
+    private static final String ANSWERING = listed(verdict -> verdict != Verdict.UNCLEAR);
 
     private final EntryBytes codec;
     private final Map<String, Kept> known = new LinkedHashMap<>(256, 0.75f, true);
     private long kept;
 
     private record Kept(Entry entry, int bytes) {}
+
+    private static String listed(Predicate<Verdict> which) {
+        return Stream.of(Verdict.values())
+                .filter(which)
+                .map(verdict -> "'" + verdict.name() + "'")
+                .collect(Collectors.joining(", "));
+    }
 
     Entries(EntryBytes codec) {
         this.codec = codec;
@@ -112,17 +118,30 @@ final class Entries {
                 + " says another verdict than its row; run verify to see what was changed");
     }
 
-    /** The newest of them that stands before a place and satisfies what is required. */
-    Optional<Entry> satisfying(Rows rows, String machineId, String stop, int before) throws SQLException {
+    /** The newest of them that stand before a place and satisfy what is required. */
+    List<CountedReading> satisfying(Rows rows, String machineId, String stop, int before, int most)
+            throws SQLException {
+        return counting(rows, machineId, stop, before, "in (" + SATISFYING + ")", most);
+    }
+
+    /** The newest of them that stands before a place and is not unclear. */
+    Optional<CountedReading> answered(Rows rows, String machineId, String stop, int before) throws SQLException {
+        return counting(rows, machineId, stop, before, "in (" + ANSWERING + ")", 1).stream()
+                .findFirst();
+    }
+
+    private List<CountedReading> counting(
+            Rows rows, String machineId, String stop, int before, String verdict, int most) throws SQLException {
         return of(
                         rows,
-                        COUNTING + " and stands_at < ? and verdict in (" + SATISFYING
-                                + ") order by stands_at desc limit 1",
+                        COUNTING + " and stands_at < ? and verdict " + verdict + " order by stands_at desc limit ?",
                         machineId,
                         stop,
-                        before)
+                        before,
+                        most)
                 .stream()
-                .findFirst();
+                .map(CountedReading::of)
+                .toList();
     }
 
     synchronized Entry read(String hash, byte[] bytes) {

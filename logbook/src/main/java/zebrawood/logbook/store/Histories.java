@@ -8,6 +8,8 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -16,6 +18,7 @@ import zebrawood.core.difference.StateOnRecord;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
+import zebrawood.core.procedure.Procedure;
 import zebrawood.core.procedure.Verdict;
 import zebrawood.core.route.CountedReading;
 import zebrawood.core.route.History;
@@ -38,17 +41,19 @@ final class Histories {
     private static final int EVENTS_BEFORE = 60;
     /** readings of a stop read at once, back to where nothing older matters */
     private static final int STEP = 12;
+    /** readings among which one that proved more than the quick ones after it is looked for */
+    private static final int QUICK = 100;
 
     private final Entries entries;
-    private final Collection<String> procedures;
+    private final Map<String, Procedure<?, ?>> procedures = new LinkedHashMap<>();
     private final Set<String> stops;
     private final Map<String, History> kept = new HashMap<>();
     private long seen;
 
-    Histories(Entries entries, Collection<String> procedures) {
+    Histories(Entries entries, Collection<Procedure<?, ?>> known) {
         this.entries = entries;
-        this.procedures = procedures;
-        stops = new HashSet<>(procedures);
+        known.forEach(procedure -> procedures.put(procedure.card().id(), procedure));
+        stops = new HashSet<>(procedures.keySet());
         stops.addAll(NO_PROCEDURES);
     }
 
@@ -104,7 +109,7 @@ final class Histories {
     private History read(Rows rows, String machineId, Entry plate) throws SQLException {
         Map<String, List<CountedReading>> readings = readings(rows, machineId);
         int oldestReading = readings.values().stream()
-                .mapToInt(counting -> counting.get(0).standsAt())
+                .mapToInt(counting -> stillCounts(counting).standsAt())
                 .min()
                 .orElse(Integer.MAX_VALUE);
         Map<Integer, Entry> gateAndEvents = new HashMap<>();
@@ -218,20 +223,44 @@ final class Histories {
         return there.stream().filter(word -> !known.contains(word)).toList();
     }
 
-    /** Of each stop the newest reading that counts, and the newest that passed where that is another one. */
+    /** Of each stop the newest reading that counts, and those before it that answered, passed or proved more. */
     private Map<String, List<CountedReading>> readings(Rows rows, String machineId) throws SQLException {
         Map<String, List<CountedReading>> readings = new HashMap<>();
-        for (Entries.OfStop newest : entries.newestOfEach(rows, machineId, procedures)) {
-            List<CountedReading> counting = new ArrayList<>(List.of(newest.reading()));
-            if (!newest.reading().verdict().satisfies()) {
-                entries.satisfying(
-                                rows, machineId, newest.stop(), newest.reading().standsAt())
-                        .map(CountedReading::of)
+        for (Entries.OfStop newest : entries.newestOfEach(rows, machineId, procedures.keySet())) {
+            CountedReading reading = newest.reading();
+            Procedure<?, ?> procedure = procedures.get(newest.stop());
+            Set<CountedReading> counting = new LinkedHashSet<>(List.of(reading));
+            if (reading.verdict() == Verdict.UNCLEAR) {
+                entries.answered(rows, machineId, newest.stop(), reading.standsAt())
                         .ifPresent(counting::add);
             }
-            readings.put(newest.stop(), counting);
+            if (!reading.proves(procedure)) {
+                List<CountedReading> passed = entries.satisfying(rows, machineId, newest.stop(), reading.standsAt(), 1);
+                counting.addAll(passed);
+                proof(rows, machineId, procedure, reading.standsAt()).ifPresent(counting::add);
+            }
+            readings.put(newest.stop(), List.copyOf(counting));
         }
         return readings;
+    }
+
+    /** The oldest of a stop's readings whose figure may still stand. */
+    private static CountedReading stillCounts(List<CountedReading> counting) {
+        Verdict newest = counting.get(0).verdict();
+        boolean answered = newest == Verdict.ADJUST || newest == Verdict.FAIL;
+        return counting.get(answered ? 0 : counting.size() - 1);
+    }
+
+    /** The newest reading of a stop before a place that proved its figure, else the newest that passed. */
+    private Optional<CountedReading> proof(Rows rows, String machineId, Procedure<?, ?> procedure, int before)
+            throws SQLException {
+        int most = procedure.hasQuickWay() ? QUICK : 1;
+        List<CountedReading> passed =
+                entries.satisfying(rows, machineId, procedure.card().id(), before, most);
+        return passed.stream()
+                .filter(reading -> reading.proves(procedure))
+                .findFirst()
+                .or(() -> passed.stream().findFirst());
     }
 
     /**
@@ -286,7 +315,8 @@ final class Histories {
                 .orElseThrow(() -> new LogbookException(
                         "the plate of that day was recorded by a newer Zebrawood; update the program to compare"));
         Map<String, Entry> newest = new HashMap<>();
-        for (String stop : procedures) {
+        for (Procedure<?, ?> procedure : procedures.values()) {
+            String stop = procedure.card().id();
             List<Entry> last = entries.of(
                     rows,
                     "where machine_id = ? and stop = ? and stands_at <= ? order by stands_at desc, number desc limit 1",
@@ -294,13 +324,14 @@ final class Histories {
                     stop,
                     at.standsAt());
             for (Entry entry : last) {
-                boolean unclear = EntryBytes.verdict(entry.body())
-                        .filter(Verdict.UNCLEAR.name()::equals)
-                        .isPresent();
-                // one that stayed unclear takes nothing away from what the one before it proved
-                Optional<Entry> proved =
-                        unclear ? entries.satisfying(rows, id, stop, entry.standsAt()) : Optional.empty();
-                newest.put(stop, proved.orElse(entry));
+                CountedReading reading = CountedReading.of(entry);
+                boolean answered = reading.verdict() == Verdict.ADJUST || reading.verdict() == Verdict.FAIL;
+                // one that stayed unclear, or a quick one, takes nothing away from what the one before it proved
+                Optional<CountedReading> proof = answered || reading.proves(procedure)
+                        ? Optional.empty()
+                        : proof(rows, id, procedure, entry.standsAt())
+                                .filter(earlier -> reading.verdict() == Verdict.UNCLEAR || earlier.proves(procedure));
+                newest.put(stop, proof.map(CountedReading::entry).orElse(entry));
             }
         }
         List<Entry> happened = entries.of(

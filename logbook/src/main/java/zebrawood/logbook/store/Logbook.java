@@ -61,9 +61,7 @@ public final class Logbook implements AutoCloseable {
         this.procedures = List.copyOf(procedures);
         this.codec = new EntryBytes(procedures);
         this.entries = new Entries(codec);
-        this.histories = new Histories(
-                entries,
-                procedures.stream().map(procedure -> procedure.card().id()).toList());
+        this.histories = new Histories(entries, this.procedures);
         this.reading = new Reading(folder, opened);
         this.whyReadOnly = opened.whyReadOnly();
         this.inUse = opened.inUse();

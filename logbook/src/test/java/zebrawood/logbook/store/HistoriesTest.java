@@ -94,7 +94,8 @@ class HistoriesTest {
             } else if (what < 35) {
                 logbook.append(id, Shop.climate(random.nextInt(4) == 0 ? 80 : 45), stamp);
             } else if (what < 45) {
-                logbook.append(id, Shop.ramp(90), stamp);
+                int how = random.nextInt(4);
+                logbook.append(id, how == 0 ? Shop.fitted() : Shop.ramp(how == 1 ? 0.5 : 90), stamp);
             } else if (what < 48) {
                 logbook.append(id, new Body.PointOpened("part " + i, "", Optional.empty()), stamp);
             } else {
@@ -197,6 +198,27 @@ class HistoriesTest {
                     .satisfies(known -> assertThat(known.number()).isEqualTo(proved.number()));
             assertThat(logbook.compare(before, after).notOnRecord())
                     .contains("Ramp line: last checked 3 days before, not since");
+        }
+    }
+
+    /** The newest line that was fitted is compared, and taken along with work, whatever quick ones came after it. */
+    @Test
+    void quickReadingsTakeNothingAwayFromWhatAFitProved() {
+        try (Logbook logbook = Shop.open(folder)) {
+            Shop.begin(logbook, "plover", "Plover");
+            Entry fitted = logbook.append("plover", Shop.fitted(), Shop.day(1));
+            Entry before = logbook.append("plover", Shop.work("beech", 182.5, "sharp"), Shop.day(2));
+            for (int i = 0; i < 5; i++) {
+                logbook.append("plover", Shop.ramp(80 + i), Shop.day(3 + i));
+            }
+            Entry after = logbook.append("plover", Shop.work("beech", 182.5, "pale"), Shop.day(9));
+            assertThat(logbook.history("plover").of("focus-ramp"))
+                    .as("the newest, the one that passed before it and the fitted one")
+                    .hasSize(3)
+                    .last()
+                    .isEqualTo(CountedReading.of(fitted));
+            assertThat(logbook.compare(before, after).notOnRecord())
+                    .contains("Ramp line: last checked 8 days before, not since");
         }
     }
 }

@@ -82,6 +82,27 @@ public final class Shop {
                         Optional.empty()));
     }
 
+    /** A line measured along its length, whose gap is fitted. */
+    public static Body fitted() {
+        return measured(
+                new FocusRamp(),
+                new RampReadings(
+                        355,
+                        4.8,
+                        200,
+                        -5,
+                        Optional.empty(),
+                        Optional.of(List.of(
+                                new RampReadings.Mark(0, 0.261),
+                                new RampReadings.Mark(66.7, 0.205),
+                                new RampReadings.Mark(133.3, 0.215),
+                                new RampReadings.Mark(200, 0.282))),
+                        OptionalDouble.of(0.01),
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        Optional.empty()));
+    }
+
     private static <R extends Record, F extends Record> Body measured(Procedure<R, F> procedure, R readings) {
         return Body.Measured.of(procedure, readings, Map.of(), procedure.evaluate(readings), UnitChoice.METRIC);
     }
