@@ -90,7 +90,7 @@ public final class Binder {
         } else if (absent) {
             refuse(
                     path,
-                    node == null ? "is missing" : "null stands where a value is needed; leave out what is not known",
+                    node == null ? "is missing" : "null is no value; leave the name out where the value is not known",
                     node == null ? Refusal.Kind.MISSING : Refusal.Kind.WRONG);
             return standIn(plain);
         } else if (plain == double.class || plain == Double.class) {
@@ -232,7 +232,7 @@ public final class Binder {
         if (!node.isNumber()) {
             refuse(
                     path,
-                    node.isTextual() ? "text stands where a number is needed" : "a number is needed",
+                    node.isTextual() ? "this is text; a number is needed" : "a number is needed",
                     Refusal.Kind.WRONG);
             return Double.NaN;
         }
@@ -324,7 +324,7 @@ public final class Binder {
 
     private Object none(JsonNode node, Spot path, Object empty) {
         if (node != null) {
-            refuse(path, "null stands where a value is needed; leave out what is not known", Refusal.Kind.WRONG);
+            refuse(path, "null is no value; leave the name out where the value is not known", Refusal.Kind.WRONG);
         }
         return empty;
     }

@@ -41,7 +41,7 @@ public final class StrictJson {
         try (JsonParser parser = FACTORY.createParser(text)) {
             JsonToken first = parser.nextToken();
             if (first == null) {
-                throw noJson("nothing stands on this line");
+                throw noJson("this line is empty");
             }
             JsonNode root = reader.value(parser, first, Spot.TOP, 0);
             if (parser.nextToken() != null) {

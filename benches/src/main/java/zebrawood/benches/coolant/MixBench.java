@@ -59,7 +59,7 @@ public final class MixBench extends FormBench<MixReadings, MixFinding> {
                             CoolantMix.LEAK_MIN,
                             NOT_YET,
                             new Choice("clear", "none left"),
-                            new Choice("not", "bubbles on"))
+                            new Choice("not", "bubbles still"))
                     .anew(),
             Field.timed(
                             "leak",
@@ -84,7 +84,7 @@ public final class MixBench extends FormBench<MixReadings, MixFinding> {
                         : "This freezes at "
                                 + Amount.celsius(found.freezingPointC().getAsDouble(), 1)
                                         .text(units) + "; the room may get to "
-                                + Amount.celsius(found.neededC(), 1).text(units) + ", margin and all")
+                                + Amount.celsius(found.neededC(), 1).text(units) + ", margin included")
                 .orElse("What goes into the circuit");
     }
 

@@ -59,7 +59,7 @@ public final class CircuitBench extends FormBench<CircuitReadings, CircuitFindin
                 .map(found ->
                         "The breaker has to carry " + new Amount(Quantity.AMPERE, found.designCurrentA(), 1).text(units)
                                 + " of its " + new Amount(Quantity.AMPERE, found.circuitA(), 0).text(units))
-                .orElse("What hangs on the circuit");
+                .orElse("What is on this circuit");
     }
 
     @Override

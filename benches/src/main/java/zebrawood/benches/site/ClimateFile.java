@@ -196,9 +196,9 @@ public final class ClimateFile {
         } else if (Double.isNaN(humidity)) {
             return Optional.of("no humidity");
         } else if (!(celsius >= -45 && celsius <= 60)) {
-            return Optional.of("no air is so " + (celsius > 0 ? "warm" : "cold"));
+            return Optional.of("air is never so " + (celsius > 0 ? "warm" : "cold"));
         } else if (!(humidity > 0 && humidity <= 100)) {
-            return Optional.of("no air is so " + (humidity > 0 ? "damp" : "dry"));
+            return Optional.of("air is never so " + (humidity > 0 ? "damp" : "dry"));
         }
         sumC += celsius;
         mostPct = Math.max(mostPct, humidity);

@@ -169,8 +169,8 @@ class ClimateFileTest {
                         new ClimateFile.Damage(11, "too few columns"),
                         new ClimateFile.Damage(21, "no temperature"),
                         new ClimateFile.Damage(31, "no temperature"),
-                        new ClimateFile.Damage(41, "no air is so damp"),
-                        new ClimateFile.Damage(51, "no air is so warm"),
+                        new ClimateFile.Damage(41, "air is never so damp"),
+                        new ClimateFile.Damage(51, "air is never so warm"),
                         new ClimateFile.Damage(61, "no time"),
                         new ClimateFile.Damage(71, "no time"));
         assertThat(read.year().readings()).isEqualTo(93);
@@ -184,7 +184,9 @@ class ClimateFileTest {
         refused("21.0,45\n21.1,46\n", "names a column");
         refused("", "names a column");
         refused("time,temperature,humidity %\n", "holds a head but no readings");
-        refused("time,temperature,humidity %\n2031-03-14T10:00,70,45\n2031-03-14T11:00,71,45\n", "no air is so warm");
+        refused(
+                "time,temperature,humidity %\n2031-03-14T10:00,70,45\n2031-03-14T11:00,71,45\n",
+                "air is never so warm");
         refused(
                 "time,temperature,humidity %\n2031-03-14T10:00,52,45\n2031-03-14T11:00,53,45\n",
                 "write °F or °C into the head");

@@ -59,12 +59,12 @@ public final class SiteAccess implements Procedure<AccessReadings, AccessFinding
                             "Measure every opening at its narrowest: at the handle, at the threshold, under the "
                                     + "closer.",
                             "Walk the way once with a lath as long as the machine: pipes, extinguishers and steps "
-                                    + "are on no plan.",
+                                    + "are not on the plan.",
                             "Measure again on the day; somebody puts a shelf there."),
                     "A machine that stands before a door that is six millimetres too narrow costs the day of four "
                             + "people.",
                     List.of(
-                            "It stays upright all the way: tubes, mirrors and lead do not like to lie.",
+                            "It stays upright all the way: lying down can damage tubes and mirrors.",
                             "Whether a floor carries it is for who is responsible for the building; this is an "
                                     + "estimate to bring to them.")));
 

@@ -78,7 +78,7 @@ final class SettingsChecks {
                     unhomedSoftLimits
                             ? "soft limits mean nothing without a home"
                             : "the controller does not know where the head is");
-            shouldBe(HARD_LIMITS, 1, "a struck switch does not stop it");
+            shouldBe(HARD_LIMITS, 1, "a limit switch that is hit does not stop it");
             shouldBe(SOFT_LIMITS, 1, "the gantry can drive into its end");
         } else {
             boolean unhomedSoftLimits = is(SOFT_LIMITS, 1) && is(HOMING, 0);
@@ -107,7 +107,7 @@ final class SettingsChecks {
         if (wanted.isPresent()
                 && settings.containsKey(number)
                 && !Limits.atMost(Math.abs(settings.get(number) - wanted.getAsDouble()), need.toleranceMm())) {
-            add(number, Severity.MUST, wanted, "soft limits stand in the wrong place", Side.CONTROLLER);
+            add(number, Severity.MUST, wanted, "soft limits are in the wrong place", Side.CONTROLLER);
         }
     }
 

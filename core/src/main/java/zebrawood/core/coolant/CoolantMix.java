@@ -56,8 +56,8 @@ public final class CoolantMix implements Procedure<MixReadings, MixFinding> {
                             "Switch off and fill up to the mark. Look for drops after a quarter of an hour."),
                     "A bubble in the tube is a hot place that cracks it; ice does so in one night. Glycol carries "
                             + "less heat and"
-                            + " conducts more: no more of it than the winter asks for.",
-                    List.of("Tap water conducts and grows things; never pour near open high voltage.")));
+                            + " conducts more: use no more than the winter needs.",
+                    List.of("Tap water conducts, and algae grow in it; never pour near open high voltage.")));
 
     @Override
     public Card card() {
@@ -154,7 +154,7 @@ public final class CoolantMix implements Procedure<MixReadings, MixFinding> {
                 .filter(MixReadings.Water.TAP::equals)
                 .ifPresent(tap -> seen.add(Instruction.of(
                                 "water", Said.of("Drain the tap water and fill with distilled or deionised water."))
-                        .byHand(Said.of("It conducts, leaves lime in the source and grows things."))));
+                        .byHand(Said.of("It conducts, leaves lime in the source, and algae grow in it."))));
         return seen;
     }
 

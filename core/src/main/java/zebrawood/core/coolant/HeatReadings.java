@@ -80,7 +80,7 @@ public record HeatReadings(
                 .tie(
                         () -> opticalOutputW < electricalInputW,
                         "opticalOutputW",
-                        "no source gives more light than power goes in")
+                        "cannot be more than the power into the source")
                 .tie(
                         () -> glycolPct.orElse(0) == 0 || glycol.orElse(Glycol.NONE) != Glycol.NONE,
                         "glycolPct",

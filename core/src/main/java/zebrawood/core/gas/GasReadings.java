@@ -81,7 +81,7 @@ public record GasReadings(
                         "a jet does not fill more than its bore: 1 at the most")
                 .within("ambientKPa", ambientKPa, 50, 110)
                 .above("beamOnPct", beamOnPct, 0)
-                .that(!(beamOnPct.orElse(100) > 100), "beamOnPct", "there is no more than 100 % of the time")
+                .that(!(beamOnPct.orElse(100) > 100), "beamOnPct", "cannot be more than 100 % of the time")
                 .above("ratedBar", ratedBar, 0)
                 .done();
     }

@@ -53,9 +53,9 @@ public final class SiteCircuit implements Procedure<CircuitReadings, CircuitFind
             new Help(
                     List.of(
                             "The plate of each thing on the circuit: watts, volts.",
-                            "What stands on the breaker, and length and section of the cable."),
+                            "What is printed on the breaker, and length and section of the cable."),
                     List.of(
-                            "Count all sockets of the circuit, not only those in use: the kettle comes back.",
+                            "Count all sockets of the circuit, not only those in use: somebody plugs in a kettle later.",
                             "A load that runs for hours warms the breaker; type it as such.",
                             "Look at plug and socket: brown edges, a loose hold, a smell mean an electrician first.",
                             "Protective earth of receptacle and machine: measured by a licensed electrician; type "

@@ -101,7 +101,7 @@ final class Open {
             done.complete(
                     "Imported and checked: " + found.entries() + " entries, " + found.attachments() + " attachments.");
         } catch (CancellationException ended) {
-            done.complete("The bundle was not taken: you ended it. The shop is as it was.");
+            done.complete("The bundle was not imported: you stopped it. The shop is as it was.");
         } catch (LogbookException | IOException refused) {
             done.complete(Words.sentence(refused.getMessage()));
         }

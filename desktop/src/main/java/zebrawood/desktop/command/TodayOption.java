@@ -31,7 +31,7 @@ public final class TodayOption {
                 return LocalDate.parse(typed);
             } catch (DateTimeException none) {
                 throw new CommandLine.TypeConversionException(
-                        "\"" + typed + "\" is no day; type it as year-month-day, such as 2031-03-14");
+                        "\"" + typed + "\" is not a day; type year-month-day, such as 2031-03-14");
             }
         }
     }

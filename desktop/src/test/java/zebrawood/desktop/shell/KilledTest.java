@@ -58,7 +58,7 @@ class KilledTest {
             seat.later(Duration.ofMinutes(2));
             seat.until(
                     "the time is over, the answer is asked for again",
-                    () -> seat.words("leak.watch").equals("Over: still so?"));
+                    () -> seat.words("leak.watch").equals("Time is over: still so?"));
             seat.click("leak.watch");
             seat.until(
                     "looked again, it stands",

@@ -258,7 +258,7 @@ class RecordKeepingTest {
         seat.press(KeyCode.CONTROL, KeyCode.ENTER);
         seat.until(
                 "its files are shown, the pretended one told",
-                () -> seat.has("attached") && seat.says("pretends.png is named like a picture, but is none"));
+                () -> seat.has("attached") && seat.says("pretends.png has the name of a picture, but cannot"));
         Entry entry = newest(seat, "Heron", "work");
         assertThat(entry.attachments()).extracting(Entry.Attachment::name).containsExactly("lens.jpg", "pretends.png");
         assertThat(seat.desk.logbook().attachment(entry.attachments().get(0).sha256()))

@@ -160,7 +160,7 @@ public final class TimedStep extends Button {
     private void tell() {
         setText(
                 asksAgain()
-                        ? "Over: still so?"
+                        ? "Time is over: still so?"
                         : watched()
                                 .map(since -> {
                                     long left = minutes * 60L - since.toSeconds();

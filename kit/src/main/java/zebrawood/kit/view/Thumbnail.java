@@ -53,7 +53,7 @@ public record Thumbnail(Optional<Image> picture, Optional<String> warning) {
                     picture.isPresent()
                             ? Optional.empty()
                             : Optional.of(name
-                                    + " is named like a picture, but is none that can be shown; it is kept as it is."));
+                                    + " has the name of a picture, but cannot be shown as one; it is kept as it is."));
         } catch (TooLargeException large) {
             return new Thumbnail(
                     Optional.empty(), Optional.of(name + " is " + large.getMessage() + ": it is kept, not shown."));

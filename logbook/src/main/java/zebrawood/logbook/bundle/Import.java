@@ -86,7 +86,7 @@ public final class Import {
     public static Verification from(Path file, Path folder, List<Procedure<?, ?>> procedures, LongConsumer progress)
             throws IOException {
         if (!Files.isRegularFile(file)) {
-            throw refused(Files.exists(file) ? "it is no plain file" : "there is no file " + file);
+            throw refused(Files.exists(file) ? "it is not a plain file" : "there is no file " + file);
         }
         boolean isNew = !Files.exists(folder);
         PrivateFiles.createFolder(folder);
@@ -104,7 +104,7 @@ public final class Import {
                     found = logbook.verify(List.of(bundle.head()));
                 }
             } catch (ZipException | EOFException damaged) {
-                throw refused("it is no zip file, or a damaged one");
+                throw refused("it is not a zip file, or it is damaged");
             } catch (IllegalArgumentException badNames) {
                 throw refused("a name in it cannot be read");
             }
@@ -124,7 +124,7 @@ public final class Import {
 
     /** Reads how long the zip's list of files is before anything takes it into the memory. */
     private static void mustBeListedShortly(Path file) throws IOException {
-        long listed = ZipList.length(file).orElseThrow(() -> refused("it is no zip file, or a damaged one"));
+        long listed = ZipList.length(file).orElseThrow(() -> refused("it is not a zip file, or it is damaged"));
         if (listed > MOST_LISTED) {
             throw refused("it holds more than " + MOST_NAMES + " files");
         }
@@ -160,7 +160,7 @@ public final class Import {
         while (entries.hasMoreElements()) {
             String name = entries.nextElement().getName();
             if (!Bundle.NAMES.matcher(name).matches()) {
-                throw refused("\"" + shortened(name) + "\" does not belong into a bundle");
+                throw refused("\"" + shortened(name) + "\" does not belong in a bundle");
             }
             if (!names.add(name)) {
                 throw refused(name + " stands in it twice");

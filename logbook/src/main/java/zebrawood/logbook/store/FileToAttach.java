@@ -27,7 +27,7 @@ public final class FileToAttach {
             } else if (!Files.isRegularFile(file)) {
                 throw new LogbookException(name
                         + (Files.exists(file)
-                                ? " is no plain file and is not taken"
+                                ? " is not a plain file and is not taken"
                                 : " is not there any more; choose it again"));
             }
             long length = Files.size(file);

@@ -63,13 +63,13 @@ final class InUse implements AutoCloseable {
             }
             if (waited >= WAIT_MILLIS) {
                 throw new LogbookException("the logbook in " + folder
-                        + " is being put in order by another program; wait until that is done and try again");
+                        + " is being repaired by another program; wait until that is done and try again");
             }
             try {
                 Thread.sleep(STEP_MILLIS);
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
-                throw new LogbookException("the logbook in " + folder + " was not opened: ended while waiting", e);
+                throw new LogbookException("the logbook in " + folder + " was not opened: you stopped the wait", e);
             }
         }
     }

@@ -19,15 +19,15 @@ public final class NamesOnRecord {
     /** What is wrong with who records and with a plate's name, as the end of a sentence; empty where nothing is. */
     public static Optional<String> check(String machineId, Entry.Stamp stamp, Body body) {
         if (machineId.isBlank() || machineId.length() > LONGEST_ID || !Signs.isPlain(machineId)) {
-            return Optional.of("a machine's id has up to " + LONGEST_ID + " letters, and no signs that cannot be seen");
+            return Optional.of("a machine's id has up to " + LONGEST_ID + " letters, and no invisible characters");
         } else if (stamp.by().length() > Entry.Stamp.LONGEST_BY) {
             return Optional.of("initials have up to " + Entry.Stamp.LONGEST_BY + " characters");
         } else if (!Signs.isPlain(stamp.by())) {
-            return Optional.of("the initials hold a sign that cannot be seen; type letters and digits");
+            return Optional.of("the initials hold an invisible character; type letters and digits only");
         } else if (body instanceof Body.PlateSet plate) {
             return Signs.isPlain(plate.plate().name())
                     ? Optional.empty()
-                    : Optional.of("the machine's name holds a sign that cannot be seen; type it anew");
+                    : Optional.of("the machine's name holds an invisible character; type the name again");
         }
         return Optional.empty();
     }

@@ -162,7 +162,7 @@ final class Opening {
                     ? e
                     : new LogbookException(
                             "the logbook in " + folder
-                                    + " could not be brought to the form that this program writes; nothing was changed",
+                                    + " could not be converted for this program; nothing was changed",
                             e);
         }
     }

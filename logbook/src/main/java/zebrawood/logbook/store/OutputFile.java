@@ -80,7 +80,7 @@ public final class OutputFile {
             }
         }
         if (Files.exists(place) && !Files.isRegularFile(place)) {
-            throw new LogbookException("nothing was written: " + asked + " is no plain file; name another one");
+            throw new LogbookException("nothing was written: " + asked + " is not a plain file; name another one");
         } else if (Files.exists(place) && !over) {
             throw new LogbookException(isThere(asked));
         }

@@ -146,7 +146,7 @@ class BundleTest {
     void aBundleThatLiesIsRefusedAsAWholeInASentence() throws IOException {
         byte[] good = Files.readAllBytes(file);
         Map<String, Consumer<Map<String, byte[]>>> lies = new LinkedHashMap<>();
-        lies.put("does not belong into a bundle", parts -> parts.put("../../escaped.txt", new byte[3]));
+        lies.put("does not belong in a bundle", parts -> parts.put("../../escaped.txt", new byte[3]));
         lies.put("\"/etc/passwd\" does not belong", parts -> parts.put("/etc/passwd", new byte[3]));
         lies.put("has no manifest.json", parts -> parts.remove("manifest.json"));
         lies.put(
@@ -200,9 +200,9 @@ class BundleTest {
         }
         assertThat(folder.resolve("escaped.txt")).doesNotExist();
         Files.writeString(file, "no zip at all");
-        assertThat(refused()).contains("no zip file");
+        assertThat(refused()).contains("not a zip file");
         Files.write(file, java.util.Arrays.copyOf(good, good.length / 2));
-        assertThat(refused()).contains("no zip file, or a damaged one");
+        assertThat(refused()).contains("not a zip file, or it is damaged");
     }
 
     /** Another hash beside the name of the entries: its first digit differs. */

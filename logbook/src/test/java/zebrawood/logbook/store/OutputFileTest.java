@@ -58,8 +58,8 @@ class OutputFileTest {
                 .hasMessageContaining("--force");
         assertThat(file).hasContent("before");
         assertThat(write(file, true)).hasContent("whole");
-        assertThatThrownBy(() -> write(folder, true)).hasMessageContaining("no plain file");
-        assertThatThrownBy(() -> write(Path.of("/dev/null"), true)).hasMessageContaining("no plain file");
+        assertThatThrownBy(() -> write(folder, true)).hasMessageContaining("not a plain file");
+        assertThatThrownBy(() -> write(Path.of("/dev/null"), true)).hasMessageContaining("not a plain file");
     }
 
     @Test
