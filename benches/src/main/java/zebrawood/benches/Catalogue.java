@@ -16,6 +16,8 @@ import zebrawood.benches.coolant.SetpointBench;
 import zebrawood.benches.coolant.SetpointFigure;
 import zebrawood.benches.extraction.ExtractionBench;
 import zebrawood.benches.extraction.ExtractionFigure;
+import zebrawood.benches.eyewear.EyewearBench;
+import zebrawood.benches.eyewear.EyewearFigure;
 import zebrawood.benches.focus.RampBench;
 import zebrawood.benches.focus.RampFigures;
 import zebrawood.benches.gas.GasBench;
@@ -31,6 +33,7 @@ import zebrawood.core.coolant.CoolantHeat;
 import zebrawood.core.coolant.CoolantMix;
 import zebrawood.core.coolant.CoolantSetpoint;
 import zebrawood.core.extraction.Extraction;
+import zebrawood.core.eyewear.Eyewear;
 import zebrawood.core.focus.FocusRamp;
 import zebrawood.core.gas.AssistGas;
 import zebrawood.core.mains.SiteCircuit;
@@ -53,6 +56,7 @@ public final class Catalogue {
             new Stop<>(new CoolantSetpoint(), SetpointBench.FIELDS, SetpointBench::new, new SetpointFigure())
                     .partOf(WATER),
             new Stop<>(new AssistGas(), GasBench.FIELDS, GasBench::new, new GasFigure()),
+            new Stop<>(new Eyewear(), EyewearBench.FIELDS, EyewearBench::new, new EyewearFigure()),
             new Stop<>(new ControllerSettings(), SettingsBench.FIELDS, SettingsBench::new, new PowerFigure()),
             new Stop<>(new FocusRamp(), RampBench.FIELDS, RampBench::new, new RampFigures()));
 
@@ -80,6 +84,7 @@ public final class Catalogue {
             case "event" -> "Event";
             case "work" -> "Work result";
             case "point" -> "Open point";
+            case "pair" -> "Eyewear pair";
             default -> findStop(stop).map(s -> s.procedure().card().title()).orElse(stop);
         };
     }

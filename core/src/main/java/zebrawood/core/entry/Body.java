@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import zebrawood.core.eyewear.EyewearPair;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Change;
 import zebrawood.core.procedure.Instruction;
@@ -144,6 +145,14 @@ public sealed interface Body {
         @Override
         public String stop() {
             return "point";
+        }
+    }
+
+    /** A pair of eyewear, or a window of a cover, was looked at; the newest of its name is how it lies there. */
+    record EyewearSeen(EyewearPair pair) implements Body {
+        @Override
+        public String stop() {
+            return "pair";
         }
     }
 

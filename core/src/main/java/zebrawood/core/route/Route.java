@@ -146,7 +146,7 @@ public final class Route {
         return stands.apply(
                 StopState.of(verdict),
                 proved.filter(reading -> verdict == Verdict.UNCLEAR)
-                        .map(reading -> "unclear; the figure is of " + Days.brief(reading.day(), today(now, zone)))
+                        .map(reading -> "unclear; older figure")
                         .orElse(""));
     }
 

@@ -34,6 +34,11 @@ public enum Quantity {
     MINUTES("min", "min", 1, "h", 60, "s", 1 / 60.0),
     SECONDS("s", "s", 1, "ms", 0.001, "min", 60),
     FREQUENCY("kHz", "khz", 1, "hz", 0.001, "mhz", 1000),
+    /** how many pulses a second */
+    REPETITION("Hz", "hz", 1, "khz", 1000, "mhz", 1e6),
+    ENERGY("mJ", "mj", 1, "µj", 0.001, "μj", 0.001, "uj", 0.001, "j", 1000),
+    /** a small angle */
+    DIVERGENCE("mrad", "mrad", 1, "rad", 1000),
     PULSE("ns", "ns", 1, "us", 1000, "µs", 1000, "μs", 1000, "ms", 1e6),
     PRESSURE("bar", "bar", 1, "mbar", 0.001, "kpa", 0.01, "mpa", 10, "psi", 0.0689475729),
     /** of air through ducts */
@@ -125,6 +130,10 @@ public enum Quantity {
         return switch (this) {
             case LENGTH -> "mm, cm, m, in or \"";
             case TEMPERATURE -> "C or F";
+            case ENERGY -> "mJ, µJ or J";
+            case REPETITION -> "Hz, kHz or MHz";
+            case POWER -> "W, kW or mW";
+            case WAVELENGTH -> "nm or µm";
             case PLAIN -> "no unit";
             default -> String.join(", ", factors.keySet().stream().limit(4).toList());
         };

@@ -11,6 +11,8 @@ import zebrawood.core.route.Gate;
 import zebrawood.core.route.StopStatus;
 import zebrawood.desktop.machine.PlateField;
 import zebrawood.desktop.machine.PlatePaper;
+import zebrawood.desktop.paper.PageFlow;
+import zebrawood.desktop.paper.PaperTable;
 
 /** What stands behind the first page: a card a stop, first light bar by bar, and the plate, drawn. */
 final class Annex {

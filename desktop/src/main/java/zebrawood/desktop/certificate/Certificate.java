@@ -31,6 +31,7 @@ import zebrawood.core.route.StopState;
 import zebrawood.core.route.StopStatus;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.UnitChoice;
+import zebrawood.desktop.paper.PageFlow;
 import zebrawood.kit.figure.Anchor;
 import zebrawood.kit.figure.Path;
 import zebrawood.kit.figure.Shapes;

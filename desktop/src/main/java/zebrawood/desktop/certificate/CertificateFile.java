@@ -1,15 +1,12 @@
 package zebrawood.desktop.certificate;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.text.Normalizer;
-import java.util.Locale;
 import java.util.Optional;
-import java.util.UUID;
 import java.util.function.Consumer;
 import javafx.scene.Scene;
 import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.paper.FileName;
 import zebrawood.kit.view.FileDialogs;
 import zebrawood.logbook.store.LogbookException;
 import zebrawood.logbook.store.OutputFile;
@@ -21,7 +18,7 @@ public final class CertificateFile {
 
     public static void save(Desk desk, String shop, String machineId, Scene scene, Consumer<String> tell) {
         String name = desk.machine(machineId).orElseThrow().plate().name();
-        Optional<Path> file = FileDialogs.toSave(scene, fileName(name));
+        Optional<Path> file = FileDialogs.toSave(scene, FileName.of("certificate", name));
         if (file.isEmpty()) {
             return;
         }
@@ -41,21 +38,5 @@ public final class CertificateFile {
                     }
                 },
                 saved -> tell.accept("The certificate of " + name + " stands in " + saved + "."));
-    }
-
-    /**
-     * The name of the file where none is given: of two machines never the same, whatever signs stand in their names.
-     */
-    public static String fileName(String machine) {
-        String lower = machine.strip().toLowerCase(Locale.ROOT);
-        String plain = Normalizer.normalize(lower, Normalizer.Form.NFKD).replaceAll("[^a-z0-9]+", "-");
-        return "certificate-" + plain
-                + (plain.equals(lower)
-                        ? ""
-                        : "-"
-                                + UUID.nameUUIDFromBytes(lower.getBytes(StandardCharsets.UTF_8))
-                                        .toString()
-                                        .substring(0, 8))
-                + ".pdf";
     }
 }

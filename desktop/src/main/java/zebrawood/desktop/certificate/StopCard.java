@@ -9,6 +9,8 @@ import zebrawood.core.entry.Entry;
 import zebrawood.core.route.StopState;
 import zebrawood.core.route.StopStatus;
 import zebrawood.core.units.UnitChoice;
+import zebrawood.desktop.paper.PageFlow;
+import zebrawood.desktop.paper.PaperTable;
 import zebrawood.kit.bench.Exhibit;
 import zebrawood.kit.bench.Stop;
 import zebrawood.kit.figure.Anchor;

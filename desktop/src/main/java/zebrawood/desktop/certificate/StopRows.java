@@ -6,6 +6,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.pdfbox.pdmodel.documentinterchange.logicalstructure.PDStructureElement;
 import zebrawood.core.route.StopState;
+import zebrawood.desktop.paper.PageFlow;
 import zebrawood.kit.figure.Anchor;
 import zebrawood.kit.figure.Shapes;
 import zebrawood.kit.figure.Stroke;

@@ -10,8 +10,8 @@ import picocli.CommandLine.Option;
 import zebrawood.benches.Catalogue;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.certificate.Certificate;
-import zebrawood.desktop.certificate.CertificateFile;
 import zebrawood.desktop.desk.Preferences;
+import zebrawood.desktop.paper.FileName;
 import zebrawood.kit.view.Paper;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.OutputFile;
@@ -55,7 +55,7 @@ final class Certify implements Callable<Integer> {
                 return Exit.WRONG;
             }
             Path file =
-                    out == null ? Path.of(CertificateFile.fileName(found.get().name())) : out;
+                    out == null ? Path.of(FileName.of("certificate", found.get().name())) : out;
             Instant now = today.clock().get();
             Preferences preferences = Preferences.in(data.folder());
             Certificate.Subject subject = Certificate.Subject.of(

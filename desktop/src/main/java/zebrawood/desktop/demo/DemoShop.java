@@ -17,6 +17,7 @@ import java.util.SplittableRandom;
 import java.util.random.RandomGenerator;
 import java.util.stream.Stream;
 import zebrawood.core.entry.NewAttachment;
+import zebrawood.core.eyewear.EyewearPair;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Change;
 import zebrawood.core.procedure.Procedure;
@@ -106,6 +107,7 @@ public final class DemoShop {
         heron();
         plover();
         bittern();
+        eyewear();
         lives.stream()
                 .flatMap(life -> life.deeds().stream())
                 .sorted(Comparator.comparing(MachineDiary.Deed::at)
@@ -129,6 +131,7 @@ public final class DemoShop {
         wren.access(DAYS - 2, LocalTime.of(7, 15), "GA", true, "bench room door", 1050, 640, 410);
         wren.circuit(DAYS - 2, LocalTime.of(7, 30), "GA", 1000, 780, 18);
         wren.extraction(DAYS - 2, LocalTime.of(7, 45), "GA", 360, 125, 4.2);
+        wren.eyewear(96, LocalTime.of(8, 40), "GA");
         wren.extraction(96, LocalTime.of(7, 45), "LO", 360, 125, 4.2);
         wren.air(DAYS - 2, LocalTime.of(8, 5), "LO", "4", "24");
         wren.air(96, LocalTime.of(8, 5), "LO", "4", "21");
@@ -225,6 +228,7 @@ public final class DemoShop {
         dunlin.plan(3, LocalTime.of(9, 12), "LO", () -> dunlin.climate("21.0", "44"));
         dunlin.access(4, LocalTime.of(9, 20), "GA", false, "clean room door", 900, 620, 460);
         dunlin.circuit(3, LocalTime.of(9, 30), "GA", 620, 0, 14);
+        dunlin.eyewear(3, LocalTime.of(9, 44), "GA");
         dunlin.extraction(3, LocalTime.of(9, 40), "GA", 300, 125, 6);
         dunlin.air(3, LocalTime.of(9, 50), "LO", "3", "20");
         dunlin.setpoint(3, LocalTime.of(9, 20), "LO", DUNLIN);
@@ -240,6 +244,7 @@ public final class DemoShop {
         kestrel.climate(DAYS - 12, 0, 0);
         kestrel.access(DAYS - 12 - 2, LocalTime.of(7, 15), "GA", true, "bench room door", 1050, 520, 350);
         kestrel.circuit(DAYS - 12 - 2, LocalTime.of(7, 30), "GA", 260, 0, 22);
+        kestrel.eyewear(210, LocalTime.of(8, 40), "GA");
         kestrel.extraction(210, LocalTime.of(7, 45), "GA", 240, 125, 5);
         kestrel.air(60, LocalTime.of(8, 5), "RV", "3", "18");
         kestrel.gate(DAYS - 12, MORNING, "RV", 20);
@@ -262,6 +267,7 @@ public final class DemoShop {
         heron.climate(DAYS - 20, 0, 0);
         heron.access(DAYS - 20 - 2, LocalTime.of(7, 15), "GA", true, "bench room door", 1050, 560, 640);
         heron.circuit(DAYS - 20 - 2, LocalTime.of(7, 30), "GA", 520, 0, 24);
+        heron.eyewear(180, LocalTime.of(8, 40), "GA");
         heron.extraction(180, LocalTime.of(7, 45), "GA", 200, 100, 5.5);
         heron.gate(DAYS - 20, MORNING, "LO", 20);
         everyFew(heron, DAYS - 27, 4, 8, day -> heron.climate(day, 0, 0));
@@ -288,6 +294,7 @@ public final class DemoShop {
         plover.climate(DAYS - 33, 0, 0);
         plover.access(DAYS - 33 - 2, LocalTime.of(7, 15), "GA", false, "loft door", 860, 610, 330);
         plover.circuit(DAYS - 33 - 2, LocalTime.of(7, 30), "GA", 410, 300, 31);
+        plover.eyewear(150, LocalTime.of(8, 40), "GA");
         plover.extraction(150, LocalTime.of(7, 45), "GA", 180, 100, 3);
         plover.gate(DAYS - 33, MORNING, "RV", 20);
         plover.water(DAYS - 34, LocalTime.of(8, 0), "RV", PLOVER);
@@ -326,6 +333,7 @@ public final class DemoShop {
         for (int day = DAYS - 44; day > 20; day -= 220) {
             bittern.gas(day, LocalTime.of(10, 20), "LO", day % 2 == 0 ? "200" : "185");
         }
+        bittern.eyewear(140, LocalTime.of(8, 40), "GA");
         bittern.extraction(140, LocalTime.of(7, 45), "GA", 420, 125, 7.5);
         bittern.gas(11, LocalTime.of(9, 5), "RV", "200");
         everyFew(bittern, DAYS - 60, 110, 40, day -> bittern.climate(day, -2, 0));
@@ -334,6 +342,30 @@ public final class DemoShop {
             bittern.gate(day, LocalTime.of(7, 15), day % 3 == 0 ? "RV" : "LO", 20);
         }
         bittern.gate(7, LocalTime.of(7, 15), "RV", 20);
+    }
+
+    /** What hangs on the hooks by the doors: enough for all machines but one. */
+    private void eyewear() {
+        MachineDiary wren = lives.get(0);
+        wren.pair(96, "Bench hook 1", false, "10600 OD 5", EyewearPair.Condition.SOUND, "");
+        wren.pair(96, "Bench hook 2", false, "9000-11000 OD 4", EyewearPair.Condition.SOUND, "");
+        wren.pair(96, "Lid window", true, "9000-11000 OD 6", EyewearPair.Condition.SOUND, "");
+        wren.pair(96, "Old box", false, "", EyewearPair.Condition.SOUND, "orange glass, nothing to read on it");
+        MachineDiary kestrel = lives.get(2);
+        for (int hook = 3; hook <= 4; hook++) {
+            kestrel.pair(
+                    95, "Bench hook " + hook, false, "420-460 OD 6; 800-1080 OD 5", EyewearPair.Condition.SOUND, "");
+        }
+        MachineDiary heron = lives.get(3);
+        heron.pair(95, "Curtain 1", false, "900-1100 OD 7 pulses", EyewearPair.Condition.SOUND, "");
+        heron.pair(95, "Curtain 2", false, "900-1100 OD 7 pulses", EyewearPair.Condition.SOUND, "");
+        heron.pair(
+                11, "Curtain 2", false, "900-1100 OD 7 pulses", EyewearPair.Condition.SCRATCHED, "fell on the floor");
+        lives.get(4).pair(94, "Loft 1", false, "190-400 OD 7 pulses", EyewearPair.Condition.SOUND, "");
+        MachineDiary bittern = lives.get(5);
+        for (int hook = 1; hook <= 4; hook++) {
+            bittern.pair(94, "Hall " + hook, false, "900-1100 OD 8 pulses", EyewearPair.Condition.SOUND, "");
+        }
     }
 
     /** Its water looked after: the set-point now and then, new water every few months, the flow with it. */

@@ -38,6 +38,10 @@ import zebrawood.core.entry.NewAttachment;
 import zebrawood.core.extraction.Extraction;
 import zebrawood.core.extraction.ExtractionReadings;
 import zebrawood.core.extraction.Layout;
+import zebrawood.core.eyewear.Eyewear;
+import zebrawood.core.eyewear.EyewearPair;
+import zebrawood.core.eyewear.EyewearReadings;
+import zebrawood.core.eyewear.Marking;
 import zebrawood.core.focus.FocusRamp;
 import zebrawood.core.focus.RampFinding;
 import zebrawood.core.gas.AssistGas;
@@ -540,6 +544,19 @@ final class MachineDiary {
                                 "bottle.pressureBar",
                                 gauge),
                         Optional.empty()));
+    }
+
+    /** Which eyewear its beam asks for, and how far it reaches in its room. */
+    void eyewear(int daysAgo, LocalTime at, String by) {
+        EyewearReadings read = Rooms.of(plate);
+        plan(daysAgo, at, by, () -> measure(new Eyewear(), read, Rooms.asTyped(read), Optional.empty()));
+    }
+
+    /** A pair of eyewear, or the window of this machine, looked at. */
+    void pair(int daysAgo, String name, boolean window, String marks, EyewearPair.Condition condition, String remark) {
+        Optional<String> of = window ? Optional.of(id) : Optional.empty();
+        EyewearPair pair = new EyewearPair(name, of, Marking.read(marks), condition, remark);
+        plan(daysAgo, LocalTime.of(9, 10), "GA", () -> append(new Body.EyewearSeen(pair)));
     }
 
     void settings(int daysAgo, String text) {

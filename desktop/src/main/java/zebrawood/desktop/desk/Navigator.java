@@ -50,6 +50,9 @@ public interface Navigator {
     /** Opens the demo shop in place of this one. */
     void demo();
 
+    /** Opens the register of the shop's eyewear. */
+    void eyewear();
+
     void certificate(String machineId);
 
     /** Lays something over the window; Escape takes it away again. */

@@ -24,6 +24,7 @@ import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.entry.Unread;
+import zebrawood.core.eyewear.EyewearPair;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.machine.PlateField;
 import zebrawood.kit.bench.Exhibit;
@@ -159,6 +160,18 @@ final class EntryPaper extends BorderPane {
                     10,
                     Words.wrapped(closed.how(), "act"),
                     Words.wrapped("Closes no. " + closed.opened() + ": " + closed.what() + ".", "by-hand"));
+        }
+        if (entry.body() instanceof Body.EyewearSeen seen) {
+            EyewearPair pair = seen.pair();
+            String window = pair.window()
+                    .map(id -> " The window of "
+                            + desk.machine(id).map(of -> of.plate().name()).orElse(id) + ".")
+                    .orElse("");
+            return new VBox(
+                    10,
+                    Words.wrapped(pair.name() + ": " + EntryWords.marked(pair), "act"),
+                    Words.wrapped("Found " + pair.condition().words() + "." + window, "by-hand"),
+                    Words.wrapped(pair.remark(), "by-hand"));
         }
         if (entry.body() instanceof Body.Foreign foreign) {
             return new VBox(

@@ -1,8 +1,11 @@
 package zebrawood.desktop.logbook;
 
+import java.util.Locale;
 import zebrawood.benches.Catalogue;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
+import zebrawood.core.eyewear.EyewearPair;
+import zebrawood.core.eyewear.Marking;
 import zebrawood.core.route.StopState;
 
 /** An entry in a few words, as on the tape. */
@@ -43,6 +46,8 @@ final class EntryWords {
             return "OPEN";
         } else if (entry.body() instanceof Body.PointClosed) {
             return "CLOSED";
+        } else if (entry.body() instanceof Body.EyewearSeen seen) {
+            return seen.pair().condition().words().toUpperCase(Locale.ROOT);
         } else if (entry.body() instanceof Body.Foreign foreign) {
             return foreign.verdict().orElse("NOT KNOWN HERE");
         }
@@ -75,9 +80,16 @@ final class EntryWords {
             return point.what();
         } else if (entry.body() instanceof Body.PointClosed closed) {
             return closed.what() + ": " + closed.how();
+        } else if (entry.body() instanceof Body.EyewearSeen seen) {
+            return seen.pair().name() + ": " + marked(seen.pair());
         } else if (entry.body() instanceof Body.Foreign) {
             return "an entry of Zebrawood " + entry.stamp().program() + ", not known here";
         }
         return "the plate as it is from then on";
+    }
+
+    /** What is marked on eyewear, in words. */
+    static String marked(EyewearPair pair) {
+        return pair.marks().isEmpty() ? "no marking to read" : Marking.words(pair.marks());
     }
 }

@@ -37,6 +37,7 @@ import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
 import zebrawood.desktop.event.EventSheet;
 import zebrawood.desktop.event.PointSheets;
+import zebrawood.desktop.eyewear.PairSheet;
 import zebrawood.desktop.page.FramedPage;
 import zebrawood.kit.view.Heading;
 import zebrawood.kit.view.Slip;
@@ -142,7 +143,7 @@ public final class LogbookPage extends HBox implements FramedPage {
                 .forEach(s -> stops.add(new Choice(
                         s.procedure().card().title(),
                         Optional.of(s.procedure().card().id()))));
-        for (String other : List.of("work", "first-light", "event", "point", "plate")) {
+        for (String other : List.of("work", "first-light", "event", "point", "pair", "plate")) {
             stops.add(new Choice(Catalogue.title(other), Optional.of(other)));
         }
         List<Choice> verdicts = new ArrayList<>(List.of(new Choice("any verdict", Optional.empty())));
@@ -415,6 +416,8 @@ public final class LogbookPage extends HBox implements FramedPage {
         } else if (entry.body() instanceof Body.PointOpened) {
             navigator.overlay(
                     PointSheets.open(desk, navigator, entry.place().machineId(), Optional.of(entry), this::recorded));
+        } else if (entry.body() instanceof Body.EyewearSeen) {
+            navigator.overlay(PairSheet.correcting(desk, navigator, entry, this::recorded));
         } else {
             navigator.correct(entry);
         }

@@ -76,7 +76,8 @@ final class RouteColumn extends BorderPane {
     private String hereBefore = "";
 
     /** What can be done with the machine as a whole. */
-    record Whole(Runnable work, Runnable event, Runnable point, Runnable certificate, Runnable plate) {}
+    record Whole(
+            Runnable work, Runnable event, Runnable point, Runnable certificate, Runnable plate, Runnable eyewear) {}
 
     private LocalDate today() {
         return desk.local(desk.now()).toLocalDate();
@@ -102,7 +103,8 @@ final class RouteColumn extends BorderPane {
                 action("Event", "event", "Ctrl+E", whole.event()),
                 action("Plate", "edit-plate", "what stands on the machine's own plate", whole.plate()),
                 action("Open point", "point", "what is to be done that no stop says", whole.point()),
-                action("Certificate", "certificate", "Ctrl+P", whole.certificate()));
+                action("Certificate", "certificate", "Ctrl+P", whole.certificate()),
+                action("Eyewear", "register", "which pair in the shop is good for it", whole.eyewear()));
         VBox events = new VBox(Words.label("The machine as a whole", "caption"), words);
         words.setPrefWrapLength(196);
         events.setPadding(new Insets(6, 0, 6, 12));

@@ -80,6 +80,7 @@ final class Commands {
                 new Jump.Target("Something happened", "Ctrl+E", this::event),
                 new Jump.Target("Work result", "Ctrl+R", this::work),
                 new Jump.Target("What was different?", "Ctrl+D", this::difference),
+                new Jump.Target("Eyewear of the shop", "register", shell::eyewear),
                 new Jump.Target("Open a point", "command", () -> forMachine("On which machine?", shell::point)),
                 new Jump.Target("Search the logbook", "Ctrl+F", this::search),
                 new Jump.Target("Paper: A4 or letter", "command", this::paper),

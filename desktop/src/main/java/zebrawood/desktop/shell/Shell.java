@@ -20,6 +20,7 @@ import zebrawood.desktop.desk.Navigator;
 import zebrawood.desktop.difference.DifferencePage;
 import zebrawood.desktop.event.EventSheet;
 import zebrawood.desktop.event.PointSheets;
+import zebrawood.desktop.eyewear.RegisterPage;
 import zebrawood.desktop.logbook.LogbookPage;
 import zebrawood.desktop.machine.PlatePage;
 import zebrawood.desktop.page.FramedPage;
@@ -260,6 +261,14 @@ public final class Shell implements Navigator {
     public void difference(Entry entry, Optional<Entry> other) {
         put(new DifferencePage(desk, this, entry, other));
         page().begin();
+    }
+
+    @Override
+    public void eyewear() {
+        if (!waits()) {
+            put(new RegisterPage(desk, this, machineId()));
+            page().begin();
+        }
     }
 
     @Override

@@ -77,6 +77,7 @@ public final class ShopPage extends HBox implements FramedPage {
     private final Label heading = Words.label("", "title");
     private final Label caption = Words.label("", "caption");
     private final PressableWords add;
+    private final PressableWords register;
     private final double roomWidth;
     private Optional<EmptyFloor> empty = Optional.empty();
     private final ChangeListener<List<MachineStatus>> onMachines = (value, before, now) -> showAll();
@@ -99,7 +100,10 @@ public final class ShopPage extends HBox implements FramedPage {
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         VBox words = new VBox(2, heading, caption);
-        HBox head = new HBox(12, words, gap, add);
+        register = new PressableWords("Eyewear", navigator::eyewear, "outline");
+        register.setId("register");
+        register.setMinWidth(Region.USE_PREF_SIZE);
+        HBox head = new HBox(12, words, gap, register, add);
         head.setPadding(new Insets(16, 28, 0, 28));
         floorPlace.setMinHeight(MachineOnFloor.HEIGHT + 14);
         floorPlace.setMaxHeight(MachineOnFloor.HEIGHT + 14);
@@ -343,6 +347,7 @@ public final class ShopPage extends HBox implements FramedPage {
             floorPlace.setVisible(!machines.isEmpty());
             floorPlace.setManaged(!machines.isEmpty());
             add.setVisible(!machines.isEmpty());
+            register.setVisible(!machines.isEmpty());
             for (MachineStatus machine : machines) {
                 double width = Math.max(least, MachineFigure.widthMm(machine.plate()) * scale + STAND_GAP) + spread;
                 PressableDrawing stand = MachineOnFloor.of(desk, navigator, machine, scale, width);

@@ -74,6 +74,8 @@ public final class Tour {
         shot("circuit", () -> go().stop(machine("Plover"), "site-circuit"), this::kettle);
         shot("water", () -> go().stop(machine("Wren"), "coolant-heat"), this::bucket);
         shot("gas", () -> go().stop(machine("Bittern"), "assist-gas"), () -> {});
+        shot("eyewear", () -> go().stop(machine("Heron"), "eyewear"), () -> {});
+        shot("register", () -> go().eyewear(), () -> {});
         shot("climate-bad", () -> go().stop(machine("Plover"), "site-climate"), this::damp);
         shot("gate", () -> go().stop(machine("Dunlin"), "first-light"), () -> {});
         shot("settings-bad", () -> go().stop(machine("Wren"), "controller-settings"), () -> {});

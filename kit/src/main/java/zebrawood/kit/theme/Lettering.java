@@ -4,7 +4,6 @@ import java.util.Locale;
 
 /** Sizes and weights of text; the theme says how large they are. */
 public enum Lettering {
-    /** on paper only */
     PRINT,
     CAPTION,
     SMALL,
@@ -29,6 +28,11 @@ public enum Lettering {
     /** Whether all digits are as wide as each other. */
     public boolean isMono() {
         return this == MONO || this == HASH;
+    }
+
+    /** Whether it is small print, which is read on paper held in the hand and never across a bench. */
+    public boolean isForPaper() {
+        return this == HASH || this == PRINT;
     }
 
     /** Whether it is bold. */

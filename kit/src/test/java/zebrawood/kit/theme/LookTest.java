@@ -17,7 +17,7 @@ class LookTest {
         for (Lettering lettering : Lettering.values()) {
             assertThat(look.size(lettering))
                     .as(lettering.token())
-                    .isGreaterThanOrEqualTo(lettering == Lettering.HASH ? 9 : 11);
+                    .isGreaterThanOrEqualTo(lettering.isForPaper() ? 9 : 11);
         }
         assertThat(look.size(Lettering.ACT)).isBetween(20.0, 28.0);
     }

@@ -26,6 +26,7 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
+import zebrawood.core.eyewear.Marking;
 import zebrawood.json.RecordWriter;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.LogbookException;
@@ -234,6 +235,9 @@ public final class Export {
                     + point.due().map(due -> " by " + due).orElse("");
         } else if (body instanceof Body.PointClosed closed) {
             return "closed no. " + closed.opened() + ": " + closed.how();
+        } else if (body instanceof Body.EyewearSeen seen) {
+            return seen.pair().name() + ": " + Marking.words(seen.pair().marks()) + ", "
+                    + seen.pair().condition().words();
         }
         return body instanceof Body.PlateSet plate ? plate.plate().line() : ((Body.Foreign) body).json();
     }

@@ -87,6 +87,8 @@ final class EntryBytes {
             return "point";
         } else if (body instanceof Body.PointClosed) {
             return "point-closed";
+        } else if (body instanceof Body.EyewearSeen) {
+            return "pair";
         }
         return body instanceof Body.Happened ? "event" : "reading";
     }
@@ -197,6 +199,7 @@ final class EntryBytes {
                                 Binder.bindStored(body.path("along"), TakenAlong.class, unknown::add));
                     case "point" -> Binder.bindStored(body, Body.PointOpened.class, unknown::add);
                     case "point-closed" -> Binder.bindStored(body, Body.PointClosed.class, unknown::add);
+                    case "pair" -> Binder.bindStored(body, Body.EyewearSeen.class, unknown::add);
                     case "reading" -> measured(body, unknown);
                     default -> null;
                 });

@@ -33,8 +33,8 @@ import zebrawood.json.Times;
 final class Histories {
 
     private static final Set<String> KINDS =
-            Set.of("plate", "gate-line", "event", "work", "point", "point-closed", "reading");
-    private static final Set<String> NO_PROCEDURES = Set.of("plate", "first-light", "event", "work", "point");
+            Set.of("plate", "gate-line", "event", "work", "point", "point-closed", "pair", "reading");
+    private static final Set<String> NO_PROCEDURES = Set.of("plate", "first-light", "event", "work", "point", "pair");
     /** events read at first: what shuts a gate is mostly among them */
     private static final int EVENTS = 12;
     /** and then so many at once */

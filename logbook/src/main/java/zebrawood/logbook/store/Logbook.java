@@ -174,6 +174,18 @@ public final class Logbook implements AutoCloseable {
         return readings(machineId, stop, 1).stream().findFirst();
     }
 
+    /** How the shop's eyewear was seen, on whatever machine that was recorded; what was corrected is left out. */
+    public List<Entry> eyewear() {
+        return read(rows -> entries.of(
+                        rows,
+                        "where stop = 'pair' and not exists (select 1 from entry later where "
+                                + "later.machine_id = entry.machine_id and later.corrects is not null and later.stands_at = "
+                                + "entry.stands_at and later.number > entry.number) order by position"))
+                .stream()
+                .filter(entry -> entry.body() instanceof Body.EyewearSeen)
+                .toList();
+    }
+
     /** What differed between two entries of a machine. */
     public Comparison compare(Entry one, Entry other) {
         return read(rows -> Comparison.of(

@@ -1,4 +1,4 @@
-package zebrawood.desktop.certificate;
+package zebrawood.desktop.paper;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;

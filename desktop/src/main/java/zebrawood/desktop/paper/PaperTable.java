@@ -1,4 +1,4 @@
-package zebrawood.desktop.certificate;
+package zebrawood.desktop.paper;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -12,7 +12,7 @@ import zebrawood.kit.theme.Tone;
  * A table in captions whose cells go on in a second line where they need one; it knows how tall it is before it is
  * drawn.
  */
-final class PaperTable {
+public final class PaperTable {
 
     private static final double GAP = 6;
     private static final double HEAD = 20;
@@ -33,7 +33,7 @@ final class PaperTable {
     }
 
     /** @param width of the table, px */
-    PaperTable(PageFlow sheets, List<String> heads, List<List<String>> rows, double width) {
+    public PaperTable(PageFlow sheets, List<String> heads, List<List<String>> rows, double width) {
         this.sheets = sheets;
         this.heads = heads;
         this.width = width;
@@ -49,12 +49,12 @@ final class PaperTable {
         return new Row(cells);
     }
 
-    int size() {
+    public int size() {
         return rows.size();
     }
 
     /** How tall the rows from one to before another are, with the heads, px. */
-    double height(int from, int to) {
+    public double height(int from, int to) {
         return from >= to
                 ? 0
                 : HEAD
@@ -64,7 +64,7 @@ final class PaperTable {
     }
 
     /** Up to which row they fit into a height, at least one. */
-    int fitting(int from, double height) {
+    public int fitting(int from, double height) {
         int to = Math.min(from + 1, rows.size());
         while (to < rows.size() && height(from, to + 1) <= height) {
             to++;
@@ -73,14 +73,14 @@ final class PaperTable {
     }
 
     /** Rows in columns beside each other, as even as can be. */
-    record Spread(List<Integer> cuts, double height) {
-        int end() {
+    public record Spread(List<Integer> cuts, double height) {
+        public int end() {
             return cuts.get(cuts.size() - 1);
         }
     }
 
     /** Spreads the rows from one on over so many columns, none taller than the room. */
-    Spread spread(int from, int columns, double room) {
+    public Spread spread(int from, int columns, double room) {
         double tall = Math.max(HEAD + PageFlow.FINE, height(from, rows.size()) / columns);
         while (true) {
             List<Integer> cuts = new ArrayList<>(List.of(from));
@@ -97,7 +97,7 @@ final class PaperTable {
     }
 
     /** Draws them, the first column at the left edge, and moves the page on under the tallest. */
-    void draw(PDStructureElement table, Spread spread, double between) {
+    public void draw(PDStructureElement table, Spread spread, double between) {
         double top = sheets.y();
         for (int i = 0; i + 1 < spread.cuts().size(); i++) {
             sheets.at(top);
@@ -107,7 +107,7 @@ final class PaperTable {
     }
 
     /** Draws rows from where the page is on, and moves it on. */
-    void draw(PDStructureElement table, int from, int to, double x) {
+    public void draw(PDStructureElement table, int from, int to, double x) {
         if (from >= to) {
             return;
         }

@@ -1,4 +1,4 @@
-package zebrawood.desktop.certificate;
+package zebrawood.desktop.paper;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -15,6 +15,7 @@ import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlin
 import org.apache.pdfbox.util.Matrix;
 import zebrawood.kit.figure.Anchor;
 import zebrawood.kit.figure.Figure;
+import zebrawood.kit.figure.Pen;
 import zebrawood.kit.figure.Stroke;
 import zebrawood.kit.theme.Ground;
 import zebrawood.kit.theme.Lettering;
@@ -23,17 +24,17 @@ import zebrawood.kit.theme.Tone;
 import zebrawood.kit.view.Paper;
 
 /** Pages of A4 or letter paper that fill from the top; measured in px of 1/96 inch. */
-final class PageFlow {
+public final class PageFlow {
 
-    static final double LEFT = 58;
-    static final double WIDTH = 678;
-    static final double RIGHT = LEFT + WIDTH;
+    public static final double LEFT = 58;
+    public static final double WIDTH = 678;
+    public static final double RIGHT = LEFT + WIDTH;
     /** px from one base line of small text to the next */
-    static final double LINE = 16;
+    public static final double LINE = 16;
     /** the same in captions */
-    static final double FINE = 13;
+    public static final double FINE = 13;
     /** the same in fine print */
-    static final double PRINT = 11;
+    public static final double PRINT = 11;
 
     private static final double FOOT = 38;
     private static final double TOP = 84;
@@ -51,7 +52,7 @@ final class PageFlow {
     private PdfPen pen;
     private double y;
 
-    PageFlow(PDDocument document, String title, Paper paper) {
+    public PageFlow(PDDocument document, String title, Paper paper) {
         this.document = document;
         this.size = paper == Paper.LETTER ? PDRectangle.LETTER : PDRectangle.A4;
         this.title = title;
@@ -61,7 +62,7 @@ final class PageFlow {
     }
 
     /** Goes on on a new page. */
-    void start() {
+    public void start() {
         try {
             PDPage page = new PDPage(size);
             document.addPage(page);
@@ -87,49 +88,49 @@ final class PageFlow {
     }
 
     /** Down to where a page may be filled, px. */
-    double bottom() {
+    public double bottom() {
         return size.getHeight() / POINTS_PER_PX - FOOT;
     }
 
     /** How much fits on a page after the first, px. */
-    double room() {
+    public double room() {
         return bottom() - TOP;
     }
 
-    int count() {
+    public int count() {
         return pages.size();
     }
 
-    PdfPen pen() {
+    public Pen pen() {
         return pen;
     }
 
-    double y() {
+    public double y() {
         return y;
     }
 
-    void at(double at) {
+    public void at(double at) {
         y = at;
     }
 
-    void space(double px) {
+    public void space(double px) {
         y += px;
     }
 
     /** Whether so much still fits on this page. */
-    boolean fits(double px) {
+    public boolean fits(double px) {
         return y + px <= bottom();
     }
 
     /** Goes on on a new page when less than this is left. */
-    void need(double px) {
+    public void need(double px) {
         if (!fits(px)) {
             start();
         }
     }
 
     /** A mark by which one gets here from the list beside the pages. */
-    void bookmark(String words) {
+    public void bookmark(String words) {
         PDPageXYZDestination here = new PDPageXYZDestination();
         here.setPage(pages.get(pages.size() - 1));
         here.setTop((int) (size.getHeight() - (y - 12) * POINTS_PER_PX));
@@ -139,8 +140,16 @@ final class PageFlow {
         outline.addLast(item);
     }
 
+    /** Closes pages that have no head. */
+    public void close() throws IOException {
+        for (PDPageContentStream stream : streams) {
+            stream.close();
+        }
+        tags.finish();
+    }
+
     /** Writes the head of every page, now that their number is known, and closes them. */
-    void finish(String kind, String shop, String day) throws IOException {
+    public void finish(String kind, String shop, String day) throws IOException {
         for (int i = 0; i < streams.size(); i++) {
             pen = new PdfPen(streams.get(i), fonts, look);
             String page = "page " + (i + 1) + " of " + streams.size();
@@ -154,22 +163,21 @@ final class PageFlow {
                     pen.text(RIGHT, top + 16 * lines.indexOf(line), line, lettering, Tone.QUIET, Anchor.END);
                 }
             });
-            streams.get(i).close();
         }
-        tags.finish();
+        close();
     }
 
     /** Something that stands by itself, to be told as what it is: H1, P, Table. */
-    PDStructureElement tag(String type) {
+    public PDStructureElement tag(String type) {
         return tags.add(type);
     }
 
-    PDStructureElement tag(PDStructureElement parent, String type) {
+    public PDStructureElement tag(PDStructureElement parent, String type) {
         return tags.add(parent, type);
     }
 
     /** Writes a part of an element. */
-    void text(
+    public void text(
             PDStructureElement element,
             double x,
             double at,
@@ -182,32 +190,32 @@ final class PageFlow {
         }
     }
 
-    void text(PDStructureElement element, double x, double at, String text, Lettering lettering, Tone tone) {
+    public void text(PDStructureElement element, double x, double at, String text, Lettering lettering, Tone tone) {
         text(element, x, at, text, lettering, tone, Anchor.START);
     }
 
     /** Draws a part of an element. */
-    void mark(PDStructureElement element, Runnable drawing) {
+    public void mark(PDStructureElement element, Runnable drawing) {
         tags.mark(pages.get(pages.size() - 1), streams.get(streams.size() - 1), element, drawing);
     }
 
     /** Draws what says nothing. */
-    void silent(Runnable drawing) {
+    public void silent(Runnable drawing) {
         Tags.silent(streams.get(streams.size() - 1), drawing);
     }
 
-    void rule(double x, double width, Stroke stroke) {
+    public void rule(double x, double width, Stroke stroke) {
         double at = y;
         silent(() -> pen.line(x, at, x + width, at, stroke));
     }
 
-    void heading(String words) {
+    public void heading(String words) {
         text(tag("H2"), LEFT, y + 12, words, Lettering.HEAD, Tone.INK);
         y += 24;
     }
 
     /** A text over the whole width, in as many lines as it needs. */
-    void paragraph(String words, Lettering lettering, Tone tone) {
+    public void paragraph(String words, Lettering lettering, Tone tone) {
         PDStructureElement element = tag("P");
         double line = lettering == Lettering.PRINT ? PRINT : lettering == Lettering.CAPTION ? FINE : LINE;
         for (String each : pen.wrapped(words, WIDTH, lettering)) {
@@ -218,14 +226,19 @@ final class PageFlow {
     }
 
     /** A drawing, with what it shows in words for whoever cannot see it. */
-    void figure(Figure figure, String words, double x, double top, double width, double height) {
+    public void figure(Figure figure, String words, double x, double top, double width, double height) {
+        enlarged(figure, words, x, top, 1, width, height);
+    }
+
+    /** The same, all of it so many times as large as it is drawn, letters and all. */
+    public void enlarged(Figure figure, String words, double x, double top, double times, double width, double height) {
         PDPageContentStream page = streams.get(streams.size() - 1);
         PDStructureElement element = tag("Figure");
         element.setAlternateDescription(words);
         mark(element, () -> {
             try {
                 page.saveGraphicsState();
-                page.transform(Matrix.getTranslateInstance((float) x, (float) top));
+                page.transform(new Matrix((float) times, 0, 0, (float) times, (float) x, (float) top));
                 figure.draw(pen, width, height);
                 page.restoreGraphicsState();
             } catch (IOException e) {
