@@ -85,6 +85,7 @@ public final class Catalogue {
             case "work" -> "Work result";
             case "point" -> "Open point";
             case "pair" -> "Eyewear pair";
+            case "start" -> "Start of work";
             default -> findStop(stop).map(s -> s.procedure().card().title()).orElse(stop);
         };
     }

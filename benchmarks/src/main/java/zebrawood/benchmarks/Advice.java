@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.function.Function;
 import java.util.regex.Pattern;
@@ -32,6 +33,9 @@ final class Advice {
     /** what says beforehand that one step is not the end */
     private static final Pattern MORE = Pattern.compile(
             "not enough|again|said next|second line|[Tt]ype |more widths|[Mm]easure on|Say what|Record the text|or fit");
+
+    /** procedures that judge nothing: no worksheet of theirs fails, and there is no advice to arrive at a pass */
+    static final Set<String> ESTIMATES = Set.of("eyewear");
 
     private Advice() {}
 
@@ -95,7 +99,7 @@ final class Advice {
     /** @param words {@code advice}, and the id of a procedure where only that one is tried */
     static boolean run(String... words) {
         List<Tried> all = all();
-        boolean kept = all.size() == Catalogue.procedures().size();
+        boolean kept = all.size() + ESTIMATES.size() == Catalogue.procedures().size();
         if (!kept) {
             System.out.println("advice: not every procedure is tried");
         }

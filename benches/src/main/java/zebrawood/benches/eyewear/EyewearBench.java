@@ -1,9 +1,10 @@
 package zebrawood.benches.eyewear;
 
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import zebrawood.core.eyewear.EyewearFinding;
@@ -20,12 +21,17 @@ import zebrawood.kit.form.Choice;
 import zebrawood.kit.form.Draft;
 import zebrawood.kit.form.Field;
 import zebrawood.kit.form.FieldList;
+import zebrawood.kit.form.Worksheet;
 
 /** What the source's data sheet says of its beam, and the room in which it is used. */
 public final class EyewearBench extends FormBench<EyewearReadings, EyewearFinding> {
 
     private static final String COVERS = "covers";
-    private static final List<Choice> COVERED = List.of(new Choice("shut", "all round"), new Choice("open", "open"));
+    /** chosen where nobody knows; nothing stands in the readings then */
+    private static final String NOT_SAID = "not-said";
+
+    private static final List<Choice> COVERED =
+            List.of(new Choice("shut", "all round"), new Choice("open", "open"), new Choice(NOT_SAID, "not said"));
 
     public static final FieldList FIELDS = FieldList.of(
             Field.amount("wavelengthNm", "wavelength", Quantity.WAVELENGTH).needed(),
@@ -44,7 +50,7 @@ public final class EyewearBench extends FormBench<EyewearReadings, EyewearFindin
                     .together(),
             Field.amount("lens.beamAtLensMm", "beam at the lens", Quantity.LENGTH)
                     .together(),
-            Field.oneOf(COVERS, "covers", covered(Optional.empty())),
+            Field.oneOf(COVERS, "covers", COVERED).own(),
             Field.amount("people", "people in the room", Quantity.PLAIN).empty("not said"),
             Field.amount("room.widthMm", "room, wide", Quantity.LENGTH)
                     .empty("not measured")
@@ -80,30 +86,24 @@ public final class EyewearBench extends FormBench<EyewearReadings, EyewearFindin
     public EyewearBench(BenchPlace place) {
         super(
                 place,
-                FIELDS.replacing(Field.oneOf(COVERS, FIELDS.field(COVERS).label(), covered(onPlate(place.plate())))),
+                FIELDS.replacing(Field.oneOf(COVERS, FIELDS.field(COVERS).label(), covered(onPlate(place.plate())))
+                        .own()),
                 "an estimate for the laser safety officer; the eyewear's own marking decides",
                 known(place.plate()));
     }
 
-    /** What the plate says first; where it does not say, nothing is taken for granted. */
-    private static List<Choice> covered(Optional<String> onPlate) {
-        Choice unknown = new Choice("", "not said");
-        return Stream.of(
-                        COVERED.stream()
-                                .filter(each ->
-                                        onPlate.filter(each.id()::equals).isPresent()),
-                        onPlate.isEmpty() ? Stream.of(unknown) : Stream.<Choice>empty(),
-                        COVERED.stream()
-                                .filter(each ->
-                                        onPlate.filter(each.id()::equals).isEmpty()))
-                .flatMap(each -> each)
+    /** What the plate says first. */
+    private static List<Choice> covered(String first) {
+        return COVERED.stream()
+                .sorted(Comparator.comparing(each -> !each.id().equals(first)))
                 .toList();
     }
 
-    private static Optional<String> onPlate(Plate plate) {
+    private static String onPlate(Plate plate) {
         return plate.services()
                 .flatMap(Plate.Services::enclosure)
-                .map(enclosure -> enclosure == Plate.Enclosure.INTERLOCK ? "shut" : "open");
+                .map(enclosure -> enclosure == Plate.Enclosure.INTERLOCK ? "shut" : "open")
+                .orElse(NOT_SAID);
     }
 
     private static Map<String, Amount> known(Plate plate) {
@@ -131,10 +131,24 @@ public final class EyewearBench extends FormBench<EyewearReadings, EyewearFindin
     }
 
     @Override
+    public void assemble(Worksheet sheet) {
+        super.assemble(sheet);
+        String chosen = form().chosen(COVERS);
+        if (!chosen.equals(NOT_SAID)) {
+            sheet.word(COVERS, chosen);
+        }
+    }
+
+    @Override
     public Map<String, Draft.Text> texts(EyewearReadings readings, Map<String, String> asTyped, boolean whole) {
         Map<String, Draft.Text> texts = super.texts(readings, asTyped, whole);
-        if (whole && readings.covers().isEmpty()) {
-            Draft.put(texts, COVERS, "");
+        if (whole) {
+            Draft.put(
+                    texts,
+                    COVERS,
+                    readings.covers()
+                            .map(covers -> covers.name().toLowerCase(Locale.ROOT))
+                            .orElse(NOT_SAID));
         }
         return texts;
     }

@@ -24,6 +24,8 @@ public final class EyewearFigure implements Exhibit<EyewearReadings, EyewearFind
     private static final double BESIDE = 262;
 
     private static final double MARGIN = 14;
+    /** corners with which a circle is drawn that may end at a wall */
+    private static final int STEPS = 180;
     /** px under the room for its scale */
     private static final double SCALE = 26;
 
@@ -92,12 +94,14 @@ public final class EyewearFigure implements Exhibit<EyewearReadings, EyewearFind
             double top = (height - SCALE - deepMm * scale) / 2;
             double x = left + room.map(EyewearReadings.Room::workFromLeftMm).orElse(wideMm / 2) * scale;
             double y = top + room.map(EyewearReadings.Room::workFromRearMm).orElse(deepMm / 2) * scale;
-            finding.ifPresent(found -> pen.clipped(left, top, wideMm * scale, deepMm * scale, () -> {
-                pen.fill(Path.circle(x, y, Math.max(2, dull * scale)), Tone.BAND);
-                pen.stroke(Path.circle(x, y, Math.max(2, dull * scale)), DULL);
+            Path.Box floor = new Path.Box(left, top, wideMm * scale, deepMm * scale);
+            finding.ifPresent(found -> {
+                double near = Math.max(2, dull * scale);
+                pen.fill(disc(x, y, near, floor), Tone.BAND);
+                pen.stroke(arc(x, y, near, floor), DULL);
                 found.nohdBeyondLensM()
-                        .ifPresent(beyond -> pen.stroke(Path.circle(x, y, beyond * 1000 * scale), BEYOND));
-            }));
+                        .ifPresent(beyond -> pen.stroke(arc(x, y, beyond * 1000 * scale, floor), BEYOND));
+            });
             pen.line(x - 7, y, x + 7, y, Stroke.of(Tone.INK, 1.6));
             pen.line(x, y - 7, x, y + 7, Stroke.of(Tone.INK, 1.6));
             room.ifPresent(walls -> walls(walls, left, top, scale));
@@ -113,8 +117,46 @@ public final class EyewearFigure implements Exhibit<EyewearReadings, EyewearFind
             List<String> lines = pen.wrapped(words, right - left - 2 * MARGIN, Lettering.CAPTION);
             for (int i = 0; i < lines.size(); i++) {
                 double at = y - 14 * (lines.size() - 1 - i);
-                pen.text(left + 10, at, lines.get(i), Lettering.CAPTION, Tone.BEAM);
+                pen.patched(left + 10, at, lines.get(i), Lettering.CAPTION, Tone.BEAM, Anchor.START);
             }
+        }
+
+        /** As much of a circle as lies on the floor that is drawn. */
+        private static Path arc(double x, double y, double r, Path.Box floor) {
+            Path path = new Path();
+            boolean on = false;
+            for (int i = 0; i <= STEPS; i++) {
+                double px = x + r * Math.cos(2 * Math.PI * i / STEPS);
+                double py = y + r * Math.sin(2 * Math.PI * i / STEPS);
+                boolean inside = px >= floor.x()
+                        && px <= floor.x() + floor.width()
+                        && py >= floor.y()
+                        && py <= floor.y() + floor.height();
+                if (inside && on) {
+                    path.line(px, py);
+                } else if (inside) {
+                    path.move(px, py);
+                }
+                on = inside;
+            }
+            return path;
+        }
+
+        /** The same, filled, up to the edges of the floor. */
+        private static Path disc(double x, double y, double r, Path.Box floor) {
+            Path path = new Path();
+            for (int i = 0; i < STEPS; i++) {
+                double px = x + r * Math.cos(2 * Math.PI * i / STEPS);
+                double py = y + r * Math.sin(2 * Math.PI * i / STEPS);
+                double onX = Math.max(floor.x(), Math.min(floor.x() + floor.width(), px));
+                double onY = Math.max(floor.y(), Math.min(floor.y() + floor.height(), py));
+                if (i == 0) {
+                    path.move(onX, onY);
+                } else {
+                    path.line(onX, onY);
+                }
+            }
+            return path.close();
         }
 
         private void walls(EyewearReadings.Room room, double left, double top, double scale) {
@@ -189,13 +231,13 @@ public final class EyewearFigure implements Exhibit<EyewearReadings, EyewearFind
                         : "OD: ask";
                 pen.text(left + width / 2, top + 56, density, Lettering.LEAD, Tone.READING, Anchor.MIDDLE);
                 double at = top + GOGGLES + 36;
-                at = row(at, DULL, "reflection from dull work", OptionalDouble.of(found.diffuseHazardM()));
+                at = row(at, DULL, "reflection", OptionalDouble.of(found.diffuseHazardM()));
                 if (found.nohdBeyondLensM().isPresent()) {
                     at = row(at, BEYOND, "beyond the lens", found.nohdBeyondLensM());
                 }
-                at = row(at, Stroke.of(Tone.INK, 2), "bare beam, straight on", OptionalDouble.of(found.nohdM()));
+                at = row(at, Stroke.of(Tone.INK, 2), "bare beam", OptionalDouble.of(found.nohdM()));
                 if (found.doorM().isPresent()) {
-                    row(at, Stroke.of(Tone.WALNUT, 2), "the door is at", found.doorM());
+                    row(at, Stroke.of(Tone.WALNUT, 2), "to the door", found.doorM());
                 }
             });
         }

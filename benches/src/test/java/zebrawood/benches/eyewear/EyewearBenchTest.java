@@ -78,7 +78,7 @@ class EyewearBenchTest {
     void theMarkingAndEveryDistanceStandBesideTheRoom() {
         Drawn strong = drawn(30);
         assertThat(strong.words())
-                .contains("1064 nm", "OD 5 or more", "the door is at", "1.50 m", "the beam itself: everywhere");
+                .contains("1064 nm", "OD 5 or more", "to the door", "1.50 m", "the beam itself: everywhere");
         assertThat(strong.crowded(640, 300)).isEmpty();
         assertThat(drawn(0.2).words())
                 .as("a weak beam ends within the room, where its line is seen")

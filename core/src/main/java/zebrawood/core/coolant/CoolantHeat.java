@@ -48,7 +48,7 @@ public final class CoolantHeat implements Procedure<HeatReadings, HeatFinding> {
             1,
             "Water heat",
             Card.OnRoute.in(Phase.SERVICES, 40).holdingTheGate(),
-            Set.of(Change.SOURCE_CHANGED, Change.COOLANT_WORK),
+            Set.of(Change.SOURCE_CHANGED, Change.COOLANT_WORK, Change.FIRED_DRY),
             List.of(Hazard.WATER_NEAR_MAINS, Hazard.HIGH_VOLTAGE),
             5,
             365,

@@ -41,7 +41,7 @@ public final class CoolantMix implements Procedure<MixReadings, MixFinding> {
             1,
             "Filling",
             Card.OnRoute.in(Phase.SERVICES, 30).holdingTheGate(),
-            Set.of(Change.COOLANT_WORK, Change.SOURCE_CHANGED),
+            Set.of(Change.COOLANT_WORK, Change.SOURCE_CHANGED, Change.FIRED_DRY),
             List.of(Hazard.WATER_NEAR_MAINS, Hazard.HIGH_VOLTAGE),
             45,
             180,

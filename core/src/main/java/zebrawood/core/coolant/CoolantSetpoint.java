@@ -46,7 +46,7 @@ public final class CoolantSetpoint implements Procedure<SetpointReadings, Setpoi
             1,
             "Set-point",
             Card.OnRoute.in(Phase.SERVICES, 50).holdingTheGate(),
-            Set.of(Change.MOVED, Change.COOLANT_WORK, Change.SOURCE_CHANGED),
+            Set.of(Change.MOVED, Change.COOLANT_WORK, Change.SOURCE_CHANGED, Change.FIRED_DRY),
             List.of(Hazard.CONDENSATION),
             2,
             90,

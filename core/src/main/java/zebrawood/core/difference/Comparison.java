@@ -279,7 +279,9 @@ public record Comparison(
                 case MOVED -> 0.5;
                 case COOLANT_WORK -> 0.35;
                 case COVERS_OFF -> 0.2;
+                case FIRED_DRY -> 0.9;
                 case MAINS_WORK -> 0.15;
+                case LEFT_ALONE -> 0.1;
             };
         }
 

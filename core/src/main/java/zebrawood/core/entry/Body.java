@@ -13,6 +13,7 @@ import zebrawood.core.procedure.Outcome;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.procedure.Verdict;
 import zebrawood.core.units.UnitChoice;
+import zebrawood.core.work.StartCheck;
 import zebrawood.core.work.TakenAlong;
 import zebrawood.core.work.WorkResult;
 
@@ -153,6 +154,14 @@ public sealed interface Body {
         @Override
         public String stop() {
             return "pair";
+        }
+    }
+
+    /** The half minute before a job. */
+    record Started(StartCheck check) implements Body {
+        @Override
+        public String stop() {
+            return "start";
         }
     }
 

@@ -28,7 +28,17 @@ public enum Change {
             "Covers off",
             "covers off",
             "which covers were off, and that they are back",
-            Set.of("wiring", "stop", "interlock"));
+            Set.of("wiring", "stop", "interlock")),
+    FIRED_DRY(
+            "Fired without water",
+            "fired without water",
+            "for how long, and what was seen; nobody is blamed, the source may be hurt",
+            Set.of("water", "pulse")),
+    LEFT_ALONE(
+            "Left running alone",
+            "left running alone",
+            "for how long, and what was found; nobody is blamed, it is looked at again",
+            Set.of("extraction", "stop"));
 
     private final String title;
     private final String words;

@@ -201,7 +201,7 @@ public record Gate(
         }
 
         private void shut(String why, Instant at) {
-            if (!answers.isEmpty()) {
+            if (!answers.isEmpty() || !putBack.isEmpty()) {
                 bars.forEach(bar -> putBack.put(bar.id(), new PutBack(why, at)));
             }
             answers.clear();

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
@@ -21,6 +22,7 @@ import zebrawood.core.machine.Plate;
  *     newest, the newest that answered, the newest that passed, and the newest that proved its figure
  * @param uses every reading or work for which the laser fired, since the first of the gate lines above
  * @param points open points and how they were closed, corrected ones too, by number
+ * @param daily what was done with it at last
  * @param unjudged stops that only another program knows and that have entries of this machine
  */
 public record History(
@@ -30,7 +32,13 @@ public record History(
         Map<String, List<CountedReading>> readings,
         List<Use> uses,
         List<Entry> points,
+        Daily daily,
         List<String> unjudged) {
+
+    /** The newest start of work, and where and when work was done at last, where there is any. */
+    public record Daily(Optional<Entry> started, Optional<Use> worked) {
+        public static final Daily NOTHING = new Daily(Optional.empty(), Optional.empty());
+    }
 
     /** The laser fired: where in the chain, and when. */
     public record Use(int number, Instant at) {}
@@ -54,6 +62,7 @@ public record History(
                 readings,
                 uses,
                 points,
+                daily,
                 unjudged);
     }
 

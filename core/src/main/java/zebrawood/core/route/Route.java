@@ -146,7 +146,7 @@ public final class Route {
         return stands.apply(
                 StopState.of(verdict),
                 proved.filter(reading -> verdict == Verdict.UNCLEAR)
-                        .map(reading -> "unclear; older figure")
+                        .map(reading -> "older figure")
                         .orElse(""));
     }
 
@@ -295,8 +295,34 @@ public final class Route {
                         history.plateEntry().stamp().at(),
                         "open")));
         history.openPoints().forEach(point -> todo.add(point(history, point, now, zone)));
+        notLooked(history, now, zone).ifPresent(todo::add);
         todo.sort(Comparator.comparing(Todo::urgency).thenComparing(Todo::since));
         return todo;
+    }
+
+    /** Work was done today although nobody looked the machine over before: a lead wants to know. */
+    private static Optional<Todo> notLooked(History history, Instant now, ZoneOffset zone) {
+        LocalDate today = today(now, zone);
+        boolean looked = history.daily()
+                .started()
+                .filter(entry -> ((Body.Started) entry.body()).check().isRight())
+                .filter(entry -> today(entry.since(), zone).equals(today))
+                .isPresent();
+        return history.daily()
+                .worked()
+                .filter(use -> !looked && today(use.at(), zone).equals(today))
+                .map(use -> new Todo(
+                        Todo.Urgency.NOT_LOOKED,
+                        history.machineId(),
+                        history.plate().name(),
+                        "start",
+                        OptionalInt.empty(),
+                        "Start of work",
+                        StopState.NOTE,
+                        Said.of("It was worked with today without the start of work: look now."),
+                        1,
+                        use.at(),
+                        "today"));
     }
 
     private static boolean isLate(Entry point, Instant now, ZoneOffset zone) {

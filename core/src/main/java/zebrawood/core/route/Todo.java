@@ -42,6 +42,8 @@ public record Todo(
         DUE_SOON,
         OPEN,
         /** an open point without haste */
-        POINT
+        POINT,
+        /** work was done today, and nobody looked before */
+        NOT_LOOKED
     }
 }

@@ -58,6 +58,8 @@ class GateOrdersTest {
     /** Which bars an event leaves in doubt, said anew. */
     private static final Map<Change, Set<String>> TOUCHES = Map.of(
             Change.LENS_CHANGED, Set.of(),
+            Change.FIRED_DRY, Set.of("water", "pulse"),
+            Change.LEFT_ALONE, Set.of("extraction", "stop"),
             Change.CLEANED, Set.of(),
             Change.COOLANT_WORK, Set.of("water"),
             Change.MAINS_WORK, Set.of("wiring", "earth", "stop", "interlock"),
@@ -185,7 +187,8 @@ class GateOrdersTest {
                 new Body.PlateSet(plate, Map.of()),
                 Optional.empty(),
                 List.of());
-        History history = new History("wren", first, life.entries(), readings, List.of(), List.of(), List.of());
+        History history = new History(
+                "wren", first, life.entries(), readings, List.of(), List.of(), History.Daily.NOTHING, List.of());
         return ROUTE.status(history, DAY.plusSeconds(3600), ZoneOffset.UTC);
     }
 

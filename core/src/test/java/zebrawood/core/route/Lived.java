@@ -212,6 +212,10 @@ final class Lived {
         return ROUTE.consequences(history(), happened, day(day), ZoneOffset.UTC);
     }
 
+    private Optional<Entry> newest(Class<? extends Body> kind) {
+        return entries.stream().filter(e -> kind.isInstance(e.body())).reduce((earlier, later) -> later);
+    }
+
     History history() {
         List<Entry> gate = entries.stream()
                 .filter(e -> e.body() instanceof Body.GateLine || e.body() instanceof Body.Happened)
@@ -239,6 +243,10 @@ final class Lived {
                 readings,
                 uses,
                 entries.stream().filter(e -> e.body().stop().equals("point")).toList(),
+                new History.Daily(
+                        newest(Body.Started.class),
+                        newest(Body.Worked.class)
+                                .map(e -> new History.Use(e.number(), e.stamp().at()))),
                 List.of());
     }
 }

@@ -359,7 +359,7 @@ class RouteTest {
 
         assertThat(figure(lived.againButUnclear(3).at(3))).isEqualTo(proved);
         assertThat(ramp(lived.at(3))).isEqualTo(StopState.UNCLEAR);
-        assertThat(lived.at(3).stop("focus-ramp").note()).contains("unclear; older figure");
+        assertThat(lived.at(3).stop("focus-ramp").note()).contains("older figure");
 
         String quick = figure(lived.happened(4, Change.LENS_CHANGED).ramp(5).at(5));
         assertThat(quick).as("of the new lens").isNotEqualTo(proved);

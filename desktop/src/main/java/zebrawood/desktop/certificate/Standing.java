@@ -41,6 +41,9 @@ record Standing(StopState shape, String title, String under, List<Point> points,
                 case OPEN -> {
                     // all of them stand in one line already
                 }
+                case NOT_LOOKED -> {
+                    // of the day, not of how the machine was commissioned
+                }
                 case DUE_SOON -> soon.add(point);
                 default -> points.add(point);
             }
@@ -145,7 +148,10 @@ record Standing(StopState shape, String title, String under, List<Point> points,
                     .map(point -> "open point, no. " + point.number())
                     .orElse("");
         }
-        return stop.note().orElse(stop.state().word());
+        String word = stop.state().word();
+        return stop.note()
+                .map(note -> stop.state() == StopState.UNCLEAR ? word + ", " + note : note)
+                .orElse(word);
     }
 
     private static Optional<Entry> namedBy(StopStatus stop, MachineStatus machine) {

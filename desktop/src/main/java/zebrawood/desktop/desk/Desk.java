@@ -23,6 +23,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
+import zebrawood.core.daily.StartOfWork;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.procedure.Procedure;
@@ -255,6 +256,14 @@ public final class Desk implements Workplace, AutoCloseable {
         Instant now = now();
         History history = logbook().history(machineId);
         return WorkConditions.of(route.status(history, now, zone.getRules().getOffset(now)), history, units.get());
+    }
+
+    /** What is looked at on a machine before a job, as it stands now. */
+    public StartOfWork startOfWork(String machineId) {
+        Instant now = now();
+        ZoneOffset at = zone.getRules().getOffset(now);
+        History history = logbook().history(machineId);
+        return StartOfWork.of(route.status(history, now, at), history, now, at);
     }
 
     /** Begins what is done now and then while nothing else is to do. */

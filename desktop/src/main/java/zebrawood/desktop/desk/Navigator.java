@@ -50,6 +50,9 @@ public interface Navigator {
     /** Opens the demo shop in place of this one. */
     void demo();
 
+    /** Looks a machine over before its first job; leads to its gate where that is shut. */
+    void start(String machineId);
+
     /** Opens the register of the shop's eyewear. */
     void eyewear();
 

@@ -29,6 +29,9 @@ import zebrawood.kit.view.Words;
 /** Records that something happened to a machine: which of eight, a few words, photos; what follows is said before. */
 public final class EventSheet {
 
+    /** so many can be chosen by a digit */
+    private static final int DIGITS = 9;
+
     private final Desk desk;
     private final String machineId;
     private final RecordingOverlay sheet;
@@ -99,7 +102,8 @@ public final class EventSheet {
     }
 
     private ToggleButton kind(Change change) {
-        ToggleButton button = new ToggleButton((change.ordinal() + 1) + "  " + change.title());
+        int number = change.ordinal() + 1;
+        ToggleButton button = new ToggleButton((number <= DIGITS ? number + "  " : "") + change.title());
         button.setId("event-" + change.name().toLowerCase(Locale.ROOT));
         button.getStyleClass().setAll("toggle-button", "kind");
         button.setMaxWidth(Double.MAX_VALUE);
@@ -113,7 +117,7 @@ public final class EventSheet {
     private void digits(KeyEvent event) {
         String text = event.getText();
         boolean typing = event.getTarget() instanceof TextField;
-        if (!typing && text.length() == 1 && text.charAt(0) >= '1' && text.charAt(0) < '1' + buttons.size()) {
+        if (!typing && text.length() == 1 && text.charAt(0) >= '1' && text.charAt(0) < '1' + DIGITS) {
             kinds.selectToggle(buttons.get(text.charAt(0) - '1'));
             event.consume();
         }
@@ -183,7 +187,7 @@ public final class EventSheet {
 
     private Optional<Recording.What> recording() {
         if (change().isEmpty()) {
-            sheet.tell("Choose what happened: a number from 1 to " + buttons.size() + ", or press its button.");
+            sheet.tell("Choose what happened: a number from 1 to " + DIGITS + ", or press its button.");
             return Optional.empty();
         }
         if (change().get() == Change.CLEANED && surface.getText().isBlank()) {

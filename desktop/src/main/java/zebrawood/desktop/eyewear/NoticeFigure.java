@@ -20,7 +20,7 @@ final class NoticeFigure {
     /** px, before it is enlarged */
     static final double WIDTH = 270;
 
-    static final double HEIGHT = 380;
+    static final double HEIGHT = 362;
 
     private NoticeFigure() {}
 
@@ -28,7 +28,7 @@ final class NoticeFigure {
         return (pen, width, height) -> {
             pen.stroke(Path.rectangle(1, 1, width - 2, height - 2), Stroke.of(Tone.INK, 2));
             triangle(pen, width / 2, 16);
-            double y = 138;
+            double y = 122;
             pen.text(width / 2, y, "Laser in use", Lettering.ACT, Tone.INK, Anchor.MIDDLE);
             y += 24;
             for (String line : middle(plate, finding)) {
@@ -78,7 +78,7 @@ final class NoticeFigure {
                                 + (finding.pulsed() ? ", for pulses" : "")
                                 + ", on everybody in the room."
                         : "Ask which eyewear is needed before you go in.");
-        rules.add("Do not open this door while the light is on or the hours below say so. Ask first: "
+        rules.add("Do not open this door in the hours below or while its light is on. Ask first: "
                 + finding.notice().flatMap(EyewearReadings.Notice::officer).orElse("______________")
                 + ", laser safety officer.");
         return rules.stream()
@@ -88,7 +88,7 @@ final class NoticeFigure {
 
     /** A warning triangle with rays from a point. */
     private static void triangle(Pen pen, double x, double top) {
-        double side = 108;
+        double side = 92;
         double bottom = top + side * Math.sqrt(3) / 2;
         Path sign = new Path()
                 .move(x, top)
@@ -97,10 +97,10 @@ final class NoticeFigure {
                 .close();
         pen.fill(sign, Tone.STRAW);
         pen.stroke(sign, Stroke.of(Tone.INK, 5));
-        double y = top + 64;
+        double y = top + 54;
         for (int ray = 0; ray < 12; ray++) {
             double angle = Math.PI * ray / 6;
-            double far = ray % 3 == 0 ? 18 : 13;
+            double far = ray % 3 == 0 ? 16 : 12;
             pen.line(
                     x + 6 * Math.cos(angle),
                     y + 6 * Math.sin(angle),
@@ -109,6 +109,6 @@ final class NoticeFigure {
                     Stroke.of(Tone.INK, 1.6));
         }
         pen.circle(x, y, 4, Tone.INK);
-        pen.line(x, y, x + 30, y, Stroke.of(Tone.INK, 2));
+        pen.line(x, y, x + 26, y, Stroke.of(Tone.INK, 2));
     }
 }

@@ -25,6 +25,7 @@ import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.entry.Unread;
 import zebrawood.core.eyewear.EyewearPair;
+import zebrawood.core.work.StartCheck;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.machine.PlateField;
 import zebrawood.kit.bench.Exhibit;
@@ -160,6 +161,21 @@ final class EntryPaper extends BorderPane {
                     10,
                     Words.wrapped(closed.how(), "act"),
                     Words.wrapped("Closes no. " + closed.opened() + ": " + closed.what() + ".", "by-hand"));
+        }
+        if (entry.body() instanceof Body.Started started) {
+            StartCheck check = started.check();
+            VBox box = new VBox(
+                    10,
+                    Words.wrapped(check.isRight() ? "All was right." : "Not started: something was not right.", "act"),
+                    Words.wrapped(check.stays() + " stays with it from start to end.", "by-hand"));
+            check.lines()
+                    .forEach(line -> box.getChildren()
+                            .add(Words.wrapped(
+                                    (line.right() ? "Right: " : "Not right: ")
+                                            + line.words()
+                                            + (line.remark().isEmpty() ? "" : " " + line.remark()),
+                                    line.right() ? "plain" : "bold")));
+            return box;
         }
         if (entry.body() instanceof Body.EyewearSeen seen) {
             EyewearPair pair = seen.pair();

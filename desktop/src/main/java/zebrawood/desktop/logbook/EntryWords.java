@@ -25,6 +25,8 @@ final class EntryWords {
         }
         if (entry.body() instanceof Body.Foreign) {
             return StopState.UNCLEAR;
+        } else if (entry.body() instanceof Body.Started started) {
+            return started.check().isRight() ? StopState.PASSED : StopState.FAILED;
         }
         return entry.body() instanceof Body.PointOpened
                 ? StopState.OPEN
@@ -46,6 +48,8 @@ final class EntryWords {
             return "OPEN";
         } else if (entry.body() instanceof Body.PointClosed) {
             return "CLOSED";
+        } else if (entry.body() instanceof Body.Started started) {
+            return started.check().isRight() ? "STARTED" : "NOT STARTED";
         } else if (entry.body() instanceof Body.EyewearSeen seen) {
             return seen.pair().condition().words().toUpperCase(Locale.ROOT);
         } else if (entry.body() instanceof Body.Foreign foreign) {
@@ -80,6 +84,10 @@ final class EntryWords {
             return point.what();
         } else if (entry.body() instanceof Body.PointClosed closed) {
             return closed.what() + ": " + closed.how();
+        } else if (entry.body() instanceof Body.Started started) {
+            return started.check().isRight()
+                    ? "all right, " + started.check().stays() + " stays"
+                    : started.check().wrong().get(0).words();
         } else if (entry.body() instanceof Body.EyewearSeen seen) {
             return seen.pair().name() + ": " + marked(seen.pair());
         } else if (entry.body() instanceof Body.Foreign) {

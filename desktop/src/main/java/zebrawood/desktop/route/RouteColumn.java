@@ -76,8 +76,7 @@ final class RouteColumn extends BorderPane {
     private String hereBefore = "";
 
     /** What can be done with the machine as a whole. */
-    record Whole(
-            Runnable work, Runnable event, Runnable point, Runnable certificate, Runnable plate, Runnable eyewear) {}
+    record Whole(Runnable start, Runnable work, Runnable event, Runnable point, Runnable certificate, Runnable plate) {}
 
     private LocalDate today() {
         return desk.local(desk.now()).toLocalDate();
@@ -99,12 +98,12 @@ final class RouteColumn extends BorderPane {
         FlowPane words = new FlowPane(
                 2,
                 0,
-                action("Work result", "work", "Ctrl+R", whole.work()),
+                action("Start", "start", "the half minute before a job, Ctrl+B", whole.start()),
+                action("Result", "work", "how work came out, Ctrl+R", whole.work()),
                 action("Event", "event", "Ctrl+E", whole.event()),
                 action("Plate", "edit-plate", "what stands on the machine's own plate", whole.plate()),
                 action("Open point", "point", "what is to be done that no stop says", whole.point()),
-                action("Certificate", "certificate", "Ctrl+P", whole.certificate()),
-                action("Eyewear", "register", "which pair in the shop is good for it", whole.eyewear()));
+                action("Certificate", "certificate", "Ctrl+P", whole.certificate()));
         VBox events = new VBox(Words.label("The machine as a whole", "caption"), words);
         words.setPrefWrapLength(196);
         events.setPadding(new Insets(6, 0, 6, 12));

@@ -78,12 +78,12 @@ public final class RoutePage extends HBox implements FramedPage {
         column = new RouteColumn(
                 desk,
                 new RouteColumn.Whole(
+                        () -> navigator.start(machineId),
                         () -> navigator.work(machineId),
                         () -> navigator.event(machineId),
                         () -> navigator.point(machineId),
                         () -> navigator.certificate(machineId),
-                        () -> navigator.plate(machineId),
-                        navigator::eyewear));
+                        () -> navigator.plate(machineId)));
         parts = new PartsBar(desk);
         column.setMinWidth(WIDE);
         column.setMaxWidth(WIDE);

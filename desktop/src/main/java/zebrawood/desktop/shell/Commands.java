@@ -78,6 +78,7 @@ final class Commands {
                 new Jump.Target("Millimetres or inches", "command", shell.frame()::otherLengths),
                 new Jump.Target("Celsius or Fahrenheit", "command", shell.frame()::otherTemperatures),
                 new Jump.Target("Something happened", "Ctrl+E", this::event),
+                new Jump.Target("Start of work", "Ctrl+B", this::start),
                 new Jump.Target("Work result", "Ctrl+R", this::work),
                 new Jump.Target("What was different?", "Ctrl+D", this::difference),
                 new Jump.Target("Eyewear of the shop", "register", shell::eyewear),
@@ -113,6 +114,10 @@ final class Commands {
 
     void work() {
         forMachine("With which machine was work done?", shell::work);
+    }
+
+    void start() {
+        forMachine("Which machine starts?", shell::start);
     }
 
     /** Asks for the machine first where none is at hand. */

@@ -165,6 +165,7 @@ final class Jump extends VBox {
             all.add(new Target(name + "  ·  Plate", "edit", () -> navigator.plate(id)));
             all.add(new Target(name + "  ·  Certificate", "PDF", () -> navigator.certificate(id)));
             all.add(new Target(name + "  ·  Logbook", "entries", () -> navigator.logbook(TapeFilter.of(id))));
+            all.add(new Target(name + "  ·  Start of work", "half a minute", () -> navigator.start(id)));
             all.add(new Target(name + "  ·  Something happened", "event", () -> navigator.event(id)));
             all.add(new Target(name + "  ·  Work result", "type", () -> navigator.work(id)));
             all.add(new Target(name + "  ·  Open a point", "type", () -> navigator.point(id)));

@@ -69,6 +69,7 @@ final class Keys {
             case P -> take(event, commands::certificate);
             case E -> take(event, commands::event);
             case R -> take(event, commands::work);
+            case B -> take(event, commands::start);
             case D -> take(event, commands::difference);
             case F -> take(event, commands::search);
             case V -> {

@@ -14,6 +14,7 @@ import zebrawood.core.entry.Entry;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.safety.FirstLight;
 import zebrawood.desktop.certificate.CertificateFile;
+import zebrawood.desktop.daily.StartSheet;
 import zebrawood.desktop.desk.Beginning;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
@@ -191,6 +192,10 @@ public final class Shell implements Navigator {
 
     @Override
     public void stop(String id, String stop) {
+        if (stop.equals("start")) {
+            start(id);
+            return;
+        }
         routeFor(id).open(stop, Optional.empty());
     }
 
@@ -261,6 +266,23 @@ public final class Shell implements Navigator {
     public void difference(Entry entry, Optional<Entry> other) {
         put(new DifferencePage(desk, this, entry, other));
         page().begin();
+    }
+
+    @Override
+    public void start(String id) {
+        MachineStatus machine = desk.machine(id).orElseThrow();
+        String name = machine.plate().name();
+        if (!machine.gate().isOpen()) {
+            stop(id, FirstLight.ID);
+            tell("First light of " + name + " is shut: nothing is started on it. Lift its bars first.");
+            return;
+        }
+        desk.later(
+                () -> desk.startOfWork(id),
+                start -> overlay(StartSheet.of(desk, this, id, start, entry -> {
+                    tell(StartSheet.said(name, ((Body.Started) entry.body()).check()));
+                    page.ifPresent(FramedPage::refresh);
+                })));
     }
 
     @Override

@@ -235,6 +235,13 @@ public final class Export {
                     + point.due().map(due -> " by " + due).orElse("");
         } else if (body instanceof Body.PointClosed closed) {
             return "closed no. " + closed.opened() + ": " + closed.how();
+        } else if (body instanceof Body.Started started) {
+            return started.check().isRight()
+                    ? "all right; " + started.check().stays() + " stays"
+                    : "not right: "
+                            + started.check().wrong().stream()
+                                    .map(line -> line.words() + (line.remark().isEmpty() ? "" : " " + line.remark()))
+                                    .collect(Collectors.joining("; "));
         } else if (body instanceof Body.EyewearSeen seen) {
             return seen.pair().name() + ": " + Marking.words(seen.pair().marks()) + ", "
                     + seen.pair().condition().words();

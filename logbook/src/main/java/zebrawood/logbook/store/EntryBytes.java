@@ -89,6 +89,8 @@ final class EntryBytes {
             return "point-closed";
         } else if (body instanceof Body.EyewearSeen) {
             return "pair";
+        } else if (body instanceof Body.Started) {
+            return "start";
         }
         return body instanceof Body.Happened ? "event" : "reading";
     }
@@ -200,6 +202,7 @@ final class EntryBytes {
                     case "point" -> Binder.bindStored(body, Body.PointOpened.class, unknown::add);
                     case "point-closed" -> Binder.bindStored(body, Body.PointClosed.class, unknown::add);
                     case "pair" -> Binder.bindStored(body, Body.EyewearSeen.class, unknown::add);
+                    case "start" -> Binder.bindStored(body, Body.Started.class, unknown::add);
                     case "reading" -> measured(body, unknown);
                     default -> null;
                 });

@@ -33,8 +33,9 @@ import zebrawood.json.Times;
 final class Histories {
 
     private static final Set<String> KINDS =
-            Set.of("plate", "gate-line", "event", "work", "point", "point-closed", "pair", "reading");
-    private static final Set<String> NO_PROCEDURES = Set.of("plate", "first-light", "event", "work", "point", "pair");
+            Set.of("plate", "gate-line", "event", "work", "point", "point-closed", "pair", "start", "reading");
+    private static final Set<String> NO_PROCEDURES =
+            Set.of("plate", "first-light", "event", "work", "point", "pair", "start");
     /** events read at first: what shuts a gate is mostly among them */
     private static final int EVENTS = 12;
     /** and then so many at once */
@@ -130,6 +131,20 @@ final class Histories {
         }
         List<History.Use> uses = uses(
                 rows, machineId, begin, ((Body.PlateSet) plate.body()).plate().daysOutOfUse());
+        // a pause may have begun before the oldest answer that still counts
+        use(
+                        rows,
+                        "recorded_at > ? and number < ? and kind in ('reading', 'work') order by number desc limit 1",
+                        machineId,
+                        "",
+                        begin)
+                .ifPresent(uses::add);
+        entries.of(
+                        rows,
+                        "where machine_id = ? and kind = 'gate-line' and fired = 1 and number < ? order by number desc limit 1",
+                        machineId,
+                        begin)
+                .forEach(pulse -> gateAndEvents.put(pulse.number(), pulse));
         // the plus lets the database look the kinds up rather than walk through all of the machine's numbers
         List<Entry> points = entries.of(
                 rows, "where machine_id = ? and kind in ('point', 'point-closed') order by +number", machineId);
@@ -140,7 +155,23 @@ final class Histories {
                 readings,
                 uses,
                 points,
+                new History.Daily(started(rows, machineId), worked(rows, machineId)),
                 unknown(rows, "stop", machineId, stops));
+    }
+
+    private Optional<Entry> started(Rows rows, String machineId) throws SQLException {
+        return entries.counting(rows, machineId, "start", 1).stream()
+                .filter(entry -> entry.body() instanceof Body.Started)
+                .findFirst();
+    }
+
+    /** Where and when work was done at last; not read whole, as a start waits for it. */
+    private static Optional<History.Use> worked(Rows rows, String machineId) throws SQLException {
+        return rows.first(
+                "select number, recorded_at from entry where machine_id = ? and stop = 'work' and corrects is null"
+                        + " order by stands_at desc limit 1",
+                row -> new History.Use(row.getInt(1), Times.instant(row.getString(2))),
+                machineId);
     }
 
     /**

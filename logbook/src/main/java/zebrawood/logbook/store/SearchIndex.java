@@ -81,6 +81,7 @@ final class SearchIndex implements AutoCloseable {
                 procedure -> titles.put(procedure.card().id(), procedure.card().title()));
         titles.put("first-light", "first light gate bar");
         titles.put("point", "open point");
+        titles.put("start", "start of work");
         titles.put("pair", "eyewear pair");
         run("pragma journal_mode = wal");
         run("pragma synchronous = off");

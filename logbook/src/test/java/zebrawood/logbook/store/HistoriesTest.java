@@ -163,7 +163,20 @@ class HistoriesTest {
                 all.stream()
                         .filter(entry -> entry.body().stop().equals("point"))
                         .toList(),
+                newest(all),
                 List.of());
+    }
+
+    private static History.Daily newest(List<Entry> all) {
+        return new History.Daily(
+                all.stream()
+                        .filter(entry -> entry.body() instanceof Body.Started)
+                        .reduce((one, two) -> two),
+                all.stream()
+                        .filter(entry -> entry.body() instanceof Body.Worked)
+                        .reduce((one, two) -> two)
+                        .map(entry ->
+                                new History.Use(entry.number(), entry.stamp().at())));
     }
 
     @Test
