@@ -98,27 +98,33 @@ public abstract class Hands<S extends Hands<S>> {
         return me();
     }
 
-    /** A key held down, as it repeats: pressed again and again, let go once. */
+    /** A key held down, as it repeats: pressed, and typed, again and again, let go once. */
     public S hold(KeyCode key, int times) {
         onScreen(() -> {
             for (int i = 0; i < times; i++) {
-                Event.fireEvent(
-                        scene().getFocusOwner(),
-                        new KeyEvent(KeyEvent.KEY_PRESSED, "", "", key, false, false, false, false));
+                repeat(key);
             }
             return null;
         });
         until("what it did is done", this::isIdle);
         onScreen(() -> {
-            Event.fireEvent(
-                    scene().getFocusOwner(),
-                    new KeyEvent(KeyEvent.KEY_PRESSED, "", "", key, false, false, false, false));
+            repeat(key);
             Event.fireEvent(
                     scene().getFocusOwner(),
                     new KeyEvent(KeyEvent.KEY_RELEASED, "", "", key, false, false, false, false));
             return null;
         });
         return me();
+    }
+
+    private void repeat(KeyCode key) {
+        Event.fireEvent(
+                scene().getFocusOwner(), new KeyEvent(KeyEvent.KEY_PRESSED, "", "", key, false, false, false, false));
+        if (key == KeyCode.SPACE) {
+            Event.fireEvent(
+                    scene().getFocusOwner(),
+                    new KeyEvent(KeyEvent.KEY_TYPED, " ", "", KeyCode.UNDEFINED, false, false, false, false));
+        }
     }
 
     public S enter() {

@@ -67,6 +67,7 @@ public record StartOfWork(List<Asked> asked, List<String> known) {
 
         StartOfWork make() {
             changes();
+            points();
             lens();
             water();
             if (plate.family() == Family.SHEET_FIBRE) {
@@ -113,6 +114,17 @@ public record StartOfWork(List<Asked> asked, List<String> known) {
                                         + ". It was looked at again and is right."),
                                 true));
                     });
+        }
+
+        /** What is still open on the machine, the oldest first. */
+        private void points() {
+            history.openPoints().stream().limit(CHANGES).forEach(entry -> {
+                String what = ((Body.PointOpened) entry.body()).what();
+                asked.add(new Asked(
+                        "point-" + entry.number(),
+                        Said.verbatim("Open: " + what + ". This job does not need it, and nobody is hurt by it."),
+                        false));
+            });
         }
 
         private void lens() {

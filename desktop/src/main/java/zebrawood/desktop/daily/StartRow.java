@@ -1,5 +1,6 @@
 package zebrawood.desktop.daily;
 
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
@@ -49,7 +50,7 @@ final class StartRow extends VBox {
         getStyleClass().add("next-row");
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.CHECK_BOX);
-        addEventHandler(KeyEvent.KEY_PRESSED, event -> key(event, answered));
+        addEventHandler(KeyEvent.KEY_TYPED, event -> key(event, answered));
         line.addEventHandler(MouseEvent.MOUSE_CLICKED, event -> {
             requestFocus();
             answer(!right.orElse(false), answered);
@@ -57,13 +58,14 @@ final class StartRow extends VBox {
         show();
     }
 
+    /** By what is typed, not by what is pressed: the focus goes on, and nothing of it lands in the next field. */
     private void key(KeyEvent event, Consumer<StartRow> answered) {
         if (event.getTarget() != this) {
             return;
         }
-        switch (event.getCode()) {
-            case SPACE, Y, DIGIT1, NUMPAD1 -> answer(true, answered);
-            case N, DIGIT2, NUMPAD2 -> answer(false, answered);
+        switch (event.getCharacter().toLowerCase(Locale.ROOT)) {
+            case " ", "y", "1" -> answer(true, answered);
+            case "n", "2" -> answer(false, answered);
             default -> {
                 return;
             }

@@ -27,6 +27,9 @@ public final class StartSheet {
     private final VBox lines = new VBox(2);
     private final TextField stays = RecordingOverlay.field("start-stays", "who stays with it to the end: initials");
     private List<StartRow> rows = List.of();
+    private KeyCode down = KeyCode.UNDEFINED;
+    /** whether a key is held down: it answers one line, not all of them */
+    private boolean held;
 
     private StartSheet(Desk desk, Navigator navigator, String machineId, Consumer<Entry> recorded) {
         this.machineId = machineId;
@@ -46,7 +49,17 @@ public final class StartSheet {
                 stays,
                 Words.wrapped(Hazard.FIRE.caution() + " " + Hazard.BEAM.caution(), "quiet"));
         sheet.records(this::check);
-        sheet.addEventHandler(KeyEvent.KEY_PRESSED, this::step);
+        sheet.addEventFilter(KeyEvent.KEY_PRESSED, this::step);
+        sheet.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            held = event.getCode() == down;
+            down = event.getCode();
+        });
+        sheet.addEventFilter(KeyEvent.KEY_RELEASED, event -> down = KeyCode.UNDEFINED);
+        sheet.addEventFilter(KeyEvent.KEY_TYPED, event -> {
+            if (held && event.getTarget() instanceof StartRow) {
+                event.consume();
+            }
+        });
     }
 
     /** The sheet for a machine, as it stands now. */

@@ -7,7 +7,6 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
-import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
@@ -94,11 +93,8 @@ public final class RecordingOverlay extends VBox {
 
     private static Optional<Node> first(Parent parent) {
         for (Node child : parent.getChildrenUnmodifiable()) {
-            if (child instanceof Control control
-                    && control.isFocusTraversable()
-                    && control.isVisible()
-                    && !(control instanceof Label)) {
-                return Optional.of(control);
+            if (child.isFocusTraversable() && child.isVisible() && !(child instanceof Label)) {
+                return Optional.of(child);
             }
             Optional<Node> inside =
                     child instanceof Parent within && child.isVisible() ? first(within) : Optional.empty();
