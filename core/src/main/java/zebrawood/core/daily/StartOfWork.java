@@ -13,6 +13,7 @@ import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.machine.Plate.Part;
 import zebrawood.core.machine.Plate.Presence;
+import zebrawood.core.route.CountedReading;
 import zebrawood.core.route.History;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.StopStatus;
@@ -99,7 +100,7 @@ public record StartOfWork(List<Asked> asked, List<String> known) {
 
         /** What happened since the last job, the newest first. */
         private void changes() {
-            int last = history.daily().worked().map(History.Use::number).orElse(0);
+            int last = history.daily().worked().map(CountedReading::standsAt).orElse(0);
             history.gateAndEvents().stream()
                     .filter(entry -> entry.body() instanceof Body.Happened && entry.number() > last)
                     .sorted(Comparator.comparingInt(Entry::number).reversed())

@@ -354,13 +354,8 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
     }
 
     @Override
-    public boolean hasQuickWay() {
-        return true;
-    }
-
-    @Override
-    public boolean proves(RampFinding finding) {
-        return finding.bestGapStdErrMm().isPresent();
+    public Optional<String> proof() {
+        return Optional.of("bestGapStdErrMm");
     }
 
     @Override

@@ -1,6 +1,7 @@
 package zebrawood.core.procedure;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
@@ -39,14 +40,12 @@ public interface Procedure<R extends Record, F extends Record> {
     /** @throws zebrawood.core.reading.ReadingException where the readings cannot be computed with */
     Outcome<F> evaluate(R readings);
 
-    /** Whether it can be read in a quick way too, whose findings prove less. */
-    default boolean hasQuickWay() {
-        return false;
-    }
-
-    /** Whether a finding proves its figure, rather than only being looked for in the quick way. */
-    default boolean proves(F finding) {
-        return true;
+    /**
+     * The component of a finding without which it proves nothing, as it was only looked for in a quick way; empty where
+     * every finding proves its figure.
+     */
+    default Optional<String> proof() {
+        return Optional.empty();
     }
 
     /** What a colleague would ask for: {@code dew 9.3 °C}. */

@@ -1,9 +1,12 @@
 package zebrawood.core.route;
 
+import java.lang.reflect.RecordComponent;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Predicate;
 import java.util.function.Supplier;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
@@ -20,6 +23,7 @@ public final class CountedReading {
     private final int standsAt;
     private final Verdict verdict;
     private final When when;
+    private final Predicate<String> found;
     private Supplier<Entry> unread;
     private Entry entry;
 
@@ -35,9 +39,12 @@ public final class CountedReading {
     /**
      * @param hash of the entry
      * @param standsAt where in the chain it counts
+     * @param found whether its finding has something in a component, told without reading the whole of it
      * @param entry reads the whole of it
      */
-    public CountedReading(String hash, int standsAt, Verdict verdict, When when, Supplier<Entry> entry) {
+    public CountedReading(
+            String hash, int standsAt, Verdict verdict, When when, Predicate<String> found, Supplier<Entry> entry) {
+        this.found = found;
         this.hash = hash;
         this.standsAt = standsAt;
         this.verdict = verdict;
@@ -52,6 +59,7 @@ public final class CountedReading {
                 entry.standsAt(),
                 ((Body.Measured) entry.body()).verdict(),
                 new When(entry.since(), entry.stamp().at(), entry.stamp().zone()),
+                component -> has(((Body.Measured) entry.body()).finding(), component),
                 () -> entry);
     }
 
@@ -92,17 +100,25 @@ public final class CountedReading {
         return entry().body() instanceof Body.Measured measured ? Optional.of(measured) : Optional.empty();
     }
 
-    /** Whether it proves its figure: it satisfies, and was not only looked for in the quick way. */
+    /** Whether it proves its figure: it satisfies, and was not only looked for in a quick way. */
     public boolean proves(Procedure<?, ?> procedure) {
         return verdict.satisfies()
-                && (!procedure.hasQuickWay()
-                        || measured()
-                                .filter(m -> !m.isRead() || asked(procedure, m))
-                                .isPresent());
+                && (procedure.proof().isEmpty() || found.test(procedure.proof().get()));
     }
 
-    private static <F extends Record> boolean asked(Procedure<?, F> procedure, Body.Measured measured) {
-        return procedure.proves(procedure.findingType().cast(measured.finding()));
+    /** Whether a finding has something in a component. */
+    private static boolean has(Record finding, String component) {
+        try {
+            for (RecordComponent each : finding.getClass().getRecordComponents()) {
+                if (each.getName().equals(component)) {
+                    Object value = each.getAccessor().invoke(finding);
+                    return !(value.equals(OptionalDouble.empty()) || value.equals(Optional.empty()));
+                }
+            }
+            return false;
+        } catch (ReflectiveOperationException e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     @Override

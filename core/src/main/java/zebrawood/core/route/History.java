@@ -35,8 +35,8 @@ public record History(
         Daily daily,
         List<String> unjudged) {
 
-    /** The newest start of work, and where and when work was done at last, where there is any. */
-    public record Daily(Optional<Entry> started, Optional<Use> worked) {
+    /** The newest start of work and the newest work result that count, where there are any; read when asked for. */
+    public record Daily(Optional<CountedReading> started, Optional<CountedReading> worked) {
         public static final Daily NOTHING = new Daily(Optional.empty(), Optional.empty());
     }
 

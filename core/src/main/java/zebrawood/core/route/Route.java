@@ -303,15 +303,16 @@ public final class Route {
     /** Work was done today although nobody looked the machine over before: a lead wants to know. */
     private static Optional<Todo> notLooked(History history, Instant now, ZoneOffset zone) {
         LocalDate today = today(now, zone);
-        boolean looked = history.daily()
-                .started()
-                .filter(entry -> ((Body.Started) entry.body()).check().isRight())
-                .filter(entry -> today(entry.since(), zone).equals(today))
-                .isPresent();
         return history.daily()
                 .worked()
-                .filter(use -> !looked && today(use.at(), zone).equals(today))
-                .map(use -> new Todo(
+                .filter(work -> work.day().equals(today))
+                .filter(work -> history.daily()
+                        .started()
+                        .filter(look -> look.day().equals(today)
+                                && look.entry().body() instanceof Body.Started started
+                                && started.check().isRight())
+                        .isEmpty())
+                .map(work -> new Todo(
                         Todo.Urgency.NOT_LOOKED,
                         history.machineId(),
                         history.plate().name(),
@@ -321,7 +322,7 @@ public final class Route {
                         StopState.NOTE,
                         Said.of("It was worked with today without the start of work: look now."),
                         1,
-                        use.at(),
+                        work.since(),
                         "today"));
     }
 

@@ -290,6 +290,7 @@ class GateOrdersTest {
                 new Body.Foreign("measured", "any", Optional.empty(), false, "{}"),
                 Optional.empty(),
                 List.of());
-        return new CountedReading("r", 1, verdict, new CountedReading.When(DAY, DAY, ZoneOffset.UTC), () -> entry);
+        return new CountedReading(
+                "r", 1, verdict, new CountedReading.When(DAY, DAY, ZoneOffset.UTC), component -> true, () -> entry);
     }
 }

@@ -212,8 +212,18 @@ final class Lived {
         return ROUTE.consequences(history(), happened, day(day), ZoneOffset.UTC);
     }
 
-    private Optional<Entry> newest(Class<? extends Body> kind) {
-        return entries.stream().filter(e -> kind.isInstance(e.body())).reduce((earlier, later) -> later);
+    private Optional<CountedReading> newest(Class<? extends Body> kind) {
+        return entries.stream()
+                .filter(e -> kind.isInstance(e.body()))
+                .reduce((earlier, later) -> later)
+                .map(e -> new CountedReading(
+                        e.place().hash(),
+                        e.standsAt(),
+                        Verdict.UNCLEAR,
+                        new CountedReading.When(
+                                e.since(), e.stamp().at(), e.stamp().zone()),
+                        component -> false,
+                        () -> e));
     }
 
     History history() {
@@ -243,10 +253,7 @@ final class Lived {
                 readings,
                 uses,
                 entries.stream().filter(e -> e.body().stop().equals("point")).toList(),
-                new History.Daily(
-                        newest(Body.Started.class),
-                        newest(Body.Worked.class)
-                                .map(e -> new History.Use(e.number(), e.stamp().at()))),
+                new History.Daily(newest(Body.Started.class), newest(Body.Worked.class)),
                 List.of());
     }
 }

@@ -15,6 +15,7 @@ import zebrawood.core.focus.FocusRamp;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Change;
+import zebrawood.core.procedure.Verdict;
 import zebrawood.core.reading.ReadingException;
 import zebrawood.core.site.SiteClimate;
 import zebrawood.core.units.UnitChoice;
@@ -34,7 +35,17 @@ class StartOfWorkTest {
                 history.readings(),
                 history.uses(),
                 history.points(),
-                new History.Daily(history.daily().started(), Optional.of(new History.Use(number, Lived.day(day)))),
+                new History.Daily(
+                        history.daily().started(),
+                        Optional.of(new CountedReading(
+                                "job",
+                                number,
+                                Verdict.UNCLEAR,
+                                new CountedReading.When(Lived.day(day), Lived.day(day), ZoneOffset.UTC),
+                                component -> false,
+                                () -> {
+                                    throw new IllegalStateException("a job is not read for this");
+                                }))),
                 history.unjudged());
     }
 

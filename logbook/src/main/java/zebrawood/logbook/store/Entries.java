@@ -94,6 +94,7 @@ final class Entries {
                     said,
                     new CountedReading.When(
                             whole.since(), whole.stamp().at(), whole.stamp().zone()),
+                    component -> EntryBytes.names(bytes, component),
                     () -> whole);
         }
         Instant at = Times.instant(row.getString(3));
@@ -102,6 +103,7 @@ final class Entries {
                 row.getInt(7),
                 said,
                 new CountedReading.When(at, at, EntryBytes.zone(bytes)),
+                component -> EntryBytes.names(bytes, component),
                 () -> whole(hash, bytes, verdict));
     }
 

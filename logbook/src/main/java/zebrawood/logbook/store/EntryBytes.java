@@ -181,6 +181,11 @@ final class EntryBytes {
                 "an entry does not say in which zone it was recorded; run verify to see what was changed");
     }
 
+    /** Whether a name stands in an entry; what is absent is not written. */
+    static boolean names(byte[] bytes, String component) {
+        return new String(bytes, StandardCharsets.UTF_8).contains("\"" + component + "\":");
+    }
+
     static JsonNode tree(byte[] bytes) {
         return StrictJson.read(new String(bytes, StandardCharsets.UTF_8)).root();
     }

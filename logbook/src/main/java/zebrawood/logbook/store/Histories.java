@@ -48,6 +48,7 @@ final class Histories {
     private final Entries entries;
     private final Map<String, Procedure<?, ?>> procedures = new LinkedHashMap<>();
     private final Set<String> stops;
+    private final List<String> asked = new ArrayList<>();
     private final Map<String, History> kept = new HashMap<>();
     private long seen;
 
@@ -56,6 +57,8 @@ final class Histories {
         known.forEach(procedure -> procedures.put(procedure.card().id(), procedure));
         stops = new HashSet<>(procedures.keySet());
         stops.addAll(NO_PROCEDURES);
+        asked.addAll(procedures.keySet());
+        asked.addAll(List.of("start", "work"));
     }
 
     /** Of all these machines, but for those of a kind that only a newer program knows. */
@@ -108,7 +111,8 @@ final class Histories {
     }
 
     private History read(Rows rows, String machineId, Entry plate) throws SQLException {
-        Map<String, List<CountedReading>> readings = readings(rows, machineId);
+        Newest newest = newest(rows, machineId);
+        Map<String, List<CountedReading>> readings = newest.readings();
         int oldestReading = readings.values().stream()
                 .mapToInt(counting -> stillCounts(counting).standsAt())
                 .min()
@@ -132,19 +136,10 @@ final class Histories {
         List<History.Use> uses = uses(
                 rows, machineId, begin, ((Body.PlateSet) plate.body()).plate().daysOutOfUse());
         // a pause may have begun before the oldest answer that still counts
-        use(
-                        rows,
-                        "recorded_at > ? and number < ? and kind in ('reading', 'work') order by number desc limit 1",
-                        machineId,
-                        "",
-                        begin)
+        Optional.ofNullable(gateAndEvents.get(begin))
+                .map(oldest -> oldest.stamp().at().toString())
+                .flatMap(at -> lastUse(rows, machineId, at, begin))
                 .ifPresent(uses::add);
-        entries.of(
-                        rows,
-                        "where machine_id = ? and kind = 'gate-line' and fired = 1 and number < ? order by number desc limit 1",
-                        machineId,
-                        begin)
-                .forEach(pulse -> gateAndEvents.put(pulse.number(), pulse));
         // the plus lets the database look the kinds up rather than walk through all of the machine's numbers
         List<Entry> points = entries.of(
                 rows, "where machine_id = ? and kind in ('point', 'point-closed') order by +number", machineId);
@@ -155,23 +150,8 @@ final class Histories {
                 readings,
                 uses,
                 points,
-                new History.Daily(started(rows, machineId), worked(rows, machineId)),
+                newest.daily(),
                 unknown(rows, "stop", machineId, stops));
-    }
-
-    private Optional<Entry> started(Rows rows, String machineId) throws SQLException {
-        return entries.counting(rows, machineId, "start", 1).stream()
-                .filter(entry -> entry.body() instanceof Body.Started)
-                .findFirst();
-    }
-
-    /** Where and when work was done at last; not read whole, as a start waits for it. */
-    private static Optional<History.Use> worked(Rows rows, String machineId) throws SQLException {
-        return rows.first(
-                "select number, recorded_at from entry where machine_id = ? and stop = 'work' and corrects is null"
-                        + " order by stands_at desc limit 1",
-                row -> new History.Use(row.getInt(1), Times.instant(row.getString(2))),
-                machineId);
     }
 
     /**
@@ -221,6 +201,19 @@ final class Histories {
                 since);
     }
 
+    private static Optional<History.Use> lastUse(Rows rows, String machineId, String until, int before) {
+        try {
+            return use(
+                    rows,
+                    "recorded_at <= ? and number < ? order by recorded_at desc limit 1",
+                    machineId,
+                    until,
+                    before);
+        } catch (SQLException e) {
+            throw new LogbookException("the logbook could not be read: " + Database.inWords(e), e);
+        }
+    }
+
     /** The newest plate up to an entry that this program can read; empty where there is none. */
     private Optional<Entry> plate(Rows rows, String machineId, int until) throws SQLException {
         String plates = "where machine_id = ? and kind = 'plate' and number <= ? order by number desc";
@@ -254,12 +247,20 @@ final class Histories {
         return there.stream().filter(word -> !known.contains(word)).toList();
     }
 
+    /** The readings of each stop that count, and what was done at last. */
+    private record Newest(Map<String, List<CountedReading>> readings, History.Daily daily) {}
+
     /** Of each stop the newest reading that counts, and those before it that answered, passed or proved more. */
-    private Map<String, List<CountedReading>> readings(Rows rows, String machineId) throws SQLException {
+    private Newest newest(Rows rows, String machineId) throws SQLException {
         Map<String, List<CountedReading>> readings = new HashMap<>();
-        for (Entries.OfStop newest : entries.newestOfEach(rows, machineId, procedures.keySet())) {
+        Map<String, CountedReading> daily = new HashMap<>();
+        for (Entries.OfStop newest : entries.newestOfEach(rows, machineId, asked)) {
             CountedReading reading = newest.reading();
             Procedure<?, ?> procedure = procedures.get(newest.stop());
+            if (procedure == null) {
+                daily.put(newest.stop(), reading);
+                continue;
+            }
             Set<CountedReading> counting = new LinkedHashSet<>(List.of(reading));
             if (reading.verdict() == Verdict.UNCLEAR) {
                 entries.answered(rows, machineId, newest.stop(), reading.standsAt())
@@ -272,7 +273,9 @@ final class Histories {
             }
             readings.put(newest.stop(), List.copyOf(counting));
         }
-        return readings;
+        return new Newest(
+                readings,
+                new History.Daily(Optional.ofNullable(daily.get("start")), Optional.ofNullable(daily.get("work"))));
     }
 
     /** The oldest of a stop's readings whose figure may still stand. */
@@ -285,7 +288,7 @@ final class Histories {
     /** The newest reading of a stop before a place that proved its figure, else the newest that passed. */
     private Optional<CountedReading> proof(Rows rows, String machineId, Procedure<?, ?> procedure, int before)
             throws SQLException {
-        int most = procedure.hasQuickWay() ? QUICK : 1;
+        int most = procedure.proof().isPresent() ? QUICK : 1;
         List<CountedReading> passed =
                 entries.satisfying(rows, machineId, procedure.card().id(), before, most);
         return passed.stream()

@@ -168,15 +168,21 @@ class HistoriesTest {
     }
 
     private static History.Daily newest(List<Entry> all) {
-        return new History.Daily(
-                all.stream()
-                        .filter(entry -> entry.body() instanceof Body.Started)
-                        .reduce((one, two) -> two),
-                all.stream()
-                        .filter(entry -> entry.body() instanceof Body.Worked)
-                        .reduce((one, two) -> two)
-                        .map(entry ->
-                                new History.Use(entry.number(), entry.stamp().at())));
+        return new History.Daily(counted(all, Body.Started.class), counted(all, Body.Worked.class));
+    }
+
+    private static Optional<CountedReading> counted(List<Entry> all, Class<? extends Body> kind) {
+        return all.stream()
+                .filter(entry -> kind.isInstance(entry.body()))
+                .reduce((one, two) -> two)
+                .map(entry -> new CountedReading(
+                        entry.place().hash(),
+                        entry.standsAt(),
+                        Verdict.UNCLEAR,
+                        new CountedReading.When(
+                                entry.since(), entry.stamp().at(), entry.stamp().zone()),
+                        component -> false,
+                        () -> entry));
     }
 
     @Test
