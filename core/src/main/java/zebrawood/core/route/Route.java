@@ -9,7 +9,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.function.BiFunction;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
@@ -124,30 +123,30 @@ public final class Route {
                         .plusDays(procedure.recheckDays(history.plate()).orElse(card.recheckDays())));
         Optional<StopStatus.Needed> needed = needed(card, history, gate);
         Optional<CountedReading> proved = proved(procedure, history);
-        BiFunction<StopState, String, StopStatus> stands = (state, note) -> new StopStatus(
-                procedure, state, Optional.of(note).filter(words -> !words.isEmpty()), last, proved, due, needed);
+        StopState state;
+        String note = "";
         if (needed.isPresent()) {
-            return stands.apply(StopState.SHUT, "needs " + needed.get().title());
+            state = StopState.SHUT;
+            note = "needs " + needed.get().title();
+        } else if (last.isEmpty()) {
+            state = StopState.OPEN;
+        } else {
+            Verdict verdict = last.get().verdict();
+            Optional<Entry> change = madeStaleBy(card, last.get(), history);
+            boolean late =
+                    verdict.satisfies() && due.isPresent() && today(now, zone).isAfter(due.get());
+            state = change.isPresent() || late ? StopState.DUE : StopState.of(verdict);
+            if (change.isPresent()) {
+                note = ((Body.Happened) change.get().body()).change().words() + " "
+                        + Days.brief(change.get().day(), today(now, zone));
+            } else if (late) {
+                note = late(due.get(), now, zone);
+            } else if (verdict == Verdict.UNCLEAR && proved.isPresent()) {
+                note = "older figure";
+            }
         }
-        if (last.isEmpty()) {
-            return stands.apply(StopState.OPEN, "");
-        }
-        Optional<Entry> change = madeStaleBy(card, last.get(), history);
-        if (change.isPresent()) {
-            return stands.apply(
-                    StopState.DUE,
-                    ((Body.Happened) change.get().body()).change().words() + " "
-                            + Days.brief(change.get().day(), today(now, zone)));
-        }
-        Verdict verdict = last.get().verdict();
-        if (verdict.satisfies() && due.isPresent() && today(now, zone).isAfter(due.get())) {
-            return stands.apply(StopState.DUE, late(due.get(), now, zone));
-        }
-        return stands.apply(
-                StopState.of(verdict),
-                proved.filter(reading -> verdict == Verdict.UNCLEAR)
-                        .map(reading -> "older figure")
-                        .orElse(""));
+        return new StopStatus(
+                procedure, state, note.isEmpty() ? Optional.empty() : Optional.of(note), last, proved, due, needed);
     }
 
     /**
@@ -155,20 +154,25 @@ public final class Route {
      * happened since that makes it stale. One that was only taken in the quick way counts before an unclear one.
      */
     private static Optional<CountedReading> proved(Procedure<?, ?> procedure, History history) {
-        List<CountedReading> valid = history.of(procedure.card().id()).stream()
-                .filter(reading ->
-                        madeStaleBy(procedure.card(), reading, history).isEmpty())
-                .toList();
-        Optional<CountedReading> proof = valid.stream()
-                .filter(reading -> reading.proves(procedure))
-                .findFirst()
-                .or(() -> valid.stream()
-                        .filter(reading -> reading.verdict().satisfies())
-                        .findFirst());
-        CountedReading newest =
-                history.of(procedure.card().id()).stream().findFirst().orElse(null);
-        return proof.filter(reading -> !reading.equals(newest)
-                && (newest.verdict() == Verdict.UNCLEAR || newest.verdict().satisfies()));
+        List<CountedReading> readings = history.of(procedure.card().id());
+        if (readings.size() < 2) {
+            return Optional.empty();
+        }
+        CountedReading newest = readings.get(0);
+        if (newest.verdict() != Verdict.UNCLEAR && !newest.verdict().satisfies() || newest.proves(procedure)) {
+            return Optional.empty();
+        }
+        CountedReading passed = null;
+        for (CountedReading reading : readings) {
+            if (reading.verdict().satisfies()
+                    && madeStaleBy(procedure.card(), reading, history).isEmpty()) {
+                if (reading.proves(procedure)) {
+                    return Optional.of(reading);
+                }
+                passed = passed == null ? reading : passed;
+            }
+        }
+        return passed == newest ? Optional.empty() : Optional.ofNullable(passed);
     }
 
     /** What has to come first: the gate, for what fires; else a stop that it requires and that this machine has. */
@@ -303,16 +307,18 @@ public final class Route {
     /** Work was done today although nobody looked the machine over before: a lead wants to know. */
     private static Optional<Todo> notLooked(History history, Instant now, ZoneOffset zone) {
         LocalDate today = today(now, zone);
-        return history.daily()
-                .worked()
-                .filter(work -> work.day().equals(today))
-                .filter(work -> history.daily()
-                        .started()
-                        .filter(look -> look.day().equals(today)
-                                && look.entry().body() instanceof Body.Started started
-                                && started.check().isRight())
-                        .isEmpty())
-                .map(work -> new Todo(
+        Optional<CountedReading> work = history.daily().worked();
+        if (work.isEmpty() || !work.get().day().equals(today)) {
+            return Optional.empty();
+        }
+        Optional<CountedReading> look = history.daily().started();
+        boolean looked = look.isPresent()
+                && look.get().day().equals(today)
+                && look.get().entry().body() instanceof Body.Started started
+                && started.check().isRight();
+        return looked
+                ? Optional.empty()
+                : Optional.of(new Todo(
                         Todo.Urgency.NOT_LOOKED,
                         history.machineId(),
                         history.plate().name(),
@@ -322,7 +328,7 @@ public final class Route {
                         StopState.NOTE,
                         Said.of("It was worked with today without the start of work: look now."),
                         1,
-                        work.since(),
+                        work.get().since(),
                         "today"));
     }
 

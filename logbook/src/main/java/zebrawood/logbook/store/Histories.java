@@ -136,10 +136,17 @@ final class Histories {
         List<History.Use> uses = uses(
                 rows, machineId, begin, ((Body.PlateSet) plate.body()).plate().daysOutOfUse());
         // a pause may have begun before the oldest answer that still counts
-        Optional.ofNullable(gateAndEvents.get(begin))
-                .map(oldest -> oldest.stamp().at().toString())
-                .flatMap(at -> lastUse(rows, machineId, at, begin))
-                .ifPresent(uses::add);
+        Entry oldest = gateAndEvents.get(begin);
+        if (oldest != null) {
+            uses.addAll(use(
+                            rows,
+                            "recorded_at <= ? and number < ? order by recorded_at desc limit 1",
+                            machineId,
+                            oldest.stamp().at().toString(),
+                            begin)
+                    .stream()
+                    .toList());
+        }
         // the plus lets the database look the kinds up rather than walk through all of the machine's numbers
         List<Entry> points = entries.of(
                 rows, "where machine_id = ? and kind in ('point', 'point-closed') order by +number", machineId);
@@ -199,19 +206,6 @@ final class Histories {
                 machineId,
                 time,
                 since);
-    }
-
-    private static Optional<History.Use> lastUse(Rows rows, String machineId, String until, int before) {
-        try {
-            return use(
-                    rows,
-                    "recorded_at <= ? and number < ? order by recorded_at desc limit 1",
-                    machineId,
-                    until,
-                    before);
-        } catch (SQLException e) {
-            throw new LogbookException("the logbook could not be read: " + Database.inWords(e), e);
-        }
     }
 
     /** The newest plate up to an entry that this program can read; empty where there is none. */
