@@ -75,28 +75,29 @@ public final class Tour {
         shot("water", () -> go().stop(machine("Wren"), "coolant-heat"), this::bucket);
         shot("gas", () -> go().stop(machine("Bittern"), "assist-gas"), () -> {});
         shot("eyewear", () -> go().stop(machine("Heron"), "eyewear"), () -> {});
-        shot("register", () -> go().eyewear(), () -> {});
-        shot("climate-bad", () -> go().stop(machine("Plover"), "site-climate"), this::damp);
+        shot("register-eyewear", () -> go().eyewear(), () -> desk.ground().set(Ground.EYEWEAR));
+        shot(
+                "climate-bad",
+                () -> {
+                    desk.ground().set(Ground.LIGHT);
+                    go().stop(machine("Plover"), "site-climate");
+                },
+                this::damp);
         shot("gate", () -> go().stop(machine("Dunlin"), "first-light"), () -> {});
         shot("settings-bad", () -> go().stop(machine("Wren"), "controller-settings"), () -> {});
         shot("ramp-good", () -> go().stop(machine("Wren"), "focus-ramp"), this::ramp);
-        shot("ramp-eyewear", () -> desk.ground().set(Ground.EYEWEAR), () -> {});
         shot(
                 "logbook",
-                () -> {
-                    desk.ground().set(Ground.LIGHT);
-                    go().logbook(new TapeFilter(Optional.of(machine("Wren")), Optional.empty(), Optional.empty()));
-                },
+                () -> go().logbook(new TapeFilter(Optional.of(machine("Wren")), Optional.empty(), Optional.empty())),
                 () -> {});
-        shot("entry", () -> go().entry(machine("Wren"), corrected()), () -> {});
         shot("plate", () -> go().plate(machine("Wren")), () -> {});
         shot(
-                "event",
+                "start",
                 () -> {
-                    go().stop(machine("Kestrel"), "focus-ramp");
-                    go().event(machine("Kestrel"));
+                    go().stop(machine("Wren"), "site-climate");
+                    go().start(machine("Wren"));
                 },
-                this::moved);
+                () -> {});
         shot(
                 "work",
                 () -> {
@@ -206,11 +207,6 @@ public final class Tour {
         Nodes.find(root(), "widths[8]").ifPresent(Node::requestFocus);
     }
 
-    private void moved() {
-        press("event-moved");
-        Nodes.type(root(), "event-remark", "to the loft");
-    }
-
     private void worked() {
         Nodes.type(root(), "outcome.word", "clean through");
         Nodes.type(root(), "setup.air", "low");
@@ -219,16 +215,6 @@ public final class Tour {
 
     private void press(String id) {
         ((ButtonBase) Nodes.find(root(), id).orElseThrow(() -> new IllegalStateException("no button " + id))).fire();
-    }
-
-    /** The number of Wren's correcting entry. */
-    private int corrected() {
-        String wren = machine("Wren");
-        return desk.logbook().readings(wren, "focus-ramp", 24).stream()
-                .filter(entry -> entry.corrects().isPresent())
-                .findFirst()
-                .orElseThrow()
-                .number();
     }
 
     /** Takes all pictures, then ends. */
