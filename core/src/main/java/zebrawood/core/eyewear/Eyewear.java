@@ -143,9 +143,11 @@ public final class Eyewear implements Procedure<EyewearReadings, EyewearFinding>
                                                 + "bears this beam for {0}.",
                                         new Amount(Quantity.SECONDS, finding.exposureS(), 2).most()))
                 .byHand(Said.of(
-                        "An estimate: bring this to the laser safety officer. The eyewear's own marking decides,"
-                                + " its colour proves nothing. "
-                                + people(finding))));
+                        "An estimate: bring this to the laser safety officer. The eyewear's own marking decides, its "
+                                + "colour proves nothing; its maker must also say that it withstands {0}. "
+                                + people(finding),
+                        new Amount(Quantity.POWER, finding.averagePowerW(), finding.averagePowerW() < 10 ? 2 : 0)
+                                .least())));
         instructions.add(nobodyWithout(finding));
         if (finding.reachesDoor()) {
             instructions.add(Instruction.of(
