@@ -57,8 +57,13 @@ final class Child implements AutoCloseable {
 
     /** {@code record} on a small shop's machine, that takes worksheets from its input. */
     static Child record(Path folder) throws IOException {
+        return record(Map.of(), folder);
+    }
+
+    /** The same with more in its environment. */
+    static Child record(Map<String, String> environment, Path folder) throws IOException {
         return start(
-                Map.of(),
+                environment,
                 COMMANDS,
                 "record",
                 "-",

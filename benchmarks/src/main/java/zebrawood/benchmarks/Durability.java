@@ -294,23 +294,9 @@ final class Durability {
     /** One watched session of {@code record}: what it wrote, and what it said. */
     private WatchedLog watched(Path watcher, Path folder, int worksheets) throws IOException, InterruptedException {
         Path log = folder.resolveSibling(folder.getFileName() + ".log");
-        try (Child child = Child.start(
-                Map.of(
-                        "LD_PRELOAD",
-                        watcher.toString(),
-                        "WATCH_LOG",
-                        log.toString(),
-                        "WATCH_FOLDER",
-                        folder.toString()),
-                Child.COMMANDS,
-                "record",
-                "-",
-                "--machine",
-                SmallShop.MACHINE,
-                "--by",
-                "RV",
-                "--data",
-                folder.toString())) {
+        Map<String, String> watching = Map.of(
+                "LD_PRELOAD", watcher.toString(), "WATCH_LOG", log.toString(), "WATCH_FOLDER", folder.toString());
+        try (Child child = Child.record(watching, folder)) {
             give(child, worksheets);
             child.out().lines().forEach(answer -> {});
             child.end();

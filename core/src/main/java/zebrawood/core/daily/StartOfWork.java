@@ -98,9 +98,16 @@ public record StartOfWork(List<Asked> asked, List<String> known) {
             asked.add(new Asked(id, Said.of(words), false));
         }
 
-        /** What happened since the last job, the newest first. */
+        /** What happened since the last job, or since it was last looked over and was right; the newest first. */
         private void changes() {
-            int last = history.daily().worked().map(CountedReading::standsAt).orElse(0);
+            int worked = history.daily().worked().map(CountedReading::standsAt).orElse(0);
+            int looked = history.daily()
+                    .started()
+                    .filter(look -> look.entry().body() instanceof Body.Started started
+                            && started.check().isRight())
+                    .map(CountedReading::standsAt)
+                    .orElse(0);
+            int last = Math.max(worked, looked);
             history.gateAndEvents().stream()
                     .filter(entry -> entry.body() instanceof Body.Happened && entry.number() > last)
                     .sorted(Comparator.comparingInt(Entry::number).reversed())

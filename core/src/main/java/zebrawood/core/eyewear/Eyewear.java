@@ -153,11 +153,12 @@ public final class Eyewear implements Procedure<EyewearReadings, EyewearFinding>
             instructions.add(Instruction.of(
                             "door",
                             Said.of(
-                                    whenOpen(finding, "Lock the door while it runs")
-                                            + ", or hang a curtain that is made for {0} before it.",
+                                    whenOpen(finding, "See to it that nobody can open the door from outside")
+                                            + " while it runs, or hang a curtain that is made for {0} before it.",
                                     nm))
                     .byHand(Said.of(
-                            "Whoever opens the door stands {0} from the work, and the reflection is dangerous up to {1}.",
+                            "Whoever opens the door stands {0} from the work, and the reflection is dangerous up to {1}. "
+                                    + "From inside the door must always open without a key.",
                             metres(finding.doorM().orElse(0)).most(),
                             metres(finding.diffuseHazardM()).least())));
         }

@@ -235,9 +235,10 @@ class EyewearTest {
                 .as("the reflection reaches 1.6 m")
                 .isTrue();
         assertThat(sentences(near.instructions().get(2)))
-                .isEqualTo("Lock the door while it runs, or hang a curtain that is made for 450 nm before it. "
-                        + "Whoever opens the door stands 1.50 m from the work, and the reflection is dangerous up to "
-                        + "1.60 m.");
+                .isEqualTo(
+                        "See to it that nobody can open the door from outside while it runs, or hang a curtain that is "
+                                + "made for 450 nm before it. Whoever opens the door stands 1.50 m from the work, and the "
+                                + "reflection is dangerous up to 1.60 m. From inside the door must always open without a key.");
         assertThat(sentences(near.instructions().get(0))).contains("One pair for each of the 2 people in the room.");
         Outcome<EyewearFinding> far = eyewear.evaluate(inRoom(Optional.of(EyewearReadings.Covers.SHUT), 1700));
         assertThat(far.finding().reachesDoor()).isFalse();

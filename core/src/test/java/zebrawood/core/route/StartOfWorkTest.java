@@ -74,6 +74,18 @@ class StartOfWorkTest {
                 .noneMatch(words -> words.startsWith("Since the last job"));
     }
 
+    /** What was looked at again and found right is not asked twice; a look at which something was not right is none. */
+    @Test
+    void whatWasFoundRightThisMorningIsNotAskedAtNoon() {
+        Lived lived =
+                new Lived().climate(0, 50).gate(1).happened(2, Change.KNOCKED).recorded(3, started(false));
+        assertThat(asked(lived.history(), 3).get(0)).startsWith("Since the last job, 3 Jan: knocked.");
+        assertThat(asked(lived.recorded(3, started(true)).history(), 3))
+                .noneMatch(words -> words.startsWith("Since the last job"));
+        assertThat(asked(lived.happened(4, Change.COVERS_OFF).history(), 4).get(0))
+                .contains("covers off");
+    }
+
     @Test
     void whatIsStillOpenOnTheMachineIsAskedUntilItIsClosed() {
         Lived lived = new Lived().climate(0, 50).gate(0).point(1, "hose is split", Optional.empty());

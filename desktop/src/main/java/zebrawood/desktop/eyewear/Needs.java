@@ -10,6 +10,7 @@ import zebrawood.core.eyewear.Register;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.route.CountedReading;
 import zebrawood.core.route.MachineStatus;
+import zebrawood.core.route.StopState;
 
 /** What a machine asks of eyewear, as its plate and its newest eyewear reading say. */
 record Needs(MachineStatus machine, Optional<EyewearFinding> finding) {
@@ -20,6 +21,8 @@ record Needs(MachineStatus machine, Optional<EyewearFinding> finding) {
         Optional<EyewearFinding> finding = machine.stops().stream()
                 .filter(stop -> stop.card().id().equals(STOP))
                 .findFirst()
+                // worked out for another source, another room, or too long ago: it is asked anew
+                .filter(stop -> stop.state() != StopState.DUE)
                 .flatMap(stop -> stop.reading())
                 .flatMap(CountedReading::measured)
                 .filter(Body.Measured::isRead)

@@ -115,7 +115,9 @@ public final class PairSheet {
         sheet.with(files);
         return sheet.records(() -> pair().map(pair -> {
             Body body = new Body.EyewearSeen(pair);
-            return new Recording.What(pair.window().orElse(machineId), () -> body, files.files(), Optional.empty());
+            // a correction stays on the chain of what it corrects
+            String chain = why.isPresent() ? machineId : pair.window().orElse(machineId);
+            return new Recording.What(chain, () -> body, files.files(), Optional.empty());
         }));
     }
 

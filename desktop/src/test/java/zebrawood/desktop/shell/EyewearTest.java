@@ -15,6 +15,7 @@ import org.junit.jupiter.api.io.TempDir;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.eyewear.EyewearPair;
+import zebrawood.core.procedure.Change;
 
 /** The register of the shop's eyewear, in the real window and by keyboard. */
 class EyewearTest {
@@ -53,6 +54,7 @@ class EyewearTest {
 
             notice(seat);
             corrected(seat);
+            staleAsksAnew(seat);
             assertThat(seat.desk.logbook().verify(List.of()).flaws()).isEmpty();
         }
     }
@@ -88,5 +90,26 @@ class EyewearTest {
         seat.jump("eyewear of the shop");
         seat.until("it counts again", () -> seat.says("ENOUGH FOR ALL"));
         assertThat(seat.desk.logbook().eyewear()).doesNotContain(wrong);
+    }
+
+    /** What was worked out for the old source says nothing of the new one: no pair is good until it is done again. */
+    private static void staleAsksAnew(Seat seat) {
+        String heron = seat.desk.logbook().findMachine("Heron").orElseThrow().id();
+        Entry.Stamp stamp = Seat.onScreen(() -> seat.desk.stamp());
+        seat.desk.logbook().append(heron, new Body.Happened(Change.SOURCE_CHANGED, "60 W"), stamp);
+        Seat.onScreen(() -> {
+            seat.desk.refresh(() -> {});
+            return null;
+        });
+        seat.until(
+                "the change is seen",
+                () -> !Seat.onScreen(() -> seat.desk.machine(heron))
+                        .orElseThrow()
+                        .gate()
+                        .isOpen());
+        seat.jump("eyewear of the shop");
+        seat.until(
+                "it is asked, not called good",
+                () -> seat.says("Work out the eyewear of Heron: press its name.") && seat.says("not worked out yet"));
     }
 }
