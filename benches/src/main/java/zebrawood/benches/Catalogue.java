@@ -86,6 +86,7 @@ public final class Catalogue {
             case "point" -> "Open point";
             case "pair" -> "Eyewear pair";
             case "start" -> "Start of work";
+            case "service" -> "Service firing";
             default -> findStop(stop).map(s -> s.procedure().card().title()).orElse(stop);
         };
     }

@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import zebrawood.core.eyewear.EyewearPair;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Change;
@@ -12,6 +14,8 @@ import zebrawood.core.procedure.Instruction;
 import zebrawood.core.procedure.Outcome;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.procedure.Verdict;
+import zebrawood.core.safety.BarTest;
+import zebrawood.core.safety.ServiceFiring;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.core.work.StartCheck;
 import zebrawood.core.work.TakenAlong;
@@ -29,8 +33,8 @@ public sealed interface Body {
     }
 
     /**
-     * Where on the Route it belongs: a procedure's id, {@code first-light}, {@code plate}, {@code event}, {@code work}
-     * or {@code point}.
+     * Where on the Route it belongs: a procedure's id, {@code first-light}, {@code plate}, {@code event}, {@code work},
+     * {@code service} or {@code point}.
      */
     String stop();
 
@@ -55,18 +59,67 @@ public sealed interface Body {
      * @param fired whether answering it meant firing the laser
      * @param remark what was written beside it; may be empty
      * @param until the last day on which it counts, where what was seen runs out
+     * @param tested what was tested and read for it; absent, not empty, where nothing was
      */
-    record GateLine(String bar, String title, boolean lifted, boolean fired, String remark, Optional<LocalDate> until)
+    record GateLine(
+            String bar,
+            String title,
+            boolean lifted,
+            boolean fired,
+            String remark,
+            Optional<LocalDate> until,
+            Optional<Tested> tested)
             implements Body {
+
+        /** One for which nothing was tested. */
+        public GateLine(
+                String bar, String title, boolean lifted, boolean fired, String remark, Optional<LocalDate> until) {
+            this(bar, title, lifted, fired, remark, until, Optional.empty());
+        }
 
         /** One that does not run out. */
         public GateLine(String bar, String title, boolean lifted, boolean fired, String remark) {
             this(bar, title, lifted, fired, remark, Optional.empty());
         }
 
+        /** Remark and what was tested, on one line; empty where nothing was written. */
+        public String beside() {
+            return Stream.concat(
+                            Stream.of(remark).filter(text -> !text.isEmpty()),
+                            tested.stream().flatMap(all -> all.words().stream()))
+                    .collect(Collectors.joining("; "));
+        }
+
         @Override
         public String stop() {
             return "first-light";
+        }
+    }
+
+    /**
+     * What was tested for a bar.
+     *
+     * @param seen each test with its answer
+     * @param second initials of a second person who saw it too, where the shop asks for one
+     */
+    record Tested(List<BarTest.Seen> seen, Optional<String> second) {
+        public Tested {
+            seen = List.copyOf(seen);
+        }
+
+        List<String> words() {
+            return Stream.concat(
+                            seen.stream().map(each -> each.words() + ": " + each.answer()),
+                            second.stream().map(who -> "seen by " + who + " too"))
+                    .toList();
+        }
+    }
+
+    /** Work with covers open began; it ends when covers and interlock are seen to stop the beam again. */
+    record ServiceBegun(ServiceFiring service) implements Body {
+        @Override
+        public String stop() {
+            return "service";
         }
     }
 

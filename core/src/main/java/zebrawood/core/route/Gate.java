@@ -2,18 +2,26 @@ package zebrawood.core.route;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
+import zebrawood.core.procedure.Phase;
 import zebrawood.core.safety.Bar;
 import zebrawood.core.safety.FirstLight;
+import zebrawood.core.safety.ServiceFiring;
+import zebrawood.core.units.Days;
 
 /**
  * The first light gate of one machine at one moment.
@@ -23,19 +31,51 @@ import zebrawood.core.safety.FirstLight;
  * @param shutAt when that was; the time of the entry, or the day the disuse ran out
  * @param heldBy stops that failed and hold it shut whatever bars are lifted, in the order of the Route
  * @param openedBy the newest answer of its bars when it is open, else the pulse with which it last was
+ * @param service work with covers open that is not ended, running or left open
  */
 public record Gate(
         List<Line> bars,
         Optional<String> shutBy,
         Optional<Instant> shutAt,
         List<Held> heldBy,
-        Optional<Entry> openedBy) {
+        Optional<Entry> openedBy,
+        Optional<Service> service) {
+
+    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
 
     /** A stop that failed: its id and its title. */
     public record Held(String stop, String title) {}
 
-    /** A bar and its answer, if it has one. */
-    public record Line(Bar bar, Optional<Entry> answer) {
+    /**
+     * Work with covers open. It ends when the bars that it put back are lifted again.
+     *
+     * @param begun its entry
+     * @param until when nothing fires any more
+     * @param running whether that is still to come, and no other bar stands
+     */
+    public record Service(Entry begun, Instant until, boolean running) {
+        public ServiceFiring what() {
+            return ((Body.ServiceBegun) begun.body()).service();
+        }
+
+        /** {@code Service firing, RV, until 11:05}, or that it was left open. */
+        public String words(ZoneOffset zone) {
+            String day = Days.brief(until.atOffset(zone).toLocalDate());
+            return "Service firing, " + what().who()
+                    + (running ? ", until " + TIME.format(until.atOffset(zone)) : ", left open " + day);
+        }
+    }
+
+    /**
+     * A bar and its answer, if it has one.
+     *
+     * @param failedBefore answers with which it was not so, since the gate was last shut, before it was
+     */
+    public record Line(Bar bar, Optional<Entry> answer, List<Entry> failedBefore) {
+        public Line {
+            failedBefore = List.copyOf(failedBefore);
+        }
+
         public boolean lifted() {
             return answer.map(entry -> ((Body.GateLine) entry.body()).lifted()).orElse(false);
         }
@@ -55,6 +95,21 @@ public record Gate(
         return isCleared() && heldBy.isEmpty();
     }
 
+    /** Whether a stop may fire now: the gate is open, or it is one for which covers are open and that time runs. */
+    public boolean lets(Phase phase) {
+        return isOpen() || phase == Phase.BEAM && mayBeginService();
+    }
+
+    /** Whether work with covers open may begin, or begin anew while its time runs. */
+    public boolean mayBeginService() {
+        return isOpen() || service.filter(Service::running).isPresent() && heldBy.isEmpty();
+    }
+
+    /** How far it is: the stage of the bar in hand; once all are lifted, that in which it fires. */
+    public Bar.Stage stage() {
+        return inHand().map(line -> line.bar().stage()).orElse(Bar.Stage.FIRES);
+    }
+
     /** Whether every bar is lifted. */
     public boolean isCleared() {
         return bars.stream().allMatch(Line::lifted);
@@ -67,7 +122,7 @@ public record Gate(
 
     /** The same, held by stops that failed. */
     Gate heldBy(List<Held> stops) {
-        return new Gate(bars, shutBy, shutAt, stops, openedBy);
+        return new Gate(bars, shutBy, shutAt, stops, openedBy, service);
     }
 
     public long lifted() {
@@ -103,7 +158,12 @@ public record Gate(
         private final Duration disuse;
         private final int days;
         private final Map<String, Entry> answers = new HashMap<>();
+        private final Map<String, List<Entry>> failed = new HashMap<>();
         private final Map<String, PutBack> putBack = new HashMap<>();
+        private Optional<Entry> service = Optional.empty();
+        /** whether the gate was open when it began, and was not shut as a whole since */
+        private boolean serviceCounts;
+
         private Optional<Instant> lastUse = Optional.empty();
         private Optional<Entry> lastPulse = Optional.empty();
 
@@ -132,7 +192,8 @@ public record Gate(
             }
             unused(now);
             List<Line> lines = bars.stream()
-                    .map(bar -> new Line(bar, Optional.ofNullable(answers.get(bar.id()))))
+                    .map(bar -> new Line(
+                            bar, Optional.ofNullable(answers.get(bar.id())), failed.getOrDefault(bar.id(), List.of())))
                     .toList();
             Optional<PutBack> shut = lines.stream()
                     .filter(line -> line.answer().isEmpty())
@@ -141,14 +202,49 @@ public record Gate(
             Optional<Entry> opened = lines.stream().allMatch(Line::lifted)
                     ? lines.stream().flatMap(line -> line.answer().stream()).max(Comparator.comparingInt(Entry::number))
                     : lastPulse;
-            return new Gate(lines, shut.map(PutBack::why), shut.map(PutBack::at), List.of(), opened);
+            return new Gate(
+                    lines, shut.map(PutBack::why), shut.map(PutBack::at), List.of(), opened, service(lines, now));
+        }
+
+        /** What of it goes on: nothing once its bars are lifted again. */
+        private Optional<Service> service(List<Line> lines, Instant now) {
+            boolean ended = lines.stream()
+                    .filter(line -> ServiceFiring.BARS.contains(line.bar().id()))
+                    .allMatch(Line::lifted);
+            if (service.isEmpty() || ended) {
+                return Optional.empty();
+            }
+            Entry begun = service.get();
+            Instant until = begun.stamp()
+                    .at()
+                    .plus(((Body.ServiceBegun) begun.body()).service().time());
+            boolean othersStand = lines.stream()
+                    .anyMatch(line -> !line.lifted()
+                            && (line.failed()
+                                    || !ServiceFiring.BARS.contains(line.bar().id())));
+            return Optional.of(new Service(begun, until, serviceCounts && now.isBefore(until) && !othersStand));
+        }
+
+        private boolean isLifted(Predicate<Bar> which) {
+            return bars.stream()
+                    .filter(which)
+                    .allMatch(bar -> answers.containsKey(bar.id())
+                            && ((Body.GateLine) answers.get(bar.id()).body()).lifted());
         }
 
         private void take(Entry entry) {
             if (entry.body() instanceof Body.GateLine line) {
                 // a correction can shut a gate, never open one
                 if (entry.corrects().isEmpty() || !line.lifted()) {
-                    answers.put(line.bar(), entry);
+                    Entry before = answers.put(line.bar(), entry);
+                    if (before != null && !((Body.GateLine) before.body()).lifted()) {
+                        failed.computeIfAbsent(line.bar(), bar -> new ArrayList<>())
+                                .add(before);
+                    }
+                }
+                if (ServiceFiring.BARS.contains(line.bar())) {
+                    // it is over: the next one begins from an open gate
+                    serviceCounts = false;
                 }
                 if (line.lifted() && line.fired()) {
                     lastUse = Optional.of(entry.since());
@@ -158,14 +254,19 @@ public record Gate(
                 if (happened.change().shutsGate()) {
                     shut(happened.change().words(), entry.stamp().at());
                 } else {
-                    happened.change().bars().stream()
-                            .filter(bar -> answers.remove(bar) != null)
-                            .forEach(bar -> putBack.put(
-                                    bar,
-                                    new PutBack(
-                                            happened.change().words(),
-                                            entry.stamp().at())));
+                    putBack(
+                            happened.change().bars(),
+                            happened.change().words(),
+                            entry.stamp().at());
                 }
+            } else if (entry.body() instanceof Body.ServiceBegun begun) {
+                serviceCounts = isLifted(bar -> true)
+                        || serviceCounts && isLifted(bar -> !ServiceFiring.BARS.contains(bar.id()));
+                service = Optional.of(entry);
+                putBack(
+                        ServiceFiring.BARS,
+                        "service firing by " + begun.service().who(),
+                        entry.stamp().at());
             } else if (entry.body() instanceof Body.Foreign) {
                 // what it says is not known here, and so never taken for harmless
                 shut("an entry of a newer program", entry.stamp().at());
@@ -200,11 +301,20 @@ public record Gate(
             });
         }
 
+        private void putBack(Set<String> ids, String why, Instant at) {
+            ids.forEach(failed::remove);
+            ids.stream()
+                    .filter(bar -> answers.remove(bar) != null)
+                    .forEach(bar -> putBack.put(bar, new PutBack(why, at)));
+        }
+
         private void shut(String why, Instant at) {
             if (!answers.isEmpty() || !putBack.isEmpty()) {
                 bars.forEach(bar -> putBack.put(bar.id(), new PutBack(why, at)));
             }
             answers.clear();
+            failed.clear();
+            serviceCounts = false;
         }
     }
 }

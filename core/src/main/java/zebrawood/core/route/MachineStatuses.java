@@ -13,7 +13,12 @@ import java.util.Map;
  */
 public final class MachineStatuses {
 
-    private record Known(History history, MachineStatus status) {}
+    private record Known(History history, MachineStatus status) {
+        /** Whether it is the same all through the minute: a time for covers open ends within one. */
+        boolean holds() {
+            return status.gate().service().isEmpty();
+        }
+    }
 
     private final Route route;
     private final Map<String, Known> known = new HashMap<>();
@@ -35,7 +40,7 @@ public final class MachineStatuses {
         return histories.stream()
                 .map(history -> known.compute(
                                 history.machineId(),
-                                (id, before) -> before != null && before.history() == history
+                                (id, before) -> before != null && before.history() == history && before.holds()
                                         ? before
                                         : new Known(history, route.status(history, now, offset)))
                         .status())

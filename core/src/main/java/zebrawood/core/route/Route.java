@@ -177,7 +177,7 @@ public final class Route {
 
     /** What has to come first: the gate, for what fires; else a stop that it requires and that this machine has. */
     private Optional<StopStatus.Needed> needed(Card card, History history, Gate gate) {
-        if (card.fires() && !gate.isOpen()) {
+        if (card.fires() && !gate.lets(card.phase())) {
             return Optional.of(
                     gate.isCleared()
                             ? new StopStatus.Needed(
@@ -243,7 +243,10 @@ public final class Route {
             case HALF_COMMISSIONED ->
                 gate.isOpen()
                         ? of(stops, StopState.OPEN)
-                        : "First light: " + gate.lifted() + " of " + gate.bars().size() + " bars";
+                        : gate.service()
+                                .map(service -> service.words(zone))
+                                .orElse("First light: " + gate.lifted() + " of "
+                                        + gate.bars().size() + " bars");
             case NOT_BEGUN -> "nothing checked yet";
             case IN_ORDER ->
                 nextDue(stops)
@@ -453,7 +456,10 @@ public final class Route {
                 since,
                 gate.inHand().filter(Gate.Line::failed).isPresent()
                         ? "failed"
-                        : "bar " + (gate.lifted() + 1) + " of " + gate.bars().size());
+                        : gate.service().isPresent()
+                                ? "covers open"
+                                : "bar " + (gate.lifted() + 1) + " of "
+                                        + gate.bars().size());
     }
 
     private static Todo todo(

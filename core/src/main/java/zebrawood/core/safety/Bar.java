@@ -1,6 +1,5 @@
 package zebrawood.core.safety;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -19,9 +18,11 @@ import zebrawood.core.machine.Plate;
  *     answered that there is none, which is written to the plate
  * @param writes what is written beside it
  * @param kind whether anything is switched on for it, or the laser fires
+ * @param stage what the machine may have while it is answered
  * @param minutes how long the hands take
  * @param waitMinutes how long has to be watched before it can be answered; 0 where nothing is waited for
  * @param needed what to bring
+ * @param tests what is tested or read for it
  */
 public record Bar(
         String id,
@@ -33,9 +34,11 @@ public record Bar(
         Optional<Plate.Part> absent,
         Written writes,
         Kind kind,
+        Stage stage,
         int minutes,
         int waitMinutes,
-        List<String> needed) {
+        List<String> needed,
+        List<BarTest> tests) {
 
     /** What "this machine has none" is called on every bar that offers it. */
     public static final String NONE_HERE = "This machine has none";
@@ -47,6 +50,13 @@ public record Bar(
         /** the machine is switched on for it, and moves, or could */
         ENERGISES,
         /** the laser fires */
+        FIRES
+    }
+
+    /** What the machine has while a bar is answered: no mains, power without a laser that can fire, or both. */
+    public enum Stage {
+        OFF,
+        POWERED,
         FIRES
     }
 
@@ -72,70 +82,16 @@ public record Bar(
      */
     public record Written(Form form, String what, OptionalDouble mostMa) {
         static final Written IF_ANY = new Written(Form.REMARK, "", OptionalDouble.empty());
+
+        Written most(OptionalDouble rated) {
+            return new Written(form, what, rated);
+        }
     }
 
     public Bar {
         others = List.copyOf(others);
         needed = List.copyOf(needed);
-    }
-
-    /** A bar that is only looked at, with one answer that does not lift it. */
-    static Bar look(String id, String title, String action, String look, String yes, String no, String then) {
-        return new Bar(
-                id,
-                title,
-                action,
-                look,
-                yes,
-                List.of(new Other(no, then)),
-                Optional.empty(),
-                Written.IF_ANY,
-                Kind.LOOK,
-                5,
-                0,
-                List.of());
-    }
-
-    Bar takes(int minutesOfHands, String... bring) {
-        return new Bar(
-                id,
-                title,
-                action,
-                look,
-                yes,
-                others,
-                absent,
-                writes,
-                kind,
-                minutesOfHands,
-                waitMinutes,
-                List.of(bring));
-    }
-
-    Bar waits(int minutesToWatch) {
-        return new Bar(id, title, action, look, yes, others, absent, writes, kind, minutes, minutesToWatch, needed);
-    }
-
-    Bar of(Kind what) {
-        return new Bar(id, title, action, look, yes, others, absent, writes, what, minutes, waitMinutes, needed);
-    }
-
-    Bar writing(Form form, String what, OptionalDouble mostMa) {
-        Written written = new Written(form, what, mostMa);
-        return new Bar(id, title, action, look, yes, others, absent, written, kind, minutes, waitMinutes, needed);
-    }
-
-    Bar or(String words, String then) {
-        List<Other> more = new ArrayList<>(others);
-        more.add(new Other(words, then));
-        return new Bar(id, title, action, look, yes, more, absent, writes, kind, minutes, waitMinutes, needed);
-    }
-
-    /** The same, to be answered with "none" too where the plate does not say whether there is one. */
-    Bar about(Plate.Part part, Plate plate) {
-        boolean unknown = plate.presence(part) == Plate.Presence.UNKNOWN;
-        Optional<Plate.Part> asked = unknown ? Optional.of(part) : Optional.empty();
-        return new Bar(id, title, action, look, yes, others, asked, writes, kind, minutes, waitMinutes, needed);
+        tests = List.copyOf(tests);
     }
 
     /** Whether the laser fires for it. */

@@ -99,15 +99,20 @@ final class Annex {
 
     private static List<String> row(Gate.Line line) {
         String remark = line.answer()
-                .map(entry -> ((Body.GateLine) entry.body()).remark())
+                .map(entry -> ((Body.GateLine) entry.body()).beside())
                 .filter(words -> !words.isEmpty())
                 .map(words -> ": " + words)
                 .orElse("");
         String how = line.lifted() ? "lifted" : line.failed() ? "failed" : "not lifted yet";
+        String before = line.failedBefore().isEmpty()
+                ? ""
+                : line.failedBefore().size() == 1
+                        ? ", not so once before"
+                        : ", not so " + line.failedBefore().size() + " times before";
         String seen = line.answer()
                 .map(entry -> ", " + String.join(", ", Certificate.who(entry)))
                 .orElse("");
-        return List.of(line.bar().title() + remark, how + seen);
+        return List.of(line.bar().title() + remark, how + seen + before);
     }
 
     private void plate() {

@@ -13,6 +13,7 @@ import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.StopState;
 import zebrawood.core.route.StopStatus;
 import zebrawood.core.route.Todo;
+import zebrawood.core.units.Days;
 import zebrawood.core.units.UnitChoice;
 
 /**
@@ -34,6 +35,7 @@ record Standing(StopState shape, String title, String under, List<Point> points,
     static Standing of(MachineStatus machine, UnitChoice units, Optional<String> flaw) {
         List<Point> points = new ArrayList<>();
         List<Point> soon = new ArrayList<>();
+        leftOpen(machine).ifPresent(points::add);
         notMeasured(machine).ifPresent(points::add);
         for (Todo todo : machine.todo()) {
             Point point = new Point(todo.stopTitle() + ": " + todo.action().in(units), todo.when());
@@ -87,6 +89,17 @@ record Standing(StopState shape, String title, String under, List<Point> points,
                 .flatMap(measured -> measured.instructions().stream().skip(1))
                 .map(more -> new Point(todo.stopTitle() + ": " + more.action().in(units), todo.when()))
                 .toList();
+    }
+
+    private static Optional<Point> leftOpen(MachineStatus machine) {
+        return machine.gate()
+                .service()
+                .map(service -> new Point(
+                        (service.running() ? "Service firing goes on" : "Service firing was left open") + ": "
+                                + service.what().who() + ", "
+                                + String.join(", ", service.what().open())
+                                + ". Covers and interlock are not tested again yet.",
+                        Days.brief(service.begun().day())));
     }
 
     private static Optional<Point> notMeasured(MachineStatus machine) {

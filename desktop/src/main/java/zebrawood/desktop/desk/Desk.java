@@ -251,11 +251,15 @@ public final class Desk implements Workplace, AutoCloseable {
                 logbook().history(machineId), happened, now, zone.getRules().getOffset(now));
     }
 
+    /** How a machine stands at this moment; asked on the logbook's thread. */
+    public MachineStatus standing(String machineId) {
+        Instant now = now();
+        return route.status(logbook().history(machineId), now, zone.getRules().getOffset(now));
+    }
+
     /** What goes along with a work result of a machine; asked on the logbook's thread. */
     public TakenAlong takenAlong(String machineId) {
-        Instant now = now();
-        History history = logbook().history(machineId);
-        return WorkConditions.of(route.status(history, now, zone.getRules().getOffset(now)), history, units.get());
+        return WorkConditions.of(standing(machineId), logbook().history(machineId), units.get());
     }
 
     /** What is looked at on a machine before a job, as it stands now. */

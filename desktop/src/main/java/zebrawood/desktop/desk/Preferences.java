@@ -60,6 +60,15 @@ public final class Preferences {
         return values.getProperty("shop", "My shop");
     }
 
+    /** Whether the shop wants every bar of a gate seen by a second person too. */
+    public boolean secondPerson() {
+        return "asked".equals(values.getProperty("second-person"));
+    }
+
+    public void secondPerson(boolean asked) {
+        values.setProperty("second-person", asked ? "asked" : "not-asked");
+    }
+
     public OptionalDouble number(String name) {
         try {
             return OptionalDouble.of(Double.parseDouble(values.getProperty(name, "")));

@@ -25,6 +25,7 @@ import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.entry.Unread;
 import zebrawood.core.eyewear.EyewearPair;
+import zebrawood.core.safety.ServiceFiring;
 import zebrawood.core.work.StartCheck;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.machine.PlateField;
@@ -129,6 +130,14 @@ final class EntryPaper extends BorderPane {
             if (!line.remark().isEmpty()) {
                 box.getChildren().add(Words.wrapped(line.remark(), "by-hand"));
             }
+            line.tested().ifPresent(tested -> {
+                box.getChildren()
+                        .add(narrowed(tested.seen().stream()
+                                .map(seen -> new Body.Pair(seen.words(), seen.answer()))
+                                .toList()));
+                tested.second()
+                        .ifPresent(who -> box.getChildren().add(Words.wrapped("Seen by " + who + " too.", "by-hand")));
+            });
             return box;
         } else if (entry.body() instanceof Body.Happened happened) {
             VBox box = new VBox(
@@ -175,6 +184,18 @@ final class EntryPaper extends BorderPane {
                                             + line.words()
                                             + (line.remark().isEmpty() ? "" : " " + line.remark()),
                                     line.right() ? "plain" : "bold")));
+            return box;
+        }
+        if (entry.body() instanceof Body.ServiceBegun begun) {
+            ServiceFiring service = begun.service();
+            VBox box = new VBox(
+                    10,
+                    Words.wrapped("Service firing by " + service.who() + ", " + service.minutes() + " minutes.", "act"),
+                    Words.wrapped(
+                            "Open: " + String.join(", ", service.open()) + ". " + service.keeps()
+                                    + " keeps others out. It ends when covers and interlock are tested again.",
+                            "by-hand"));
+            service.confirmed().forEach(line -> box.getChildren().add(Words.wrapped("Confirmed: " + line, "plain")));
             return box;
         }
         if (entry.body() instanceof Body.EyewearSeen seen) {
@@ -323,6 +344,7 @@ final class EntryPaper extends BorderPane {
         boolean correctable = entry.isWhollyKnown()
                 && !(entry.body() instanceof Body.PlateSet)
                 && !(entry.body() instanceof Body.PointClosed)
+                && !(entry.body() instanceof Body.ServiceBegun)
                 && !(entry.body() instanceof Body.GateLine line && !line.lifted());
         if (correctable && around.correctedBy().isEmpty()) {
             row.getChildren()

@@ -50,6 +50,8 @@ final class EntryWords {
             return "CLOSED";
         } else if (entry.body() instanceof Body.Started started) {
             return started.check().isRight() ? "STARTED" : "NOT STARTED";
+        } else if (entry.body() instanceof Body.ServiceBegun) {
+            return "COVERS OPEN";
         } else if (entry.body() instanceof Body.EyewearSeen seen) {
             return seen.pair().condition().words().toUpperCase(Locale.ROOT);
         } else if (entry.body() instanceof Body.Foreign foreign) {
@@ -88,6 +90,9 @@ final class EntryWords {
             return started.check().isRight()
                     ? "all right, " + started.check().stays() + " stays"
                     : started.check().wrong().get(0).words();
+        } else if (entry.body() instanceof Body.ServiceBegun begun) {
+            return begun.service().minutes() + " minutes, " + begun.service().who() + ", open: "
+                    + String.join(", ", begun.service().open());
         } else if (entry.body() instanceof Body.EyewearSeen seen) {
             return seen.pair().name() + ": " + marked(seen.pair());
         } else if (entry.body() instanceof Body.Foreign) {

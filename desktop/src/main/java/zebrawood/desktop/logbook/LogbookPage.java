@@ -143,7 +143,7 @@ public final class LogbookPage extends HBox implements FramedPage {
                 .forEach(s -> stops.add(new Choice(
                         s.procedure().card().title(),
                         Optional.of(s.procedure().card().id()))));
-        for (String other : List.of("start", "work", "first-light", "event", "point", "pair", "plate")) {
+        for (String other : List.of("start", "work", "first-light", "service", "event", "point", "pair", "plate")) {
             stops.add(new Choice(Catalogue.title(other), Optional.of(other)));
         }
         List<Choice> verdicts = new ArrayList<>(List.of(new Choice("any verdict", Optional.empty())));

@@ -214,7 +214,7 @@ public final class RoutePage extends HBox implements FramedPage {
         stop = wanted;
         if (wanted.equals(FirstLight.ID)) {
             drafted = Optional.empty();
-            put(new GatePage(desk, this::machine, this::refreshAll));
+            put(new GatePage(desk, navigator, this::machine, this::refreshAll));
             return;
         }
         Stop<?, ?> found = Catalogue.findStop(wanted).orElseThrow();

@@ -12,7 +12,9 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
+import zebrawood.core.entry.Body;
 import zebrawood.core.safety.Bar;
+import zebrawood.core.safety.BarTest;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Days;
 import zebrawood.core.units.Quantity;
@@ -33,9 +35,15 @@ final class BarAnswer {
     private final TextField validUntil = field("valid-until", "valid until (the date on its label)");
     private final FlowPane ticks = new FlowPane(16, 8);
     private final List<CheckBox> covers = new ArrayList<>();
+    private final TestRows tests;
+    private final Optional<TextField> second;
 
     /** What is recorded with the answer. */
-    record Written(String remark, Optional<LocalDate> until) {}
+    record Written(String remark, Optional<LocalDate> until, Optional<Body.Tested> tested) {
+        private static Written of(String remark) {
+            return new Written(remark, Optional.empty(), Optional.empty());
+        }
+    }
 
     /** What cannot be recorded so, and where that is put right. */
     static final class NotYet extends Exception {
@@ -52,11 +60,22 @@ final class BarAnswer {
         }
     }
 
-    /** @param answer goes on to the answer, where the last field is left with Enter */
-    BarAnswer(Bar bar, LocalDate today, Runnable answer) {
+    /**
+     * @param second initials of a second person, where the shop asks for one: those that were typed last
+     * @param answer goes on to the answer, where the last field is left with Enter
+     */
+    BarAnswer(Bar bar, LocalDate today, UnitChoice units, Optional<String> second, Runnable answer) {
         this.bar = bar;
         this.today = today;
         this.answer = answer;
+        this.tests = new TestRows(bar.tests(), units, this::tested);
+        this.second = second.map(initials -> {
+            TextField asked = field("second", "initials of a second person who saw it too");
+            asked.setText(initials);
+            asked.setMaxWidth(320);
+            asked.setOnAction(event -> answer.run());
+            return asked;
+        });
         remark.setMaxWidth(460);
         switch (bar.writes().form()) {
             case REMARK -> remark.setPromptText("a remark, if any");
@@ -64,12 +83,15 @@ final class BarAnswer {
             case TEST -> remark.setPromptText("who tested it, and the figure");
             case COVERS -> remark.setPromptText("name of a cover: lid, left door; Enter adds it");
         }
+        if (!bar.tests().isEmpty()) {
+            view.getChildren().add(tests);
+        }
         view.getChildren().add(remark);
         switch (bar.writes().form()) {
             case TEST -> {
                 remark.setOnAction(event -> testedOn.requestFocus());
                 testedOn.setOnAction(event -> validUntil.requestFocus());
-                validUntil.setOnAction(event -> answer.run());
+                validUntil.setOnAction(event -> goOn());
                 FlowPane days = new FlowPane(8, 8, testedOn, validUntil);
                 testedOn.setPrefWidth(226);
                 validUntil.setPrefWidth(226);
@@ -79,8 +101,9 @@ final class BarAnswer {
                 remark.setOnAction(event -> addCover());
                 view.getChildren().add(ticks);
             }
-            default -> remark.setOnAction(event -> answer.run());
+            default -> remark.setOnAction(event -> goOn());
         }
+        this.second.ifPresent(view.getChildren()::add);
         remark.setAccessibleText(remark.getPromptText());
     }
 
@@ -97,18 +120,33 @@ final class BarAnswer {
         return view;
     }
 
-    /** Puts the focus where something has to be written; false where nothing has. */
+    /** Puts the focus where something has to be tested or written; false where nothing has. */
     boolean begin() {
+        return tests.begin() || write();
+    }
+
+    /** All tests are answered. */
+    private void tested() {
+        if (!write()) {
+            goOn();
+        }
+    }
+
+    private boolean write() {
         if (bar.needsRemark()) {
             remark.requestFocus();
         }
         return bar.needsRemark();
     }
 
+    private void goOn() {
+        second.filter(field -> field.getText().isBlank()).ifPresentOrElse(TextField::requestFocus, answer);
+    }
+
     private void addCover() {
         String name = remark.getText().strip();
         if (name.isEmpty()) {
-            answer.run();
+            goOn();
             return;
         }
         for (String each : name.split(",")) {
@@ -126,21 +164,35 @@ final class BarAnswer {
 
     /** What was written with an answer that lifts the bar. */
     Written lifting() throws NotYet {
+        List<BarTest.Seen> seen = tests.seen();
         String text = remark.getText().strip();
-        return switch (bar.writes().form()) {
-            case REMARK -> new Written(text, Optional.empty());
-            case CURRENT -> new Written(current(text), Optional.empty());
+        Written written = switch (bar.writes().form()) {
+            case REMARK -> Written.of(text);
+            case CURRENT -> Written.of(current(text));
             case TEST -> test(text);
             case COVERS -> covers(text);
         };
+        return new Written(written.remark(), written.until(), tested(seen));
+    }
+
+    private Optional<Body.Tested> tested(List<BarTest.Seen> seen) throws NotYet {
+        if (second.isPresent() && second.get().getText().isBlank()) {
+            throw new NotYet("The shop asks for a second person who saw it too. Type their initials.", second.get());
+        }
+        Optional<String> who = second.map(field -> field.getText().strip().toUpperCase(Locale.ROOT));
+        return seen.isEmpty() && who.isEmpty() ? Optional.empty() : Optional.of(new Body.Tested(seen, who));
+    }
+
+    /** Initials of the second person as they stand there now. */
+    Optional<String> second() {
+        return second.map(TextField::getText);
     }
 
     /** What was written with an answer that does not lift it. */
     Written not(Bar.Other other) {
         String text = remark.getText().strip();
         boolean plain = other.equals(bar.no());
-        return new Written(
-                plain ? text : text.isEmpty() ? other.words() : other.words() + "; " + text, Optional.empty());
+        return Written.of(plain ? text : text.isEmpty() ? other.words() : other.words() + "; " + text);
     }
 
     private String current(String text) throws NotYet {
@@ -186,7 +238,7 @@ final class BarAnswer {
                             + bar.no().words() + "\".",
                     validUntil);
         }
-        return new Written(who + "; tested " + on + ", valid until " + until, Optional.of(until));
+        return new Written(who + "; tested " + on + ", valid until " + until, Optional.of(until), Optional.empty());
     }
 
     private Written covers(String half) throws NotYet {
@@ -201,6 +253,6 @@ final class BarAnswer {
                 throw new NotYet("Open " + tick.getText() + " by itself, look, then tick it.", tick);
             }
         }
-        return new Written(covers.stream().map(CheckBox::getText).collect(Collectors.joining(", ")), Optional.empty());
+        return Written.of(covers.stream().map(CheckBox::getText).collect(Collectors.joining(", ")));
     }
 }

@@ -6,12 +6,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.Consumer;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
+import zebrawood.core.entry.Body;
 import zebrawood.core.route.Gate;
 import zebrawood.core.safety.Bar;
+import zebrawood.core.safety.BarTest;
 import zebrawood.core.safety.FirstLight;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.desk.Desk;
@@ -78,6 +81,19 @@ final class BarWaits {
 
     private Optional<Instant> over(Bar bar) {
         return bar.waitMinutes() == 0 ? Optional.empty() : TimedStep.over(draft.texts(), bar.id());
+    }
+
+    /** What was tested for a bar, and for how many whole minutes it was watched. */
+    Optional<Body.Tested> with(Bar bar, Optional<Body.Tested> tested) {
+        Optional<Instant> over = over(bar);
+        if (over.isEmpty()) {
+            return tested;
+        }
+        long minutes = Duration.between(over.get().minus(Duration.ofMinutes(bar.waitMinutes())), desk.now())
+                .toMinutes();
+        List<BarTest.Seen> seen = new ArrayList<>(tested.map(Body.Tested::seen).orElse(List.of()));
+        seen.add(new BarTest.Seen("watched", "Watched for", minutes + " min", OptionalDouble.of((double) minutes)));
+        return Optional.of(new Body.Tested(seen, tested.flatMap(Body.Tested::second)));
     }
 
     /** Minutes of waiting that are left before the gate can open. */

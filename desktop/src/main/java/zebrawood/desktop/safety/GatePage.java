@@ -2,8 +2,6 @@ package zebrawood.desktop.safety;
 
 import java.io.File;
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -12,7 +10,6 @@ import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Insets;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
@@ -21,34 +18,26 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import zebrawood.core.entry.Body;
-import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Help;
 import zebrawood.core.route.Gate;
 import zebrawood.core.route.MachineStatus;
-import zebrawood.core.route.StopState;
 import zebrawood.core.safety.Bar;
 import zebrawood.core.units.Days;
 import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.desk.Navigator;
 import zebrawood.desktop.page.StopView;
 import zebrawood.desktop.recording.Recording;
-import zebrawood.kit.figure.Figure;
-import zebrawood.kit.figure.Path;
-import zebrawood.kit.figure.Pen;
-import zebrawood.kit.figure.Stroke;
-import zebrawood.kit.theme.Tone;
 import zebrawood.kit.view.Clip;
 import zebrawood.kit.view.DrawingSurface;
 import zebrawood.kit.view.Slip;
 import zebrawood.kit.view.Words;
+import zebrawood.logbook.store.LogbookException;
 
 /** The bars before first light: one in hand, large, with two answers; each answer is an entry. */
 public final class GatePage implements StopView {
-
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
     private final Desk desk;
     private final Supplier<MachineStatus> status;
@@ -56,12 +45,14 @@ public final class GatePage implements StopView {
     private final ScrollPane scroll = new ScrollPane(bars);
     private final VBox page;
     private final Label heading = Words.label("", "head");
-    private final Slip slip;
+    private final GateSlip slip;
     private final ReadOnlyStringWrapper footnote = new ReadOnlyStringWrapper();
     private final Recording recording;
     private final Label told = Words.wrapped("", "problem");
     private MachineStatus machine;
     private final BarWaits waits;
+    private final GateRows rows;
+    private Optional<String> second = Optional.empty();
     private BarAnswer written;
     private Optional<Bar.Other> notSo = Optional.empty();
     private boolean none;
@@ -72,7 +63,7 @@ public final class GatePage implements StopView {
      * @param status how the machine stands now
      * @param recorded runs when an answer was recorded
      */
-    public GatePage(Desk desk, Supplier<MachineStatus> status, Runnable recorded) {
+    public GatePage(Desk desk, Navigator navigator, Supplier<MachineStatus> status, Runnable recorded) {
         this.desk = desk;
         this.status = status;
         machine = status.get();
@@ -87,7 +78,9 @@ public final class GatePage implements StopView {
                     recorded.run();
                 },
                 this::showTold);
-        this.slip = new Slip(desk.look());
+        slip = new GateSlip(
+                desk, waits, () -> navigator.overlay(ServiceSheet.of(desk, navigator, machine.machineId())));
+        rows = new GateRows(desk.look(), waits, today());
         recording.initials().setMaxWidth(160);
         told.setId("told");
         told.setManaged(false);
@@ -113,7 +106,8 @@ public final class GatePage implements StopView {
                         ? "The gate is open: all " + gate.bars().size() + " bars are lifted"
                         : gate.isCleared()
                                 ? "All bars are lifted; held shut by what failed: " + gate.heldInWords()
-                                : capital(count((int) (gate.bars().size() - gate.lifted())))
+                                : GateSlip.capital(GateSlip.count(
+                                                (int) (gate.bars().size() - gate.lifted())))
                                         + " bars stand before the first pulse");
         bars.getChildren().clear();
         Optional<Gate.Line> hand = waits.inHand(gate);
@@ -121,70 +115,28 @@ public final class GatePage implements StopView {
             shown = Optional.empty();
         }
         int number = 1;
+        Bar.Stage stage = null;
         for (Gate.Line line : gate.bars()) {
+            if (line.bar().stage() != stage) {
+                stage = line.bar().stage();
+                bars.getChildren().add(GateRows.stage(stage, machine.plate().family()));
+            }
             boolean inHand =
                     hand.isPresent() && hand.get().bar().id().equals(line.bar().id());
             bars.getChildren()
                     .add(
                             inHand
                                     ? inHand(line, number)
-                                    : line.lifted() ? lifted(line, number) : standing(line.bar(), number));
+                                    : line.lifted() ? rows.lifted(line, number) : rows.standing(line.bar(), number));
             number++;
         }
-        showSlip(gate);
-    }
-
-    private Node lifted(Gate.Line line, int number) {
-        Entry answer = line.answer().orElseThrow();
-        Body.GateLine body = (Body.GateLine) answer.body();
-        DrawingSurface stump =
-                surface(12, 10, (pen, width, height) -> pen.fill(Path.rectangle(0, 0, 10, height), Tone.WALNUT));
-        Node mark = Slip.mark(desk.look(), StopState.PASSED, 20);
-        VBox words = new VBox(1, Words.label(number + "  " + line.bar().title(), "bold"));
-        if (!body.remark().isEmpty()) {
-            words.getChildren().add(Words.label(body.remark(), "caption"));
-        }
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        Label who = Words.label(
-                answer.stamp().by() + "  " + Days.brief(answer.stamp().local(), today()));
-        who.setMinWidth(Region.USE_PREF_SIZE);
-        HBox row = new HBox(10, stump, mark, words, gap, who);
-        row.setAlignment(Pos.CENTER_LEFT);
-        row.setMinHeight(46);
-        return row;
-    }
-
-    private Node standing(Bar bar, int number) {
-        String left = waits.left(bar);
-        Label title = Words.label(
-                number + "  " + bar.title() + (left.isEmpty() ? "" : ": wait " + left),
-                left.isEmpty() ? "quiet" : "bold");
-        title.setMinWidth(Region.USE_PREF_SIZE);
-        waits.follow(
-                bar, text -> title.setText(number + "  " + bar.title() + (text.isEmpty() ? "" : ": wait " + text)));
-        DrawingSurface before = surface(18, 16, (pen, width, height) -> grain(pen, width, height));
-        DrawingSurface after = surface(20, 16, (pen, width, height) -> grain(pen, width, height));
-        after.setMaxWidth(Double.MAX_VALUE);
-        HBox.setHgrow(after, Priority.ALWAYS);
-        HBox row = new HBox(10, before, title, after);
-        row.setAlignment(Pos.CENTER_LEFT);
-        row.setMinHeight(44);
-        return row;
-    }
-
-    private static void grain(Pen pen, double width, double height) {
-        pen.fill(Path.rectangle(0, 0, width, height), Tone.BAND);
-        for (double x = 3; x < width; x += 6) {
-            pen.stroke(
-                    new Path().move(x, 1).curve(x + 1.6, 5, x + 1.6, 6, x, 8).curve(x - 1.6, 10, x - 1.6, 12, x, 15),
-                    Stroke.of(Tone.HAIRLINE, 1));
-        }
+        slip.show(gate);
     }
 
     private Node inHand(Gate.Line line, int number) {
         Bar bar = line.bar();
-        DrawingSurface stripe = surface(18, 40, (pen, width, height) -> pen.grain(2, 2, width - 3, height - 4, 3.2));
+        DrawingSurface stripe =
+                rows.surface(18, 40, (pen, width, height) -> pen.grain(2, 2, width - 3, height - 4, 3.2));
         stripe.setMaxHeight(Double.MAX_VALUE);
         VBox words = new VBox(
                 8, Words.wrapped(number + "  " + bar.action(), "gate-act"), Words.wrapped(bar.look(), "by-hand"));
@@ -192,11 +144,11 @@ public final class GatePage implements StopView {
                 .ifPresent(answer -> words.getChildren()
                         .add(Words.wrapped(
                                 "Not so on " + Days.brief(answer.stamp().local(), today()) + " ("
-                                        + answer.stamp().by() + "). " + then(line),
+                                        + answer.stamp().by() + "). " + GateSlip.then(line),
                                 "problem")));
         if (shown.filter(bar::equals).isEmpty()) {
             shown = Optional.of(bar);
-            written = new BarAnswer(bar, today(), () -> yes.requestFocus());
+            written = new BarAnswer(bar, today(), desk.units().get(), asksSecond(), () -> yes.requestFocus());
         }
         words.getChildren().addAll(written.view(), answers(bar), told);
         words.setPadding(new Insets(12, 16, 12, 12));
@@ -208,13 +160,6 @@ public final class GatePage implements StopView {
         box.getStyleClass().add("gate-hand");
         VBox.setMargin(box, new Insets(6, 0, 8, 0));
         return box;
-    }
-
-    /** What to do after the answer that stands there. */
-    private static String then(Gate.Line line) {
-        return line.answer()
-                .map(entry -> line.bar().then(((Body.GateLine) entry.body()).remark()))
-                .orElse("");
     }
 
     private Node answers(Bar bar) {
@@ -287,15 +232,34 @@ public final class GatePage implements StopView {
         }
         try {
             BarAnswer.Written beside = notSo.isPresent() ? written.not(notSo.get()) : written.lifting();
-            return Optional.of(new Recording.What(
-                    machine.machineId(),
-                    new Body.GateLine(
-                            bar.id(), bar.title(), notSo.isEmpty(), bar.fires(), beside.remark(), beside.until())));
+            second = written.second();
+            Optional<Body.Tested> tested = notSo.isPresent() ? Optional.empty() : waits.with(bar, beside.tested());
+            Body.GateLine line = new Body.GateLine(
+                    bar.id(), bar.title(), notSo.isEmpty(), bar.fires(), beside.remark(), beside.until(), tested);
+            return Optional.of(
+                    new Recording.What(machine.machineId(), () -> seenByTwo(line), List.of(), Optional.empty()));
         } catch (BarAnswer.NotYet missing) {
             say(missing.getMessage());
             missing.at().requestFocus();
             return Optional.empty();
         }
+    }
+
+    /** Initials of the second person that were typed last, where the shop asks for one. */
+    private Optional<String> asksSecond() {
+        return desk.preferences().secondPerson() ? Optional.of(second.orElse("")) : Optional.empty();
+    }
+
+    /** On the logbook's thread, when it is known who records. */
+    private Body seenByTwo(Body.GateLine line) {
+        String by = desk.stamp().by();
+        if (line.tested()
+                .flatMap(Body.Tested::second)
+                .filter(by::equalsIgnoreCase)
+                .isPresent()) {
+            throw new LogbookException("the second person has to be another one than " + by);
+        }
+        return line;
     }
 
     /** A wait began or is over: another bar may be in hand. */
@@ -322,77 +286,6 @@ public final class GatePage implements StopView {
         Platform.runLater(this::begin);
     }
 
-    private void showSlip(Gate gate) {
-        List<Node> parts = new ArrayList<>();
-        if (gate.isOpen()) {
-            parts.add(slip.verdict(StopState.PASSED, "OPEN"));
-            parts.add(Slip.act(
-                    "First light is cleared.",
-                    Optional.of(
-                            "What fires is open on the Route. One person stays with the machine whenever it runs.")));
-        } else {
-            long left = gate.bars().size() - gate.lifted();
-            int hands = gate.minutesOfHands();
-            int minutes = Math.max(hands, waits.minutesOfWaiting(gate));
-            parts.add(slip.verdict(StopState.SHUT, "SHUT"));
-            parts.add(Slip.act(
-                    left == 0
-                            ? "Cure first what failed: " + gate.heldInWords() + "."
-                            : capital(count((int) left)) + (left == 1 ? " bar" : " bars") + " to go, about " + minutes
-                                    + " minutes.",
-                    gate.inHand()
-                            .filter(Gate.Line::failed)
-                            .map(GatePage::then)
-                            .or(() -> Optional.of(
-                                    gate.heldBy().isEmpty()
-                                            ? "Nothing that fires is open before the last bar is lifted."
-                                            : "Nothing that fires is open while " + gate.heldInWords()
-                                                    + " stands as failed, whatever bars are lifted."))));
-            parts.add(Slip.evidence(List.of(
-                    new Body.Pair("lifted", gate.lifted() + " of " + gate.bars().size()),
-                    new Body.Pair("hands", hands + " min"),
-                    new Body.Pair("waiting", waits.minutesOfWaiting(gate) + " min"),
-                    new Body.Pair(
-                            "earliest first pulse",
-                            DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH)
-                                    .format(desk.local(desk.now()).plusMinutes(minutes))))));
-            parts.add(needed(gate));
-        }
-        history(gate).ifPresent(words -> parts.add(Slip.quiet(words)));
-        slip.show(parts);
-        slip.bottom();
-    }
-
-    private static Node needed(Gate gate) {
-        VBox box = new VBox(6, Words.label("Needed at the machine", "bold"));
-        gate.bars().stream()
-                .filter(line -> !line.lifted())
-                .flatMap(line -> line.bar().needed().stream())
-                .forEach(thing -> box.getChildren().add(Words.wrapped(thing)));
-        return box;
-    }
-
-    private Optional<String> history(Gate gate) {
-        String opened = gate.openedBy()
-                .map(entry -> "Last opened " + DAY.format(entry.stamp().local()) + " by "
-                        + entry.stamp().by() + ".")
-                .orElse("");
-        String shut = gate.shutBy()
-                .map(why -> " Shut on " + DAY.format(desk.local(gate.shutAt().orElseThrow())) + ": " + why + ".")
-                .orElse("");
-        String both = (opened + shut).strip();
-        return both.isEmpty() ? Optional.empty() : Optional.of(both);
-    }
-
-    private DrawingSurface surface(double width, double height, Figure figure) {
-        DrawingSurface surface = new DrawingSurface(desk.look());
-        surface.show(figure, "");
-        surface.setMinSize(width, height);
-        surface.setPrefSize(width, height);
-        surface.setMaxSize(width, height);
-        return surface;
-    }
-
     @Override
     public Parent bench() {
         return page;
@@ -400,7 +293,7 @@ public final class GatePage implements StopView {
 
     @Override
     public Slip slip() {
-        return slip;
+        return slip.view();
     }
 
     @Override
@@ -514,16 +407,5 @@ public final class GatePage implements StopView {
     @Override
     public void leave() {
         waits.end();
-    }
-
-    private static String count(int number) {
-        String[] words = {
-            "no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve"
-        };
-        return number < words.length ? words[number] : String.valueOf(number);
-    }
-
-    private static String capital(String words) {
-        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
     }
 }

@@ -10,6 +10,7 @@ import zebrawood.core.procedure.Help;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.page.FramedPage;
 import zebrawood.desktop.page.Page;
+import zebrawood.desktop.safety.ServiceSheet;
 import zebrawood.kit.theme.Ground;
 import zebrawood.kit.view.DrawingSurface;
 import zebrawood.kit.view.Paper;
@@ -79,6 +80,8 @@ final class Commands {
                 new Jump.Target("Celsius or Fahrenheit", "command", shell.frame()::otherTemperatures),
                 new Jump.Target("Something happened", "Ctrl+E", this::event),
                 new Jump.Target("Start of work", "Ctrl+B", this::start),
+                new Jump.Target("Service firing, covers open", "command", this::service),
+                new Jump.Target("A second person at the gate: asked or not", "command", this::secondPerson),
                 new Jump.Target("Work result", "Ctrl+R", this::work),
                 new Jump.Target("What was different?", "Ctrl+D", this::difference),
                 new Jump.Target("Eyewear of the shop", "register", shell::eyewear),
@@ -163,6 +166,19 @@ final class Commands {
                                                 entry -> shell.difference(entry, Optional.empty()),
                                                 () -> desk.tell("No work result stands on record for this machine yet; "
                                                         + "Ctrl+R types one.")))));
+    }
+
+    private void service() {
+        forMachine("On which machine are covers open?", id -> shell.overlay(ServiceSheet.of(desk, shell, id)));
+    }
+
+    private void secondPerson() {
+        boolean asked = !desk.preferences().secondPerson();
+        desk.preferences().secondPerson(asked);
+        desk.tell(
+                asked
+                        ? "Each bar of a gate asks for the initials of a second person from now on."
+                        : "One person is enough at a gate from now on.");
     }
 
     private void paper() {

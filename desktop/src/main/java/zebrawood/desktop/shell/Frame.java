@@ -229,6 +229,10 @@ final class Frame extends BorderPane {
         HBox.setHgrow(foot, Priority.ALWAYS);
         footRight.setMinWidth(Region.USE_PREF_SIZE);
         bar.getChildren().addAll(caution, foot, footRight);
+        desk.machines().addListener((value, before, now) -> {
+            bar.getChildren().removeIf(node -> node.getStyleClass().contains("service"));
+            bar.getChildren().addAll(ServiceStatus.of(desk, now));
+        });
         return bar;
     }
 

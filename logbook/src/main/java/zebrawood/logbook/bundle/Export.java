@@ -217,7 +217,7 @@ public final class Export {
         } else if (body instanceof Body.GateLine line) {
             return line.title()
                     + (line.lifted() ? "" : ": not so")
-                    + (line.remark().isEmpty() ? "" : " (" + line.remark() + ")");
+                    + (line.beside().isEmpty() ? "" : " (" + line.beside() + ")");
         } else if (body instanceof Body.Happened happened) {
             String cleaned = happened.cleaning()
                     .map(c -> " " + c.surface() + (c.residue().isEmpty() ? "" : ", " + c.residue())
@@ -242,6 +242,10 @@ public final class Export {
                             + started.check().wrong().stream()
                                     .map(line -> line.words() + (line.remark().isEmpty() ? "" : " " + line.remark()))
                                     .collect(Collectors.joining("; "));
+        } else if (body instanceof Body.ServiceBegun begun) {
+            return "service firing by " + begun.service().who() + ", "
+                    + begun.service().minutes() + " minutes, open: "
+                    + String.join(", ", begun.service().open());
         } else if (body instanceof Body.EyewearSeen seen) {
             return seen.pair().name() + ": " + Marking.words(seen.pair().marks()) + ", "
                     + seen.pair().condition().words();

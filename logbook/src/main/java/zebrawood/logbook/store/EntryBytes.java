@@ -91,6 +91,8 @@ final class EntryBytes {
             return "pair";
         } else if (body instanceof Body.Started) {
             return "start";
+        } else if (body instanceof Body.ServiceBegun) {
+            return "service";
         }
         return body instanceof Body.Happened ? "event" : "reading";
     }
@@ -208,6 +210,7 @@ final class EntryBytes {
                     case "point-closed" -> Binder.bindStored(body, Body.PointClosed.class, unknown::add);
                     case "pair" -> Binder.bindStored(body, Body.EyewearSeen.class, unknown::add);
                     case "start" -> Binder.bindStored(body, Body.Started.class, unknown::add);
+                    case "service" -> Binder.bindStored(body, Body.ServiceBegun.class, unknown::add);
                     case "reading" -> measured(body, unknown);
                     default -> null;
                 });

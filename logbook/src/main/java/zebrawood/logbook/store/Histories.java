@@ -32,10 +32,11 @@ import zebrawood.json.Times;
  */
 final class Histories {
 
-    private static final Set<String> KINDS =
-            Set.of("plate", "gate-line", "event", "work", "point", "point-closed", "pair", "start", "reading");
+    private static final Set<String> KINDS = Set.of(
+            "plate", "gate-line", "event", "work", "point", "point-closed", "pair", "start", "service", "reading");
     private static final Set<String> NO_PROCEDURES =
-            Set.of("plate", "first-light", "event", "work", "point", "pair", "start");
+            Set.of("plate", "first-light", "event", "work", "point", "pair", "start", "service");
+    private static final String SERVICE = "service";
     /** events read at first: what shuts a gate is mostly among them */
     private static final int EVENTS = 12;
     /** and then so many at once */
@@ -111,8 +112,8 @@ final class Histories {
     }
 
     private History read(Rows rows, String machineId, Entry plate) throws SQLException {
-        Newest newest = newest(rows, machineId);
-        Map<String, List<CountedReading>> readings = newest.readings();
+        Newest done = newest(rows, machineId);
+        Map<String, List<CountedReading>> readings = done.readings();
         int oldestReading = readings.values().stream()
                 .mapToInt(counting -> stillCounts(counting).standsAt())
                 .min()
@@ -127,11 +128,14 @@ final class Histories {
                 .forEach(event -> gateAndEvents.put(event.number(), event));
         entries.of(rows, "where machine_id = ? and kind = 'event' order by number desc limit " + EVENTS, machineId)
                 .forEach(event -> gateAndEvents.put(event.number(), event));
-        for (String kind : unknown(rows, "kind", machineId, KINDS)) {
+        for (String kind : there(rows, "kind", machineId)) {
+            if (KINDS.contains(kind) && !kind.equals(SERVICE)) {
+                continue;
+            }
             // the newest of them is enough: what was seen after it is known to be so
             before(rows, machineId, kind, Integer.MAX_VALUE).stream()
                     .findFirst()
-                    .ifPresent(foreign -> gateAndEvents.put(foreign.number(), foreign));
+                    .ifPresent(newest -> gateAndEvents.put(newest.number(), newest));
         }
         List<History.Use> uses = uses(
                 rows, machineId, begin, ((Body.PlateSet) plate.body()).plate().daysOutOfUse());
@@ -157,8 +161,10 @@ final class Histories {
                 readings,
                 uses,
                 points,
-                newest.daily(),
-                unknown(rows, "stop", machineId, stops));
+                done.daily(),
+                there(rows, "stop", machineId).stream()
+                        .filter(stop -> !stops.contains(stop))
+                        .toList());
     }
 
     /**
@@ -225,20 +231,15 @@ final class Histories {
         return entry.body() instanceof Body.PlateSet;
     }
 
-    /**
-     * What stands in a column of a machine's entries and is not known here; by steps along the index, not by a walk
-     * through the entries.
-     */
-    private static List<String> unknown(Rows rows, String column, String machineId, Collection<String> known)
-            throws SQLException {
-        List<String> there = rows.list(
+    /** What stands in a column of a machine's entries; by steps along the index, not by a walk through the entries. */
+    private static List<String> there(Rows rows, String column, String machineId) throws SQLException {
+        return rows.list(
                 "with recursive each(word) as (select min(" + column + ") from entry where machine_id = ?1"
                         + " union all select (select min(" + column + ") from entry where machine_id = ?1 and " + column
                         + " > each.word) from each where each.word is not null)"
                         + " select word from each where word is not null",
                 row -> row.getString(1),
                 machineId);
-        return there.stream().filter(word -> !known.contains(word)).toList();
     }
 
     /** The readings of each stop that count, and what was done at last. */

@@ -82,6 +82,7 @@ final class SearchIndex implements AutoCloseable {
         titles.put("first-light", "first light gate bar");
         titles.put("point", "open point");
         titles.put("start", "start of work");
+        titles.put("service", "service firing");
         titles.put("pair", "eyewear pair");
         run("pragma journal_mode = wal");
         run("pragma synchronous = off");
