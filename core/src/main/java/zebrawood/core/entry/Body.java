@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zebrawood.core.eyewear.EyewearPair;
@@ -101,16 +102,25 @@ public sealed interface Body {
      *
      * @param seen each test with its answer
      * @param second initials of a second person who saw it too, where the shop asks for one
+     * @param failedBefore how it was not so before, in words, the oldest first
      */
-    record Tested(List<BarTest.Seen> seen, Optional<String> second) {
+    record Tested(List<BarTest.Seen> seen, Optional<String> second, List<String> failedBefore) {
         public Tested {
             seen = List.copyOf(seen);
+            failedBefore = List.copyOf(failedBefore);
+        }
+
+        /** The same, where there is anything in it: absent, not empty, where there is not. */
+        public Optional<Tested> ifAny() {
+            return seen.isEmpty() && second.isEmpty() && failedBefore.isEmpty() ? Optional.empty() : Optional.of(this);
         }
 
         List<String> words() {
-            return Stream.concat(
+            return Stream.of(
                             seen.stream().map(each -> each.words() + ": " + each.answer()),
-                            second.stream().map(who -> "seen by " + who + " too"))
+                            second.stream().map(who -> "seen by " + who + " too"),
+                            failedBefore.stream().map(how -> "not so before: " + how))
+                    .flatMap(Function.identity())
                     .toList();
         }
     }

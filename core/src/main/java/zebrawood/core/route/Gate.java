@@ -66,15 +66,8 @@ public record Gate(
         }
     }
 
-    /**
-     * A bar and its answer, if it has one.
-     *
-     * @param failedBefore answers with which it was not so, since the gate was last shut, before it was
-     */
-    public record Line(Bar bar, Optional<Entry> answer, List<Entry> failedBefore) {
-        public Line {
-            failedBefore = List.copyOf(failedBefore);
-        }
+    /** A bar and its answer, if it has one. */
+    public record Line(Bar bar, Optional<Entry> answer) {
 
         public boolean lifted() {
             return answer.map(entry -> ((Body.GateLine) entry.body()).lifted()).orElse(false);
@@ -158,7 +151,6 @@ public record Gate(
         private final Duration disuse;
         private final int days;
         private final Map<String, Entry> answers = new HashMap<>();
-        private final Map<String, List<Entry>> failed = new HashMap<>();
         private final Map<String, PutBack> putBack = new HashMap<>();
         private Optional<Entry> service = Optional.empty();
         /** whether the gate was open when it began, and was not shut as a whole since */
@@ -192,8 +184,7 @@ public record Gate(
             }
             unused(now);
             List<Line> lines = bars.stream()
-                    .map(bar -> new Line(
-                            bar, Optional.ofNullable(answers.get(bar.id())), failed.getOrDefault(bar.id(), List.of())))
+                    .map(bar -> new Line(bar, Optional.ofNullable(answers.get(bar.id()))))
                     .toList();
             Optional<PutBack> shut = lines.stream()
                     .filter(line -> line.answer().isEmpty())
@@ -236,11 +227,7 @@ public record Gate(
             if (entry.body() instanceof Body.GateLine line) {
                 // a correction can shut a gate, never open one
                 if (entry.corrects().isEmpty() || !line.lifted()) {
-                    Entry before = answers.put(line.bar(), entry);
-                    if (before != null && !((Body.GateLine) before.body()).lifted()) {
-                        failed.computeIfAbsent(line.bar(), bar -> new ArrayList<>())
-                                .add(before);
-                    }
+                    answers.put(line.bar(), entry);
                 }
                 if (ServiceFiring.BARS.contains(line.bar())) {
                     // it is over: the next one begins from an open gate
@@ -302,7 +289,6 @@ public record Gate(
         }
 
         private void putBack(Set<String> ids, String why, Instant at) {
-            ids.forEach(failed::remove);
             ids.stream()
                     .filter(bar -> answers.remove(bar) != null)
                     .forEach(bar -> putBack.put(bar, new PutBack(why, at)));
@@ -313,7 +299,6 @@ public record Gate(
                 bars.forEach(bar -> putBack.put(bar.id(), new PutBack(why, at)));
             }
             answers.clear();
-            failed.clear();
             serviceCounts = false;
         }
     }

@@ -204,7 +204,11 @@ final class Lived {
     }
 
     MachineStatus at(int day) {
-        return ROUTE.status(history(), day(day), ZoneOffset.UTC);
+        return at(day(day));
+    }
+
+    MachineStatus at(Instant moment) {
+        return ROUTE.status(history(), moment, ZoneOffset.UTC);
     }
 
     /** What would follow, said before it is recorded. */
@@ -228,7 +232,9 @@ final class Lived {
 
     History history() {
         List<Entry> gate = entries.stream()
-                .filter(e -> e.body() instanceof Body.GateLine || e.body() instanceof Body.Happened)
+                .filter(e -> e.body() instanceof Body.GateLine
+                        || e.body() instanceof Body.Happened
+                        || e.body() instanceof Body.ServiceBegun)
                 .toList();
         Map<String, List<CountedReading>> readings = new HashMap<>();
         for (Entry entry : entries) {

@@ -104,15 +104,10 @@ final class Annex {
                 .map(words -> ": " + words)
                 .orElse("");
         String how = line.lifted() ? "lifted" : line.failed() ? "failed" : "not lifted yet";
-        String before = line.failedBefore().isEmpty()
-                ? ""
-                : line.failedBefore().size() == 1
-                        ? ", not so once before"
-                        : ", not so " + line.failedBefore().size() + " times before";
         String seen = line.answer()
                 .map(entry -> ", " + String.join(", ", Certificate.who(entry)))
                 .orElse("");
-        return List.of(line.bar().title() + remark, how + seen + before);
+        return List.of(line.bar().title() + remark, how + seen);
     }
 
     private void plate() {

@@ -135,6 +135,8 @@ final class EntryPaper extends BorderPane {
                         .add(narrowed(tested.seen().stream()
                                 .map(seen -> new Body.Pair(seen.words(), seen.answer()))
                                 .toList()));
+                tested.failedBefore()
+                        .forEach(how -> box.getChildren().add(Words.wrapped("Not so before: " + how, "by-hand")));
                 tested.second()
                         .ifPresent(who -> box.getChildren().add(Words.wrapped("Seen by " + who + " too.", "by-hand")));
             });

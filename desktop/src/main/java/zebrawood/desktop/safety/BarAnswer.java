@@ -12,7 +12,6 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
-import zebrawood.core.entry.Body;
 import zebrawood.core.safety.Bar;
 import zebrawood.core.safety.BarTest;
 import zebrawood.core.units.Amount;
@@ -39,9 +38,9 @@ final class BarAnswer {
     private final Optional<TextField> second;
 
     /** What is recorded with the answer. */
-    record Written(String remark, Optional<LocalDate> until, Optional<Body.Tested> tested) {
+    record Written(String remark, Optional<LocalDate> until, List<BarTest.Seen> seen, Optional<String> second) {
         private static Written of(String remark) {
-            return new Written(remark, Optional.empty(), Optional.empty());
+            return new Written(remark, Optional.empty(), List.of(), Optional.empty());
         }
     }
 
@@ -172,15 +171,14 @@ final class BarAnswer {
             case TEST -> test(text);
             case COVERS -> covers(text);
         };
-        return new Written(written.remark(), written.until(), tested(seen));
+        return new Written(written.remark(), written.until(), seen, seenToo());
     }
 
-    private Optional<Body.Tested> tested(List<BarTest.Seen> seen) throws NotYet {
+    private Optional<String> seenToo() throws NotYet {
         if (second.isPresent() && second.get().getText().isBlank()) {
             throw new NotYet("The shop asks for a second person who saw it too. Type their initials.", second.get());
         }
-        Optional<String> who = second.map(field -> field.getText().strip().toUpperCase(Locale.ROOT));
-        return seen.isEmpty() && who.isEmpty() ? Optional.empty() : Optional.of(new Body.Tested(seen, who));
+        return second.map(field -> field.getText().strip().toUpperCase(Locale.ROOT));
     }
 
     /** Initials of the second person as they stand there now. */
@@ -238,7 +236,8 @@ final class BarAnswer {
                             + bar.no().words() + "\".",
                     validUntil);
         }
-        return new Written(who + "; tested " + on + ", valid until " + until, Optional.of(until), Optional.empty());
+        return new Written(
+                who + "; tested " + on + ", valid until " + until, Optional.of(until), List.of(), Optional.empty());
     }
 
     private Written covers(String half) throws NotYet {

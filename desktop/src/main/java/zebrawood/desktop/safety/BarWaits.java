@@ -11,7 +11,6 @@ import java.util.function.Consumer;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
-import zebrawood.core.entry.Body;
 import zebrawood.core.route.Gate;
 import zebrawood.core.safety.Bar;
 import zebrawood.core.safety.BarTest;
@@ -83,17 +82,16 @@ final class BarWaits {
         return bar.waitMinutes() == 0 ? Optional.empty() : TimedStep.over(draft.texts(), bar.id());
     }
 
-    /** What was tested for a bar, and for how many whole minutes it was watched. */
-    Optional<Body.Tested> with(Bar bar, Optional<Body.Tested> tested) {
+    /** For how many whole minutes a bar was watched; empty where nobody began. */
+    List<BarTest.Seen> watched(Bar bar) {
         Optional<Instant> over = over(bar);
         if (over.isEmpty()) {
-            return tested;
+            return List.of();
         }
-        long minutes = Duration.between(over.get().minus(Duration.ofMinutes(bar.waitMinutes())), desk.now())
-                .toMinutes();
-        List<BarTest.Seen> seen = new ArrayList<>(tested.map(Body.Tested::seen).orElse(List.of()));
-        seen.add(new BarTest.Seen("watched", "Watched for", minutes + " min", OptionalDouble.of((double) minutes)));
-        return Optional.of(new Body.Tested(seen, tested.flatMap(Body.Tested::second)));
+        Instant from = over.get().minus(Duration.ofMinutes(bar.waitMinutes()));
+        long minutes = Duration.between(from, desk.now()).toMinutes();
+        return List.of(
+                new BarTest.Seen("watched", "Watched for", minutes + " min", OptionalDouble.of((double) minutes)));
     }
 
     /** Minutes of waiting that are left before the gate can open. */

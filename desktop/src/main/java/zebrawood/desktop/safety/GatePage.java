@@ -2,6 +2,7 @@ package zebrawood.desktop.safety;
 
 import java.io.File;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -20,11 +21,13 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import zebrawood.core.entry.Body;
+import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Help;
 import zebrawood.core.route.Gate;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.safety.Bar;
+import zebrawood.core.safety.BarTest;
 import zebrawood.core.units.Days;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
@@ -233,9 +236,17 @@ public final class GatePage implements StopView {
         try {
             BarAnswer.Written beside = notSo.isPresent() ? written.not(notSo.get()) : written.lifting();
             second = written.second();
-            Optional<Body.Tested> tested = notSo.isPresent() ? Optional.empty() : waits.with(bar, beside.tested());
+            List<BarTest.Seen> seen = new ArrayList<>(beside.seen());
+            seen.addAll(waits.watched(bar));
+            Body.Tested tested = new Body.Tested(seen, beside.second(), failedBefore(bar));
             Body.GateLine line = new Body.GateLine(
-                    bar.id(), bar.title(), notSo.isEmpty(), bar.fires(), beside.remark(), beside.until(), tested);
+                    bar.id(),
+                    bar.title(),
+                    notSo.isEmpty(),
+                    bar.fires(),
+                    beside.remark(),
+                    beside.until(),
+                    tested.ifAny());
             return Optional.of(
                     new Recording.What(machine.machineId(), () -> seenByTwo(line), List.of(), Optional.empty()));
         } catch (BarAnswer.NotYet missing) {
@@ -243,6 +254,24 @@ public final class GatePage implements StopView {
             missing.at().requestFocus();
             return Optional.empty();
         }
+    }
+
+    /** How this bar was not so before, since it was put in hand. */
+    private List<String> failedBefore(Bar bar) {
+        Optional<Entry> before = machine.gate().bars().stream()
+                .filter(line -> line.bar().id().equals(bar.id()) && line.failed())
+                .findFirst()
+                .flatMap(Gate.Line::answer);
+        if (before.isEmpty()) {
+            return List.of();
+        }
+        Body.GateLine failed = (Body.GateLine) before.get().body();
+        List<String> all =
+                new ArrayList<>(failed.tested().map(Body.Tested::failedBefore).orElse(List.of()));
+        Entry.Stamp stamp = before.get().stamp();
+        all.add(Days.brief(stamp.local(), today()) + " " + stamp.by()
+                + (failed.remark().isEmpty() ? "" : ", " + failed.remark()));
+        return all;
     }
 
     /** Initials of the second person that were typed last, where the shop asks for one. */

@@ -1,8 +1,6 @@
 package zebrawood.desktop.safety;
 
 import java.time.LocalDate;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -52,12 +50,6 @@ final class GateRows {
         return head;
     }
 
-    private String failed(Entry entry) {
-        String remark = ((Body.GateLine) entry.body()).remark();
-        return "not so before: " + entry.stamp().by() + " "
-                + Days.brief(entry.stamp().local(), today) + (remark.isEmpty() ? "" : ", " + remark);
-    }
-
     /** A bar that is lifted, by whom and when, and what failed before. */
     Node lifted(Gate.Line line, int number) {
         Entry answer = line.answer().orElseThrow();
@@ -66,10 +58,7 @@ final class GateRows {
                 surface(12, 10, (pen, width, height) -> pen.fill(Path.rectangle(0, 0, 10, height), Tone.WALNUT));
         Node mark = Slip.mark(look, StopState.PASSED, 20);
         VBox words = new VBox(1, Words.label(number + "  " + line.bar().title(), "bold"));
-        String beside = Stream.concat(
-                        Stream.of(body.beside()).filter(text -> !text.isEmpty()),
-                        line.failedBefore().stream().map(this::failed))
-                .collect(Collectors.joining("; "));
+        String beside = body.beside();
         if (!beside.isEmpty()) {
             words.getChildren().add(Words.label(beside, "caption"));
         }

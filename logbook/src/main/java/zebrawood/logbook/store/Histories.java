@@ -119,7 +119,7 @@ final class Histories {
                 .min()
                 .orElse(Integer.MAX_VALUE);
         Map<Integer, Entry> gateAndEvents = new HashMap<>();
-        int begin = gate(rows, machineId, ((Body.PlateSet) plate.body()).plate(), gateAndEvents);
+        int begin = gate(rows, machineId, ((Body.PlateSet) plate.body()).plate(), gateAndEvents, Integer.MAX_VALUE);
         entries.of(
                         rows,
                         "where machine_id = ? and kind = 'event' and number > ? order by number",
@@ -133,9 +133,20 @@ final class Histories {
                 continue;
             }
             // the newest of them is enough: what was seen after it is known to be so
-            before(rows, machineId, kind, Integer.MAX_VALUE).stream()
-                    .findFirst()
-                    .ifPresent(newest -> gateAndEvents.put(newest.number(), newest));
+            Optional<Entry> newest =
+                    before(rows, machineId, kind, Integer.MAX_VALUE).stream().findFirst();
+            if (newest.isPresent()) {
+                gateAndEvents.put(newest.get().number(), newest.get());
+            }
+            if (newest.isPresent() && newest.get().body() instanceof Body.ServiceBegun) {
+                // whether the gate was open when it began
+                gate(
+                        rows,
+                        machineId,
+                        ((Body.PlateSet) plate.body()).plate(),
+                        gateAndEvents,
+                        newest.get().number());
+            }
         }
         List<History.Use> uses = uses(
                 rows, machineId, begin, ((Body.PlateSet) plate.body()).plate().daysOutOfUse());
@@ -296,13 +307,15 @@ final class Histories {
      * Gate lines and events from the newest back to where nothing older changes the gate any more: every bar is
      * answered or all of them were put back since, and the laser was fired on the gate at least once.
      *
+     * @param newest the number before which it begins
      * @return the number of the oldest of them; 0 where all were read
      */
-    private int gate(Rows rows, String machineId, Plate plate, Map<Integer, Entry> into) throws SQLException {
+    private int gate(Rows rows, String machineId, Plate plate, Map<Integer, Entry> into, int newest)
+            throws SQLException {
         Set<String> open =
                 new HashSet<>(FirstLight.bars(plate).stream().map(Bar::id).toList());
         boolean fired = false;
-        int before = Integer.MAX_VALUE;
+        int before = newest;
         while (true) {
             List<Entry> step = new ArrayList<>(before(rows, machineId, "gate-line", before));
             step.addAll(before(rows, machineId, "event", before));

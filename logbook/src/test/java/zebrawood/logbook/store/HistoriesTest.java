@@ -26,10 +26,14 @@ import zebrawood.core.route.Route;
 import zebrawood.core.route.WorkConditions;
 import zebrawood.core.safety.Bar;
 import zebrawood.core.safety.FirstLight;
+import zebrawood.core.safety.ServiceFiring;
 import zebrawood.core.units.UnitChoice;
 
 /** What is left out of a history when it is read changes nothing of what follows from it. */
 class HistoriesTest {
+
+    private static final Body SERVICE =
+            new Body.ServiceBegun(new ServiceFiring("RV", "LO", 60, List.of("lid"), List.of("eyewear")));
 
     @TempDir
     Path folder;
@@ -43,7 +47,7 @@ class HistoriesTest {
                 Shop.begin(logbook, id, "Unit " + seed);
                 double day = live(logbook, id, new SplittableRandom(seed));
                 History whole = whole(logbook, id);
-                for (double later : new double[] {0, 5, 61, 200}) {
+                for (double later : new double[] {0, 0.01, 5, 61, 200}) {
                     Instant now = Shop.day(day + later).at();
                     MachineStatus read = route.status(logbook.history(id), now, ZoneOffset.UTC);
                     MachineStatus all = route.status(whole, now, ZoneOffset.UTC);
@@ -64,7 +68,7 @@ class HistoriesTest {
     }
 
     private static List<Object> gate(Gate gate) {
-        return List.of(gate.bars(), gate.openedBy(), gate.shutBy(), gate.shutAt());
+        return List.of(gate.bars(), gate.openedBy(), gate.shutBy(), gate.shutAt(), gate.service());
     }
 
     /** Whatever can happen to a machine, at any rhythm; the day on which it ends. */
@@ -96,11 +100,24 @@ class HistoriesTest {
             } else if (what < 45) {
                 int how = random.nextInt(4);
                 logbook.append(id, how == 0 ? Shop.fitted() : Shop.ramp(how == 1 ? 0.5 : 90), stamp);
-            } else if (what < 48) {
+            } else if (what < 47) {
+                logbook.append(id, SERVICE, stamp);
+            } else if (what < 49) {
                 logbook.append(id, new Body.PointOpened("part " + i, "", Optional.empty()), stamp);
             } else {
                 logbook.append(id, Shop.work("slate", 212, "sharp"), stamp);
             }
+        }
+        if (random.nextBoolean()) {
+            // covers are open at the end, now and then from an open gate of which one bar was seen again meanwhile
+            for (Bar each : bars) {
+                logbook.append(
+                        id, new Body.GateLine(each.id(), each.title(), true, each.fires(), ""), Shop.day(day + 0.001));
+            }
+            logbook.append(id, SERVICE, Shop.day(day + 0.002));
+            logbook.append(id, new Body.Happened(Change.COOLANT_WORK, ""), Shop.day(day + 0.002));
+            Bar again = bars.get(random.nextInt(bars.size()));
+            logbook.append(id, new Body.GateLine(again.id(), "seen again", true, false, ""), Shop.day(day + 0.003));
         }
         return day;
     }
@@ -146,7 +163,9 @@ class HistoriesTest {
                 .forEach(list -> list.sort(
                         Comparator.comparingInt(CountedReading::standsAt).reversed()));
         List<Entry> gate = all.stream()
-                .filter(entry -> entry.body() instanceof Body.GateLine || entry.body() instanceof Body.Happened)
+                .filter(entry -> entry.body() instanceof Body.GateLine
+                        || entry.body() instanceof Body.Happened
+                        || entry.body() instanceof Body.ServiceBegun)
                 .toList();
         List<History.Use> uses = all.stream()
                 .filter(entry -> entry.corrects().isEmpty()
