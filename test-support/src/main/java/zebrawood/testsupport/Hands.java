@@ -256,6 +256,15 @@ public abstract class Hands<S extends Hands<S>> {
                 && !(owner instanceof Control control && control.getSkin() == null);
     }
 
+    /** The id of what has the focus; empty where nothing has that would hear a key. */
+    public String focus() {
+        return onScreen(() -> {
+            Node owner = scene().getFocusOwner();
+            String id = owner == null ? null : Nodes.name(owner);
+            return id == null || !focused(id) ? "" : id;
+        });
+    }
+
     public boolean has(String id) {
         return find(id) != null;
     }

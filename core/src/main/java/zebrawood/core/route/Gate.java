@@ -193,8 +193,22 @@ public record Gate(
             Optional<Entry> opened = lines.stream().allMatch(Line::lifted)
                     ? lines.stream().flatMap(line -> line.answer().stream()).max(Comparator.comparingInt(Entry::number))
                     : lastPulse;
+            Optional<Service> open = service(lines, now);
             return new Gate(
-                    lines, shut.map(PutBack::why), shut.map(PutBack::at), List.of(), opened, service(lines, now));
+                    open.map(service -> after(service, lines)).orElse(lines),
+                    shut.map(PutBack::why),
+                    shut.map(PutBack::at),
+                    List.of(),
+                    opened,
+                    open);
+        }
+
+        private static List<Line> after(Service service, List<Line> lines) {
+            return lines.stream()
+                    .map(line -> ServiceFiring.BARS.contains(line.bar().id()) && !line.lifted()
+                            ? new Line(line.bar().afterService(service.what()), line.answer())
+                            : line)
+                    .toList();
         }
 
         /** What of it goes on: nothing once its bars are lifted again. */

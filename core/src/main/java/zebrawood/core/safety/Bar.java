@@ -1,5 +1,6 @@
 package zebrawood.core.safety;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -22,6 +23,7 @@ import zebrawood.core.machine.Plate;
  * @param minutes how long the hands take
  * @param waitMinutes how long has to be watched before it can be answered; 0 where nothing is waited for
  * @param needed what to bring
+ * @param caution what can hurt while it is done
  * @param tests what is tested or read for it
  */
 public record Bar(
@@ -38,6 +40,7 @@ public record Bar(
         int minutes,
         int waitMinutes,
         List<String> needed,
+        String caution,
         List<BarTest> tests) {
 
     /** What "this machine has none" is called on every bar that offers it. */
@@ -92,6 +95,28 @@ public record Bar(
         others = List.copyOf(others);
         needed = List.copyOf(needed);
         tests = List.copyOf(tests);
+    }
+
+    /** The same, to be lifted only once the covers that are open are shut. */
+    public Bar afterService(ServiceFiring service) {
+        List<BarTest> more = new ArrayList<>(tests);
+        more.add(0, service.covers());
+        return new Bar(
+                id,
+                title,
+                action,
+                look,
+                yes,
+                others,
+                absent,
+                writes,
+                kind,
+                stage,
+                minutes,
+                waitMinutes,
+                needed,
+                caution,
+                more);
     }
 
     /** Whether the laser fires for it. */

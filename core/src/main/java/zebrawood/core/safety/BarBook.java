@@ -94,6 +94,7 @@ final class BarBook {
                 Integer.parseInt(text(id + ".minutes")),
                 find(id + ".wait").map(Integer::parseInt).orElse(0),
                 parts(id + ".bring"),
+                text(id + ".caution"),
                 tests(id));
     }
 

@@ -115,9 +115,8 @@ public record BarTest(
         }
     }
 
-    /** What to type: {@code Flow in l/min; "none" where there is no flow meter}. */
+    /** What is read, and in which unit: {@code Flow in l/min}. */
     public String asked(UnitChoice units) {
-        return words + " in " + range.orElseThrow().quantity().unit(units)
-                + none.map(there -> "; \"none\" means: " + there).orElse("");
+        return words + " in " + range.orElseThrow().quantity().unit(units);
     }
 }

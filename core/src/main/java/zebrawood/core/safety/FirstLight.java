@@ -75,6 +75,7 @@ public final class FirstLight {
                 bar.minutes(),
                 bar.waitMinutes(),
                 bar.needed(),
+                bar.caution(),
                 bar.tests());
     }
 

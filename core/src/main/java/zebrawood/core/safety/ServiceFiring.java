@@ -45,6 +45,17 @@ public record ServiceFiring(String who, String keeps, int minutes, List<String> 
         return Duration.ofMinutes(minutes);
     }
 
+    /** What is seen to at its end: every cover that was open. */
+    BarTest covers() {
+        return new BarTest(
+                "shut",
+                "Shut again, with every screw and key as it was: " + String.join(", ", open),
+                BarTest.Form.TICK,
+                Optional.empty(),
+                Optional.empty(),
+                List.of());
+    }
+
     /** What has to be confirmed before it begins on this machine. */
     public static List<String> toConfirm(Plate plate) {
         Optional<String> wavelength = plate.wavelengthNm().isPresent()

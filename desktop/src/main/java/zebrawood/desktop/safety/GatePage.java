@@ -11,6 +11,7 @@ import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Insets;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
@@ -31,8 +32,10 @@ import zebrawood.core.safety.BarTest;
 import zebrawood.core.units.Days;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
+import zebrawood.desktop.eyewear.EnoughEyewear;
 import zebrawood.desktop.page.StopView;
 import zebrawood.desktop.recording.Recording;
+import zebrawood.kit.figure.Shapes;
 import zebrawood.kit.view.Clip;
 import zebrawood.kit.view.DrawingSurface;
 import zebrawood.kit.view.Slip;
@@ -153,7 +156,13 @@ public final class GatePage implements StopView {
             shown = Optional.of(bar);
             written = new BarAnswer(bar, today(), desk.units().get(), asksSecond(), () -> yes.requestFocus());
         }
-        words.getChildren().addAll(written.view(), answers(bar), told);
+        if (bar.id().equals("eyewear")) {
+            Label register = Words.wrapped("", "by-hand");
+            register.setId("register-says");
+            EnoughEyewear.tell(desk, machine, register::setText);
+            words.getChildren().add(register);
+        }
+        words.getChildren().addAll(caution(bar), written.view(), answers(bar), told);
         words.setPadding(new Insets(12, 16, 12, 12));
         if (recording.asksInitials()) {
             words.getChildren().add(recording.initials());
@@ -163,6 +172,13 @@ public final class GatePage implements StopView {
         box.getStyleClass().add("gate-hand");
         VBox.setMargin(box, new Insets(6, 0, 8, 0));
         return box;
+    }
+
+    private Node caution(Bar bar) {
+        DrawingSurface sign = rows.surface(20, 18, (pen, w, h) -> Shapes.caution(pen, w / 2, h / 2, 1));
+        HBox line = new HBox(10, sign, Words.wrapped(bar.caution(), "quiet"));
+        line.setAlignment(Pos.CENTER_LEFT);
+        return line;
     }
 
     private Node answers(Bar bar) {

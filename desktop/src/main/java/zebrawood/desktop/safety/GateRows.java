@@ -58,6 +58,7 @@ final class GateRows {
                 surface(12, 10, (pen, width, height) -> pen.fill(Path.rectangle(0, 0, 10, height), Tone.WALNUT));
         Node mark = Slip.mark(look, StopState.PASSED, 20);
         VBox words = new VBox(1, Words.label(number + "  " + line.bar().title(), "bold"));
+        words.setAlignment(Pos.CENTER_LEFT);
         String beside = body.beside();
         if (!beside.isEmpty()) {
             words.getChildren().add(Words.label(beside, "caption"));

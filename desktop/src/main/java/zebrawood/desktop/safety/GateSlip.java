@@ -58,8 +58,7 @@ final class GateSlip {
             int hands = gate.minutesOfHands();
             int minutes = Math.max(hands, waits.minutesOfWaiting(gate));
             parts.add(slip.verdict(
-                    StopState.SHUT,
-                    gate.stage() == Bar.Stage.POWERED && gate.isBegun() ? "HAS POWER, CANNOT FIRE" : "SHUT"));
+                    StopState.SHUT, gate.stage() == Bar.Stage.POWERED && gate.isBegun() ? "CANNOT FIRE" : "SHUT"));
             parts.add(Slip.act(
                     left == 0
                             ? "Cure first what failed: " + gate.heldInWords() + "."

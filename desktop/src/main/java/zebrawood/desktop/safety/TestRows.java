@@ -2,12 +2,15 @@ package zebrawood.desktop.safety;
 
 import java.util.ArrayList;
 import java.util.List;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import zebrawood.core.safety.BarTest;
 import zebrawood.core.units.UnitChoice;
@@ -16,7 +19,7 @@ import zebrawood.kit.view.Words;
 /** What is tested for a bar, a row each: a tick, a number, or one of a few words. The space bar ticks and goes on. */
 final class TestRows extends VBox {
 
-    private static final double FIELD = 300;
+    private static final double FIELD = 240;
 
     private final UnitChoice units;
     private final Runnable done;
@@ -32,8 +35,9 @@ final class TestRows extends VBox {
             this.test = test;
             if (test.form() == BarTest.Form.NUMBER) {
                 field.setId("test-" + test.id());
-                field.setPromptText(test.asked(units));
-                field.setAccessibleText(test.asked(units));
+                field.setPromptText(
+                        test.none().map(words -> "or \"none\": " + words).orElse(""));
+                field.setAccessibleText(test.asked(units) + " " + field.getPromptText());
                 field.setOnAction(event -> goOn());
                 field.setPrefWidth(FIELD);
                 Words.follow(field);
@@ -101,7 +105,7 @@ final class TestRows extends VBox {
 
     /** @param done goes on once all are answered */
     TestRows(List<BarTest> tests, UnitChoice units, Runnable done) {
-        super(8);
+        super(4);
         this.units = units;
         this.done = done;
         FlowPane numbers = new FlowPane(12, 8);
@@ -109,22 +113,31 @@ final class TestRows extends VBox {
             Row row = new Row(test);
             rows.add(row);
             if (row.options.isEmpty()) {
-                numbers.getChildren().add(row.field);
+                numbers.getChildren().add(new VBox(2, Words.label(test.asked(units), "caption"), row.field));
             }
         }
         if (!numbers.getChildren().isEmpty()) {
             getChildren().add(numbers);
         }
         for (Row row : rows) {
-            if (!row.options.isEmpty()) {
-                FlowPane options = new FlowPane(20, 6);
-                if (row.test.form() == BarTest.Form.CHOICE) {
-                    options.getChildren().add(Words.label(row.test.words(), "by-hand"));
-                }
-                options.getChildren().addAll(row.options);
-                getChildren().add(options);
+            if (row.test.form() == BarTest.Form.CHOICE) {
+                FlowPane choices = new FlowPane(20, 0, Words.label(row.test.words(), "by-hand"));
+                choices.getChildren().addAll(row.options);
+                getChildren().add(choices);
+            } else if (row.test.form() == BarTest.Form.TICK) {
+                getChildren().add(tick(row.options));
             }
         }
+    }
+
+    /** What is ticked, and beside it what may be ticked instead; long words go on in a second line. */
+    private static HBox tick(List<CheckBox> options) {
+        HBox line = new HBox(20);
+        line.setAlignment(Pos.CENTER_LEFT);
+        line.getChildren().addAll(options);
+        options.get(0).setMinWidth(0);
+        options.stream().skip(1).forEach(none -> none.setMinWidth(Region.USE_PREF_SIZE));
+        return line;
     }
 
     /** Puts the focus on the first test that is not answered; false where none is. */

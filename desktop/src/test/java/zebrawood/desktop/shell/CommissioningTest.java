@@ -113,40 +113,20 @@ class CommissioningTest {
                 "the ramp is shut and says what opens it",
                 () -> seat.focused("opens") && seat.says("First light comes first."));
         seat.enter();
-        int bars = Seat.onScreen(
-                () -> seat.desk.machines().get().get(0).gate().bars().size());
-        for (int bar = 0; bar < bars; bar++) {
-            int lifted = bar;
-            seat.until(
-                    "bar " + (bar + 1) + " is in hand",
-                    () -> seat.desk.machines().get().get(0).gate().lifted() == lifted
-                            && seat.desk.isIdle()
-                            && (seat.focused("yes") || seat.focused("remark")));
-            if (Seat.onScreen(() -> seat.has("tested-on"))) {
-                seat.type("TN, 0.06 ohm")
-                        .enter()
-                        .type("1 Jan 2031")
-                        .enter()
-                        .type("1 Jan 2033")
-                        .enter();
-            } else if (Seat.onScreen(() -> seat.focused("remark"))) {
-                seat.type("lid").enter();
-                seat.until("the cover can be ticked", () -> seat.focused("cover-lid"));
-                seat.press(KeyCode.SPACE);
-                Seat.onScreen(() -> {
-                    seat.find("yes").requestFocus();
-                    return null;
-                });
-            } else if (Seat.onScreen(() -> seat.words("yes").startsWith("It runs"))) {
-                seat.enter();
-                seat.until(
-                        "another bar is in hand while the leak wait runs",
-                        () -> seat.says("5  Switch the extraction on"));
-                seat.later(Duration.ofMinutes(15));
-                seat.until("the wait is over", () -> seat.says("4  Start the coolant pump") && seat.focused("yes"));
-            }
-            seat.until("then the answer", () -> seat.focused("yes"));
-            seat.enter();
+        String wren = seat.desk.machines().get().get(0).machineId();
+        int bars = seat.desk.machine(wren).orElseThrow().gate().bars().size();
+        AtTheGate hand = new AtTheGate(seat, wren);
+        for (int bar = 0; bar < 3; bar++) {
+            hand.liftOne();
+        }
+        seat.until("the water is asked to run", () -> seat.words("yes").startsWith("It runs") && seat.focused("yes"));
+        seat.enter();
+        seat.until("another bar is in hand while the leak wait runs", () -> seat.says("5  Switch the extraction on"));
+        seat.later(Duration.ofMinutes(15));
+        seat.until(
+                "the wait is over", () -> seat.says("4  Start the coolant pump") && seat.focused("test-temperature"));
+        while (!seat.desk.machine(wren).orElseThrow().gate().isOpen()) {
+            hand.liftOne();
         }
         seat.until(
                 "the gate is open",

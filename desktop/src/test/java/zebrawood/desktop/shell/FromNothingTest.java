@@ -105,26 +105,19 @@ class FromNothingTest {
 
     private static void gate(Seat seat) {
         seat.jump("kestrel first light");
+        AtTheGate hand = new AtTheGate(seat, seat.desk.machines().get().get(0).machineId());
         for (int bar = 0; bar < 20 && !Seat.<Boolean>onScreen(() -> gateOf(seat).isOpen()); bar++) {
             String before = Seat.onScreen(
                     () -> gateOf(seat).inHand().orElseThrow().bar().id());
-            seat.until(
-                    "bar " + before + " is in hand",
-                    () -> seat.desk.isIdle() && (seat.focused("yes") || seat.focused("remark")));
-            if (Seat.<Boolean>onScreen(() -> seat.has("none-here"))) {
-                for (int steps = 0; steps < 12 && !Seat.<Boolean>onScreen(() -> seat.focused("none-here")); steps++) {
-                    seat.press(KeyCode.TAB);
-                }
-                seat.until("there is none of it", () -> seat.focused("none-here"));
-            } else if (Seat.<Boolean>onScreen(() -> seat.has("tested-on"))) {
-                seat.type("TN")
-                        .enter()
-                        .type("1 Mar 2031")
-                        .enter()
-                        .type("1 Mar 2033")
-                        .enter();
-                seat.until("then the answer", () -> seat.focused("yes"));
+            seat.until("bar " + before + " is in hand", () -> seat.desk.isIdle() && AtTheGate.isAnswer(seat.focus()));
+            if (!Seat.<Boolean>onScreen(() -> seat.has("none-here"))) {
+                hand.liftOne();
+                continue;
             }
+            for (int steps = 0; steps < 12 && !Seat.<Boolean>onScreen(() -> seat.focused("none-here")); steps++) {
+                seat.press(KeyCode.TAB);
+            }
+            seat.until("there is none of it", () -> seat.focused("none-here"));
             seat.enter();
             seat.until(
                     "another bar is in hand, or none",
