@@ -124,6 +124,11 @@ final class BarAnswer {
         return tests.begin() || write();
     }
 
+    /** Puts the focus where a remark is written. */
+    void remark() {
+        remark.requestFocus();
+    }
+
     /** All tests are answered. */
     private void tested() {
         if (!write()) {

@@ -154,7 +154,7 @@ public final class GatePage implements StopView {
                                 "problem")));
         if (shown.filter(bar::equals).isEmpty()) {
             shown = Optional.of(bar);
-            written = new BarAnswer(bar, today(), desk.units().get(), asksSecond(), () -> yes.requestFocus());
+            written = new BarAnswer(bar, today(), desk.units().get(), asksSecond(), this::toAnswer);
         }
         if (bar.id().equals("eyewear")) {
             Label register = Words.wrapped("", "by-hand");
@@ -223,6 +223,15 @@ public final class GatePage implements StopView {
             answers.getChildren().add(button);
         }
         return answers;
+    }
+
+    /** To the answer, or while it has to be waited for, to what may be written beside it. */
+    private void toAnswer() {
+        if (yes.isDisabled()) {
+            written.remark();
+        } else {
+            yes.requestFocus();
+        }
     }
 
     private void answer(Optional<Bar.Other> not) {
@@ -382,8 +391,8 @@ public final class GatePage implements StopView {
         if (shown.isEmpty()) {
             return;
         }
-        if (!yes.isDisabled() && (waits.isToBegin(shown.get()) || !written.begin())) {
-            yes.requestFocus();
+        if (waits.isToBegin(shown.get()) || !written.begin()) {
+            toAnswer();
         }
         reveal();
     }

@@ -48,6 +48,9 @@ final class AtTheGate {
                 seat.press(KeyCode.SPACE);
             }
             seat.until("it goes on", () -> !seat.focused(at));
+        } else if (seat.words("yes").contains("(in ")) {
+            seat.later(Duration.ofMinutes(15));
+            seat.until("the wait is over", () -> !seat.words("yes").contains("(in "));
         } else if (at.equals("remark")) {
             if (seat.has("tested-on")) {
                 seat.type("TN, 0.06 ohm").enter().type("1 Jan 2031").enter().type("1 Jan 2033");
@@ -67,9 +70,6 @@ final class AtTheGate {
             seat.until(
                     "another bar is in hand meanwhile", () -> !seat.words("yes").startsWith("It runs"));
             seat.until("its answer has the focus", () -> isAnswer(seat.focus()));
-        } else if (seat.words("yes").contains("(in ")) {
-            seat.later(Duration.ofMinutes(15));
-            seat.until("the wait is over", () -> !seat.words("yes").contains("(in "));
         } else {
             seat.enter();
             seat.until("it is lifted", () -> seat.desk.isIdle() && gate().lifted() == lifted + 1);
