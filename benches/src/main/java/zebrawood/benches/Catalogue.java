@@ -22,6 +22,8 @@ import zebrawood.benches.focus.RampBench;
 import zebrawood.benches.focus.RampFigures;
 import zebrawood.benches.gas.GasBench;
 import zebrawood.benches.gas.GasFigure;
+import zebrawood.benches.inventory.InventoryBench;
+import zebrawood.benches.inventory.InventoryFigure;
 import zebrawood.benches.mains.CircuitBench;
 import zebrawood.benches.mains.CircuitFigure;
 import zebrawood.benches.site.ClimateBench;
@@ -36,6 +38,7 @@ import zebrawood.core.extraction.Extraction;
 import zebrawood.core.eyewear.Eyewear;
 import zebrawood.core.focus.FocusRamp;
 import zebrawood.core.gas.AssistGas;
+import zebrawood.core.inventory.Inventory;
 import zebrawood.core.mains.SiteCircuit;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.site.SiteClimate;
@@ -48,6 +51,7 @@ public final class Catalogue {
     private static final List<Stop<?, ?>> STOPS = List.of(
             new Stop<>(new SiteAccess(), AccessBench.FIELDS, AccessBench::new, new AccessFigure()),
             new Stop<>(new SiteClimate(), ClimateBench.FIELDS, ClimateBench::new, new ClimateChart()),
+            new Stop<>(new Inventory(), InventoryBench.FIELDS, InventoryBench::new, new InventoryFigure()),
             new Stop<>(new SiteCircuit(), CircuitBench.FIELDS, CircuitBench::new, new CircuitFigure()),
             new Stop<>(new Extraction(), ExtractionBench.FIELDS, ExtractionBench::new, new ExtractionFigure()),
             new Stop<>(new AirAssist(), AirBench.FIELDS, AirBench::new, new AirFigure()),

@@ -20,6 +20,7 @@ import zebrawood.core.site.HumidAir;
 final class AdvicePlace {
 
     static final List<Tried> ALL = List.of(
+            new Tried("inventory", AdvicePlace::list, AdvicePlace::followList),
             new Tried("site-climate", AdvicePlace::room, AdvicePlace::followRoom),
             new Tried("site-access", AdvicePlace::way, AdvicePlace::followWay, AdvicePlace::measuredWay),
             new Tried("site-circuit", AdvicePlace::circuit, AdvicePlace::followCircuit),
@@ -33,6 +34,48 @@ final class AdvicePlace {
 
     static ObjectNode object() {
         return JsonNodeFactory.instance.objectNode();
+    }
+
+    /** A few lines, some of them not right, and a fibre here and there. */
+    private static ObjectNode list(SplittableRandom random) {
+        ObjectNode sheet = object();
+        ArrayNode parts = sheet.putArray("parts");
+        int many = 1 + random.nextInt(6);
+        for (int i = 0; i < many; i++) {
+            parts.addObject()
+                    .put("group", "Came along")
+                    .put("name", "part {" + i + "}")
+                    .put("sort", random.nextBoolean() ? "part" : "check")
+                    .put(
+                            "state",
+                            List.of("present", "missing", "damaged", "none").get(random.nextInt(4)));
+        }
+        sheet.putArray("tray");
+        if (often(random, 50)) {
+            ObjectNode fibre = sheet.putObject("fibre");
+            fibre.put("tightestRadiusMm", typed(random, 20, 320, 1));
+            if (often(random, 50)) {
+                fibre.put("leastRadiusMm", typed(random, 20, 320, 2));
+            }
+        }
+        return sheet;
+    }
+
+    private static Done followList(ObjectNode sheet, Step step, SplittableRandom random) {
+        if (step.says("Lay the fibre in wider bends")) {
+            ((ObjectNode) sheet.get("fibre")).put("tightestRadiusMm", step.letter(0));
+            return Done.DID;
+        } else if (step.says("Ask the maker how tight")) {
+            ((ObjectNode) sheet.get("fibre")).put("leastRadiusMm", typed(random, 20, 320, 2));
+            return Done.DID;
+        }
+        for (JsonNode part : sheet.get("parts")) {
+            if (step.instruction().target().equals(part.get("name").textValue())) {
+                ((ObjectNode) part).put("state", "present");
+                return Done.DID;
+            }
+        }
+        return Done.WHAT;
     }
 
     /** What an amount of a room does to its air: its water stays in it while it is warmed or cooled. */

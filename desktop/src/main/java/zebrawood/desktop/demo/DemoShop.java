@@ -128,6 +128,7 @@ public final class DemoShop {
         MachineDiary wren = life(Plates.wren(1200), DAYS);
         Beam beam = new Beam(0.215, 2.9, 11.6, 10.2, 2);
         wren.climate(DAYS, 0, 0);
+        wren.inventory(DAYS - 2, LocalTime.of(7, 20), "GA");
         wren.access(DAYS - 2, LocalTime.of(7, 15), "GA", true, "bench room door", 1050, 640, 410);
         wren.circuit(DAYS - 2, LocalTime.of(7, 30), "GA", 1000, 780, 18);
         wren.extraction(DAYS - 2, LocalTime.of(7, 45), "GA", 360, 125, 4.2);
@@ -209,6 +210,7 @@ public final class DemoShop {
         MachineDiary dunlin = life(Plates.dunlin("bench room"), DAYS - 4);
         Beam beam = new Beam(0.18, 2.4, 14.4, 9, 2);
         dunlin.climate(DAYS - 4, 0, 0);
+        dunlin.inventory(DAYS - 4 - 2, LocalTime.of(7, 20), "GA");
         dunlin.access(DAYS - 4 - 2, LocalTime.of(7, 15), "GA", true, "bench room door", 1050, 700, 380);
         dunlin.circuit(DAYS - 4 - 2, LocalTime.of(7, 30), "GA", 620, 0, 12);
         dunlin.gate(DAYS - 4, MORNING, "LO", 20);
@@ -226,6 +228,7 @@ public final class DemoShop {
         dunlin.happened(4, LocalTime.of(8, 50), "GA", Change.MOVED, "to the clean room");
         dunlin.newPlate(4, Plates.dunlin("clean room"));
         dunlin.plan(3, LocalTime.of(9, 12), "LO", () -> dunlin.climate("21.0", "44"));
+        dunlin.inventory(3, LocalTime.of(9, 5), "LO");
         dunlin.access(4, LocalTime.of(9, 20), "GA", false, "clean room door", 900, 620, 460);
         dunlin.circuit(3, LocalTime.of(9, 30), "GA", 620, 0, 14);
         dunlin.eyewear(3, LocalTime.of(9, 44), "GA");
@@ -242,6 +245,7 @@ public final class DemoShop {
         MachineDiary kestrel = life(Plates.kestrel(), DAYS - 12);
         Beam beam = new Beam(0.056, 1.9, 31, 10, 3);
         kestrel.climate(DAYS - 12, 0, 0);
+        kestrel.inventory(DAYS - 12 - 2, LocalTime.of(7, 20), "GA");
         kestrel.access(DAYS - 12 - 2, LocalTime.of(7, 15), "GA", true, "bench room door", 1050, 520, 350);
         kestrel.circuit(DAYS - 12 - 2, LocalTime.of(7, 30), "GA", 260, 0, 22);
         kestrel.eyewear(210, LocalTime.of(8, 40), "GA");
@@ -265,6 +269,7 @@ public final class DemoShop {
         MachineDiary heron = life(Plates.heron(), DAYS - 20);
         Beam beam = new Beam(0.041, 0.8, 184.8, 5, 3);
         heron.climate(DAYS - 20, 0, 0);
+        heron.inventory(DAYS - 20 - 2, LocalTime.of(7, 20), "GA");
         heron.access(DAYS - 20 - 2, LocalTime.of(7, 15), "GA", true, "bench room door", 1050, 560, 640);
         heron.circuit(DAYS - 20 - 2, LocalTime.of(7, 30), "GA", 520, 0, 24);
         heron.eyewear(180, LocalTime.of(8, 40), "GA");
@@ -292,6 +297,7 @@ public final class DemoShop {
         MachineDiary plover = life(Plates.plover(), DAYS - 33);
         Beam beam = new Beam(0.028, 1.1, 214.6, 5.2, 3);
         plover.climate(DAYS - 33, 0, 0);
+        plover.inventory(DAYS - 33 - 2, LocalTime.of(7, 20), "GA");
         plover.access(DAYS - 33 - 2, LocalTime.of(7, 15), "GA", false, "loft door", 860, 610, 330);
         plover.circuit(DAYS - 33 - 2, LocalTime.of(7, 30), "GA", 410, 300, 31);
         plover.eyewear(150, LocalTime.of(8, 40), "GA");
@@ -327,6 +333,7 @@ public final class DemoShop {
     private void bittern() {
         MachineDiary bittern = life(Plates.bittern(), DAYS - 41);
         bittern.climate(DAYS - 41, -2, 0);
+        bittern.inventory(DAYS - 42, LocalTime.of(7, 20), "GA");
         bittern.access(DAYS - 42, LocalTime.of(7, 15), "GA", false, "hall gate", 2600, 900, 800);
         bittern.water(DAYS - 42, LocalTime.of(8, 0), "RV", BITTERN);
         served(bittern, DAYS - 90, BITTERN);

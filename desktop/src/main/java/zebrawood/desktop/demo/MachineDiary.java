@@ -19,6 +19,7 @@ import java.util.SplittableRandom;
 import java.util.UUID;
 import java.util.random.RandomGenerator;
 import java.util.stream.Stream;
+import zebrawood.benches.inventory.PartsList;
 import zebrawood.core.access.AccessReadings;
 import zebrawood.core.access.SiteAccess;
 import zebrawood.core.air.AirAssist;
@@ -47,6 +48,8 @@ import zebrawood.core.focus.RampFinding;
 import zebrawood.core.gas.AssistGas;
 import zebrawood.core.gas.Gas;
 import zebrawood.core.gas.GasReadings;
+import zebrawood.core.inventory.Inventory;
+import zebrawood.core.inventory.InventoryReadings;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.mains.CircuitReadings;
 import zebrawood.core.mains.SiteCircuit;
@@ -205,6 +208,32 @@ final class MachineDiary {
                     () -> append(new Body.GateLine(bar.id(), bar.title(), true, bar.fires(), remark, until)));
             at = at.plusMinutes(bar.minutes());
         }
+    }
+
+    /** All that came with it, there and as it should be; the delivery fibre in a wide bend. */
+    void inventory(int daysAgo, LocalTime at, String by) {
+        plan(daysAgo, at, by, () -> {
+            List<InventoryReadings.Part> parts = PartsList.read(PartsList.shipped()).of(plate.family()).stream()
+                    .map(line -> new InventoryReadings.Part(
+                            line.group(), line.name(), line.sort(), InventoryReadings.State.PRESENT, Optional.empty()))
+                    .toList();
+            Optional<InventoryReadings.Fibre> fibre = plate.presence(Plate.Part.FIBRE) == Plate.Presence.NONE
+                    ? Optional.empty()
+                    : Optional.of(new InventoryReadings.Fibre(OptionalDouble.of(150), 240));
+            measure(
+                    new Inventory(),
+                    new InventoryReadings(
+                            parts,
+                            List.of(
+                                    new InventoryReadings.Place(1, "rear cover"),
+                                    new InventoryReadings.Place(2, "crate"),
+                                    new InventoryReadings.Place(5, "transport lock")),
+                            fibre),
+                    fibre.isPresent()
+                            ? Map.of("fibre.leastRadiusMm", "150", "fibre.tightestRadiusMm", "240")
+                            : Map.of(),
+                    Optional.empty());
+        });
     }
 
     /** The hygrometer read: the season, a little chance, held within what this room's heating keeps. */

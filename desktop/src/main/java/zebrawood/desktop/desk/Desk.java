@@ -270,6 +270,17 @@ public final class Desk implements Workplace, AutoCloseable {
         return StartOfWork.of(route.status(history, now, at), history, now, at);
     }
 
+    @Override
+    public Optional<String> shopFile(String name) {
+        Path file = logbook().folder().resolve(name);
+        try {
+            return Files.exists(file) ? Optional.of(Files.readString(file)) : Optional.empty();
+        } catch (IOException unreadable) {
+            tell(name + " in the shop's folder cannot be read; what ships is used.");
+            return Optional.empty();
+        }
+    }
+
     /** Begins what is done now and then while nothing else is to do. */
     public void watch() {
         watch.begin();

@@ -18,6 +18,7 @@ import zebrawood.core.entry.NewAttachment;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.kit.view.Words;
 import zebrawood.logbook.store.Logbook;
+import zebrawood.logbook.worksheet.Following;
 
 /**
  * The one way by which anything in the window becomes an entry: who records is asked once, why an entry is replaced is
@@ -198,6 +199,7 @@ public final class Recording {
                     }
                     Entry entry =
                             desk.logbook().append(what.machineId(), what.body().call(), replaces, what.files(), stamp);
+                    Following.record(desk.logbook(), entry);
                     what.draft().ifPresent(DraftKeeper::dropNow);
                     return entry;
                 },

@@ -1,11 +1,14 @@
 package zebrawood.desktop.shell;
 
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.scene.Parent;
+import zebrawood.benches.inventory.PartsList;
 import zebrawood.core.procedure.Help;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.page.FramedPage;
@@ -85,6 +88,7 @@ final class Commands {
                 new Jump.Target("Work result", "Ctrl+R", this::work),
                 new Jump.Target("What was different?", "Ctrl+D", this::difference),
                 new Jump.Target("Eyewear of the shop", "register", shell::eyewear),
+                new Jump.Target("Edit the parts list of the inventory", "command", this::partsList),
                 new Jump.Target("Open a point", "command", () -> forMachine("On which machine?", shell::point)),
                 new Jump.Target("Search the logbook", "Ctrl+F", this::search),
                 new Jump.Target("Paper: A4 or letter", "command", this::paper),
@@ -179,6 +183,20 @@ final class Commands {
                 asked
                         ? "Each bar of a gate asks for the initials of a second person from now on."
                         : "One person is enough at a gate from now on.");
+    }
+
+    /** Puts the list that ships into the shop's folder, to be changed there; what lies there already stays. */
+    private void partsList() {
+        desk.later(
+                () -> {
+                    Path file = desk.logbook().folder().resolve(PartsList.FILE);
+                    if (!Files.exists(file)) {
+                        Files.writeString(file, PartsList.shipped());
+                    }
+                    return file;
+                },
+                file -> desk.tell("The shop's own parts list is " + file
+                        + ". Change it with any editor of text; the next inventory goes by it."));
     }
 
     private void paper() {

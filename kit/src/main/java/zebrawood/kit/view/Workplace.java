@@ -2,6 +2,7 @@ package zebrawood.kit.view;
 
 import java.time.Instant;
 import java.time.LocalDateTime;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.function.Consumer;
 import javafx.beans.value.ObservableValue;
@@ -22,6 +23,11 @@ public interface Workplace {
 
     /** A moment as the clock on the wall shows it. */
     LocalDateTime local(Instant at);
+
+    /** A text of the shop's own that lies in the folder of its logbook, by its name; empty where there is none. */
+    default Optional<String> shopFile(String name) {
+        return Optional.empty();
+    }
 
     /** One sentence for the person, at the foot of the window. */
     void tell(String sentence);

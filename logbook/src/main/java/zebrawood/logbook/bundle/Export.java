@@ -19,7 +19,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.LongConsumer;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.zip.Deflater;
 import java.util.zip.ZipEntry;
@@ -28,6 +27,7 @@ import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.eyewear.Marking;
 import zebrawood.json.RecordWriter;
+import zebrawood.json.table.CsvCell;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.LogbookException;
 import zebrawood.logbook.store.OutputFile;
@@ -35,15 +35,6 @@ import zebrawood.logbook.store.StoredEntry;
 
 /** Writes a whole logbook as an open bundle: a zip of JSON Lines, CSV and attachments, with their hashes. */
 public final class Export {
-
-    private static final Pattern RUN_BY_SPREADSHEETS =
-            Pattern.compile("[=+\\-@\\t\\r\\n\uFF1D\uFF0B\uFF0D\uFF20].*", Pattern.DOTALL);
-    private static final Pattern NUMBER = Pattern.compile("[+-]?\\d+([.,]\\d+)?");
-    /** how far a clock is from UTC: begins as a formula does, and is none */
-    private static final Pattern ZONE = Pattern.compile("[+-]\\d\\d:\\d\\d(:\\d\\d)?");
-    /** what ends a cell where somebody's spreadsheet divides lines by it, and what it would then run */
-    private static final Pattern RUN_AFTER_A_DIVIDER =
-            Pattern.compile("([;\\t\\r\\n]\\s{0,20})(?=[=+\\-@\uFF1D\uFF0B\uFF0D\uFF20])");
 
     private final Logbook logbook;
     private final Map<String, String> names;
@@ -173,19 +164,10 @@ public final class Export {
 
     private static void row(SequenceWriter csv, List<String> cells) {
         try {
-            csv.write(cells.stream().map(Export::harmless).toArray(String[]::new));
+            csv.write(cells.stream().map(CsvCell::harmless).toArray(String[]::new));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-    }
-
-    /** A cell that a spreadsheet would run as a formula gets an apostrophe before it. */
-    static String harmless(String cell) {
-        if (NUMBER.matcher(cell).matches() || ZONE.matcher(cell).matches()) {
-            return cell;
-        }
-        String within = RUN_AFTER_A_DIVIDER.matcher(cell).replaceAll("$1'");
-        return RUN_BY_SPREADSHEETS.matcher(within).matches() ? "'" + within : within;
     }
 
     private List<String> entryRow(StoredEntry stored) {

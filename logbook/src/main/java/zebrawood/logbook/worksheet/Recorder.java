@@ -83,8 +83,9 @@ public final class Recorder {
                             : needed.title() + " of " + machine.plate().name()
                                     + " comes first, and has not passed; nothing was recorded");
         });
-        return logbook.append(
-                        machineId, Body.Measured.of(procedure, readings, Map.of(), outcome, UnitChoice.METRIC), now)
-                .place();
+        Entry recorded = logbook.append(
+                machineId, Body.Measured.of(procedure, readings, Map.of(), outcome, UnitChoice.METRIC), now);
+        Following.record(logbook, recorded);
+        return recorded.place();
     }
 }

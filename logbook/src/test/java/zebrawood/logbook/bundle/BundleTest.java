@@ -23,6 +23,7 @@ import org.junit.jupiter.api.io.TempDir;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.NewAttachment;
 import zebrawood.core.procedure.Change;
+import zebrawood.json.table.CsvCell;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.LogbookException;
 import zebrawood.logbook.store.Shop;
@@ -126,11 +127,11 @@ class BundleTest {
 
     @Test
     void whatASpreadsheetWouldRunIsMadeHarmless() throws IOException {
-        assertThat(Export.harmless("=1+1")).isEqualTo("'=1+1");
-        assertThat(Export.harmless("@SUM(A1)")).startsWith("'");
-        assertThat(Export.harmless("\t=1")).startsWith("'");
-        assertThat(Export.harmless("-2.5")).as("a number is a number").isEqualTo("-2.5");
-        assertThat(Export.harmless("-cmd|x")).startsWith("'");
+        assertThat(CsvCell.harmless("=1+1")).isEqualTo("'=1+1");
+        assertThat(CsvCell.harmless("@SUM(A1)")).startsWith("'");
+        assertThat(CsvCell.harmless("\t=1")).startsWith("'");
+        assertThat(CsvCell.harmless("-2.5")).as("a number is a number").isEqualTo("-2.5");
+        assertThat(CsvCell.harmless("-cmd|x")).startsWith("'");
         try (ZipFile zip = new ZipFile(file.toFile());
                 InputStream csv = zip.getInputStream(zip.getEntry("entries.csv"))) {
             String text = new String(csv.readAllBytes(), StandardCharsets.UTF_8);
