@@ -147,7 +147,7 @@ public final class InventoryFigure implements Exhibit<InventoryReadings, Invento
                 least.isPresent()
                         ? "allowed, dashed: "
                                 + Amount.mm(least.getAsDouble(), 0).text(units) + " or more"
-                        : "what its maker allows is not known",
+                        : "least: not known",
                 Lettering.CAPTION,
                 Tone.INK,
                 Anchor.START);
@@ -164,12 +164,11 @@ public final class InventoryFigure implements Exhibit<InventoryReadings, Invento
             InventoryReadings readings, InventoryFinding finding, Map<String, String> asTyped, UnitChoice units) {
         List<List<String>> rows = readings.parts().stream()
                 .map(part -> List.of(
-                        part.group(),
                         part.name(),
                         InventoryBench.words(part.sort(), InventoryBench.id(part.state())),
                         part.remark().orElse("")))
                 .toList();
-        return Optional.of(new Table(List.of("heading", "line", "found", "remark"), rows, 2));
+        return Optional.of(new Table(List.of("line", "found", "remark"), rows, 1));
     }
 
     @Override

@@ -3,6 +3,7 @@ package zebrawood.benches.inventory;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -45,6 +46,7 @@ final class InventoryView extends VBox {
 
     InventoryView(BenchPlace place, LookedFor looked, boolean hasFibre) {
         super(4);
+        setPadding(new Insets(12, 12, 8, 24));
         this.place = place;
         this.looked = looked;
         draft = place.draft();
@@ -63,7 +65,8 @@ final class InventoryView extends VBox {
         looked.problem().ifPresent(problem -> getChildren().add(Words.wrapped(problem, "problem")));
         getChildren().add(scroll);
         list.getChildren().addAll(rowsBox, added(), heading("Tray: which screw came from where"), tray());
-        bend.ifPresent(drawing -> list.getChildren().addAll(heading("Delivery fibre: how it lies"), fibre(drawing)));
+        bend.ifPresent(drawing ->
+                list.getChildren().addAll(heading("Delivery fibre: its tightest bend, to scale"), fibre(drawing)));
         addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
         addEventFilter(KeyEvent.KEY_RELEASED, event -> down = KeyCode.UNDEFINED);
         addEventFilter(KeyEvent.KEY_TYPED, event -> {

@@ -16,9 +16,12 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import javafx.event.Event;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ComboBox;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.PDFRenderer;
@@ -73,6 +76,7 @@ public final class Tour {
         shot("extraction", () -> go().stop(machine("Wren"), "exhaust-duct"), this::narrowHose);
         shot("circuit", () -> go().stop(machine("Plover"), "site-circuit"), this::kettle);
         shot("water", () -> go().stop(machine("Wren"), "coolant-heat"), this::bucket);
+        shot("inventory", () -> go().stop(machine("Heron"), "inventory"), this::unpacked);
         shot("gas", () -> go().stop(machine("Bittern"), "assist-gas"), () -> {});
         shot("eyewear", () -> go().stop(machine("Heron"), "eyewear"), () -> {});
         shot("register-eyewear", () -> go().eyewear(), () -> desk.ground().set(Ground.EYEWEAR));
@@ -123,6 +127,25 @@ public final class Tour {
         press("again");
         Nodes.type(root(), "airTemperatureC", "17.2");
         Nodes.type(root(), "relativeHumidityPct", "74");
+    }
+
+    /** Half gone through: a cable missing, a rule bent. */
+    private void unpacked() {
+        press("again");
+        for (String name : List.of(
+                "Crate and case show no dent, water or broken shock label",
+                "Packing is kept until the warranty is over",
+                "Nothing rolls about inside",
+                "Mains cable")) {
+            type("part-" + name, " ");
+        }
+        type("part-Data cable", "m");
+        Nodes.type(root(), "remark-Data cable", "5 m, order no. 4417");
+    }
+
+    private void type(String id, String key) {
+        Node row = Nodes.find(root(), id).orElseThrow();
+        Event.fireEvent(row, new KeyEvent(KeyEvent.KEY_TYPED, key, "", KeyCode.UNDEFINED, false, false, false, false));
     }
 
     /** A door that is too narrow, and another way beside it. */
