@@ -28,6 +28,8 @@ import zebrawood.benches.mains.CircuitBench;
 import zebrawood.benches.mains.CircuitFigure;
 import zebrawood.benches.site.ClimateBench;
 import zebrawood.benches.site.ClimateChart;
+import zebrawood.benches.switching.OrderBench;
+import zebrawood.benches.switching.OrderFigure;
 import zebrawood.core.access.SiteAccess;
 import zebrawood.core.air.AirAssist;
 import zebrawood.core.controller.ControllerSettings;
@@ -42,6 +44,7 @@ import zebrawood.core.inventory.Inventory;
 import zebrawood.core.mains.SiteCircuit;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.site.SiteClimate;
+import zebrawood.core.switching.SwitchingOrder;
 import zebrawood.kit.bench.Stop;
 
 /** Everything that can be measured: a line each, in no particular order. */
@@ -60,6 +63,7 @@ public final class Catalogue {
             new Stop<>(new CoolantSetpoint(), SetpointBench.FIELDS, SetpointBench::new, new SetpointFigure())
                     .partOf(WATER),
             new Stop<>(new AssistGas(), GasBench.FIELDS, GasBench::new, new GasFigure()),
+            new Stop<>(new SwitchingOrder(), OrderBench.FIELDS, OrderBench::new, new OrderFigure()),
             new Stop<>(new Eyewear(), EyewearBench.FIELDS, EyewearBench::new, new EyewearFigure()),
             new Stop<>(new ControllerSettings(), SettingsBench.FIELDS, SettingsBench::new, new PowerFigure()),
             new Stop<>(new FocusRamp(), RampBench.FIELDS, RampBench::new, new RampFigures()));

@@ -8,6 +8,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
+import java.util.Locale;
 import java.util.SplittableRandom;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -21,6 +22,7 @@ final class AdvicePlace {
 
     static final List<Tried> ALL = List.of(
             new Tried("inventory", AdvicePlace::list, AdvicePlace::followList),
+            new Tried("startup-order", AdvicePlace::order, AdvicePlace::followOrder),
             new Tried("site-climate", AdvicePlace::room, AdvicePlace::followRoom),
             new Tried("site-access", AdvicePlace::way, AdvicePlace::followWay, AdvicePlace::measuredWay),
             new Tried("site-circuit", AdvicePlace::circuit, AdvicePlace::followCircuit),
@@ -76,6 +78,38 @@ final class AdvicePlace {
             }
         }
         return Done.WHAT;
+    }
+
+    /** Ways of which a step here and there does not say what is seen. */
+    private static ObjectNode order(SplittableRandom random) {
+        ObjectNode sheet = object();
+        for (String way : List.of("up", "down", "afterCut")) {
+            ArrayNode steps = sheet.putArray(way);
+            int many = way.equals("up") ? 1 + random.nextInt(5) : random.nextInt(4);
+            for (int i = 0; i < many; i++) {
+                ObjectNode step = steps.addObject().put("what", "step {" + i + "}");
+                if (often(random, 60)) {
+                    step.put("seen", "a lamp");
+                }
+            }
+        }
+        return sheet;
+    }
+
+    private static Done followOrder(ObjectNode sheet, Step step, SplittableRandom random) {
+        Matcher target =
+                Pattern.compile("([a-zA-Z]+)(\\d+)").matcher(step.instruction().target());
+        if (!target.matches() || !step.words().toLowerCase(Locale.ROOT).contains("write")) {
+            return Done.WHAT;
+        }
+        ArrayNode steps = (ArrayNode) sheet.get(target.group(1));
+        int number = Integer.parseInt(target.group(2));
+        if (number == 0) {
+            steps.addObject().put("what", "look").put("seen", "nothing glows");
+        } else {
+            ((ObjectNode) steps.get(number - 1)).put("seen", "a lamp");
+        }
+        return Done.DID;
     }
 
     /** What an amount of a room does to its air: its water stays in it while it is warmed or cooled. */

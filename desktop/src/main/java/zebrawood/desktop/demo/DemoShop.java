@@ -129,6 +129,7 @@ public final class DemoShop {
         Beam beam = new Beam(0.215, 2.9, 11.6, 10.2, 2);
         wren.climate(DAYS, 0, 0);
         wren.inventory(DAYS - 2, LocalTime.of(7, 20), "GA");
+        wren.startupOrder(450, LocalTime.of(7, 25), "RV");
         wren.access(DAYS - 2, LocalTime.of(7, 15), "GA", true, "bench room door", 1050, 640, 410);
         wren.circuit(DAYS - 2, LocalTime.of(7, 30), "GA", 1000, 780, 18);
         wren.extraction(DAYS - 2, LocalTime.of(7, 45), "GA", 360, 125, 4.2);
@@ -211,6 +212,7 @@ public final class DemoShop {
         Beam beam = new Beam(0.18, 2.4, 14.4, 9, 2);
         dunlin.climate(DAYS - 4, 0, 0);
         dunlin.inventory(DAYS - 4 - 2, LocalTime.of(7, 20), "GA");
+        dunlin.startupOrder(DAYS - 4 - 2, LocalTime.of(7, 25), "RV");
         dunlin.access(DAYS - 4 - 2, LocalTime.of(7, 15), "GA", true, "bench room door", 1050, 700, 380);
         dunlin.circuit(DAYS - 4 - 2, LocalTime.of(7, 30), "GA", 620, 0, 12);
         dunlin.gate(DAYS - 4, MORNING, "LO", 20);
@@ -246,6 +248,7 @@ public final class DemoShop {
         Beam beam = new Beam(0.056, 1.9, 31, 10, 3);
         kestrel.climate(DAYS - 12, 0, 0);
         kestrel.inventory(DAYS - 12 - 2, LocalTime.of(7, 20), "GA");
+        kestrel.startupOrder(DAYS - 12 - 2, LocalTime.of(7, 25), "RV");
         kestrel.access(DAYS - 12 - 2, LocalTime.of(7, 15), "GA", true, "bench room door", 1050, 520, 350);
         kestrel.circuit(DAYS - 12 - 2, LocalTime.of(7, 30), "GA", 260, 0, 22);
         kestrel.eyewear(210, LocalTime.of(8, 40), "GA");
@@ -270,6 +273,7 @@ public final class DemoShop {
         Beam beam = new Beam(0.041, 0.8, 184.8, 5, 3);
         heron.climate(DAYS - 20, 0, 0);
         heron.inventory(DAYS - 20 - 2, LocalTime.of(7, 20), "GA");
+        heron.startupOrder(DAYS - 20 - 2, LocalTime.of(7, 25), "RV");
         heron.access(DAYS - 20 - 2, LocalTime.of(7, 15), "GA", true, "bench room door", 1050, 560, 640);
         heron.circuit(DAYS - 20 - 2, LocalTime.of(7, 30), "GA", 520, 0, 24);
         heron.eyewear(180, LocalTime.of(8, 40), "GA");
@@ -298,6 +302,7 @@ public final class DemoShop {
         Beam beam = new Beam(0.028, 1.1, 214.6, 5.2, 3);
         plover.climate(DAYS - 33, 0, 0);
         plover.inventory(DAYS - 33 - 2, LocalTime.of(7, 20), "GA");
+        plover.startupOrder(DAYS - 33 - 2, LocalTime.of(7, 25), "RV");
         plover.access(DAYS - 33 - 2, LocalTime.of(7, 15), "GA", false, "loft door", 860, 610, 330);
         plover.circuit(DAYS - 33 - 2, LocalTime.of(7, 30), "GA", 410, 300, 31);
         plover.eyewear(150, LocalTime.of(8, 40), "GA");
@@ -334,6 +339,7 @@ public final class DemoShop {
         MachineDiary bittern = life(Plates.bittern(), DAYS - 41);
         bittern.climate(DAYS - 41, -2, 0);
         bittern.inventory(DAYS - 42, LocalTime.of(7, 20), "GA");
+        bittern.startupOrder(DAYS - 42, LocalTime.of(7, 25), "RV");
         bittern.access(DAYS - 42, LocalTime.of(7, 15), "GA", false, "hall gate", 2600, 900, 800);
         bittern.water(DAYS - 42, LocalTime.of(8, 0), "RV", BITTERN);
         served(bittern, DAYS - 90, BITTERN);

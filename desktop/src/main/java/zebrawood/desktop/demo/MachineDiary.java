@@ -20,6 +20,7 @@ import java.util.UUID;
 import java.util.random.RandomGenerator;
 import java.util.stream.Stream;
 import zebrawood.benches.inventory.PartsList;
+import zebrawood.benches.switching.UsualOrder;
 import zebrawood.core.access.AccessReadings;
 import zebrawood.core.access.SiteAccess;
 import zebrawood.core.air.AirAssist;
@@ -59,6 +60,7 @@ import zebrawood.core.safety.Bar;
 import zebrawood.core.safety.FirstLight;
 import zebrawood.core.site.ClimateReadings;
 import zebrawood.core.site.SiteClimate;
+import zebrawood.core.switching.SwitchingOrder;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.core.work.TakenAlong;
@@ -234,6 +236,15 @@ final class MachineDiary {
                             : Map.of(),
                     Optional.empty());
         });
+    }
+
+    /** In which order it is switched on: the usual one of its family, as the manual has it. */
+    void startupOrder(int daysAgo, LocalTime at, String by) {
+        plan(
+                daysAgo,
+                at,
+                by,
+                () -> measure(new SwitchingOrder(), UsualOrder.of(plate.family()), Map.of(), Optional.empty()));
     }
 
     /** The hygrometer read: the season, a little chance, held within what this room's heating keeps. */

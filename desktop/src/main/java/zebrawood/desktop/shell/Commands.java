@@ -85,6 +85,7 @@ final class Commands {
                 new Jump.Target("Start of work", "Ctrl+B", this::start),
                 new Jump.Target("Service firing, covers open", "command", this::service),
                 new Jump.Target("A second person at the gate: asked or not", "command", this::secondPerson),
+                new Jump.Target("Switch on, switch off", "start-up order", this::switchOn),
                 new Jump.Target("Work result", "Ctrl+R", this::work),
                 new Jump.Target("What was different?", "Ctrl+D", this::difference),
                 new Jump.Target("Eyewear of the shop", "register", shell::eyewear),
@@ -170,6 +171,10 @@ final class Commands {
                                                 entry -> shell.difference(entry, Optional.empty()),
                                                 () -> desk.tell("No work result stands on record for this machine yet; "
                                                         + "Ctrl+R types one.")))));
+    }
+
+    private void switchOn() {
+        forMachine("Which machine is switched?", id -> shell.stop(id, "startup-order"));
     }
 
     private void service() {

@@ -321,7 +321,7 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
     @Override
     public void begin() {
         if (shown.isPresent()) {
-            slip.begin();
+            bench.followed().ifPresentOrElse(Node::requestFocus, slip::begin);
             return;
         }
         bench.missing()

@@ -82,6 +82,11 @@ public interface Bench<R extends Record, F extends Record> {
         return Optional.empty();
     }
 
+    /** What one follows where an entry is shown, such as steps. */
+    default Optional<Node> followed() {
+        return Optional.empty();
+    }
+
     /** Files to be kept with the entry. */
     default List<NewAttachment> attachments() {
         return List.of();
