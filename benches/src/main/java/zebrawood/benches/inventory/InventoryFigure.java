@@ -63,7 +63,7 @@ public final class InventoryFigure implements Exhibit<InventoryReadings, Invento
                 parts.stream().collect(Collectors.groupingBy(Part::group, LinkedHashMap::new, Collectors.toList()));
         double y = 14;
         for (Map.Entry<String, List<Part>> group : groups.entrySet()) {
-            pen.text(0, y + 4, pen.fitting(group.getKey(), WORDS - 8, Lettering.TEXT), Lettering.TEXT, Tone.INK);
+            pen.text(0, y + 4, firstWords(pen, group.getKey(), WORDS - 8, Lettering.TEXT), Lettering.TEXT, Tone.INK);
             double x = WORDS + MARK / 2;
             for (Part part : group.getValue()) {
                 Shapes.mark(pen, shape(part.state()), x, y, MARK - 4);
@@ -76,6 +76,11 @@ public final class InventoryFigure implements Exhibit<InventoryReadings, Invento
             y += ROW;
         }
         return y;
+    }
+
+    /** As many of the first words as have room: the table beside it has all of them. */
+    private static String firstWords(Pen pen, String text, double width, Lettering lettering) {
+        return pen.wrapped(text, width, lettering).stream().findFirst().orElse("");
     }
 
     private static StopState shape(State state) {
@@ -104,7 +109,12 @@ public final class InventoryFigure implements Exhibit<InventoryReadings, Invento
                     .findFirst()
                     .orElse("");
             pen.text(x + 5, y + 13, String.valueOf(number), Lettering.CAPTION, Tone.QUIET);
-            pen.text(x + 5, y + 27, pen.fitting(from, wide - 10, Lettering.CAPTION), Lettering.CAPTION, Tone.READING);
+            pen.text(
+                    x + 5,
+                    y + 27,
+                    firstWords(pen, from, wide - 10, Lettering.CAPTION),
+                    Lettering.CAPTION,
+                    Tone.READING);
         }
     }
 
@@ -144,10 +154,7 @@ public final class InventoryFigure implements Exhibit<InventoryReadings, Invento
         pen.text(
                 left,
                 bottom - 3,
-                least.isPresent()
-                        ? "allowed, dashed: "
-                                + Amount.mm(least.getAsDouble(), 0).text(units) + " or more"
-                        : "least: not known",
+                least.isPresent() ? "least " + Amount.mm(least.getAsDouble(), 0).text(units) : "least: not known",
                 Lettering.CAPTION,
                 Tone.INK,
                 Anchor.START);

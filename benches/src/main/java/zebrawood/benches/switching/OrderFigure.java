@@ -22,7 +22,8 @@ import zebrawood.kit.theme.Tone;
 public final class OrderFigure implements Exhibit<OrderReadings, OrderFinding> {
 
     private static final double TOP = 40;
-    private static final double MOST = 34;
+    private static final double MOST = 36;
+    private static final double LINE = 14;
 
     @Override
     public String title() {
@@ -31,7 +32,7 @@ public final class OrderFigure implements Exhibit<OrderReadings, OrderFinding> {
 
     @Override
     public double leastHeight() {
-        return 240;
+        return 300;
     }
 
     @Override
@@ -52,13 +53,13 @@ public final class OrderFigure implements Exhibit<OrderReadings, OrderFinding> {
     }
 
     private static void column(Pen pen, String title, List<Step> steps, double left, double wide, double height) {
-        pen.text(left, 14, pen.fitting(title, wide, Lettering.TEXT_BOLD), Lettering.TEXT_BOLD, Tone.WALNUT);
+        pen.text(left, 14, title, Lettering.TEXT_BOLD, Tone.WALNUT);
         if (steps.isEmpty()) {
             pen.text(left, TOP, "not written", Lettering.CAPTION, Tone.QUIET);
             return;
         }
         double apart = Math.min(MOST, (height - TOP - 8) / Math.max(1, steps.size() - 1));
-        if (apart < 20) {
+        if (apart < 2 * LINE) {
             pen.text(left, TOP, steps.size() + " steps", Lettering.CAPTION, Tone.QUIET);
             return;
         }
@@ -69,12 +70,17 @@ public final class OrderFigure implements Exhibit<OrderReadings, OrderFinding> {
             }
             pen.stroke(Path.circle(left + 9, y, 9), Stroke.of(Tone.WALNUT, 1.5));
             pen.text(left + 9, y + 4, String.valueOf(i + 1), Lettering.CAPTION, Tone.INK, Anchor.MIDDLE);
-            pen.text(
-                    left + 24,
-                    y + 4,
-                    pen.fitting(steps.get(i).what(), wide - 24, Lettering.CAPTION),
-                    Lettering.CAPTION,
-                    Tone.INK);
+            // where it is too long for two lines, the table has it whole
+            List<String> lines = pen.lines(steps.get(i).what(), wide - 24, Lettering.CAPTION, 2)
+                    .orElse(List.of("see the table"));
+            for (int line = 0; line < lines.size(); line++) {
+                pen.text(
+                        left + 24,
+                        y + 4 + (line - (lines.size() - 1) / 2.0) * LINE,
+                        lines.get(line),
+                        Lettering.CAPTION,
+                        Tone.INK);
+            }
             y += apart;
         }
     }

@@ -78,7 +78,8 @@ final class OrderView extends VBox {
         text.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
             if (event.getCode() == KeyCode.TAB && !event.isControlDown()) {
                 event.consume();
-                (event.isShiftDown() ? ways.get(0) : strip).requestFocus();
+                text.fireEvent(new KeyEvent(
+                        KeyEvent.KEY_PRESSED, "", "", KeyCode.TAB, event.isShiftDown(), true, false, false));
             }
         });
         VBox.setVgrow(text, Priority.ALWAYS);

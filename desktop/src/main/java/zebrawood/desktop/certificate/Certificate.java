@@ -60,7 +60,7 @@ public final class Certificate {
     private static final long MOST_TO_CHECK = 100_000;
 
     /** more stops than these stand beside each other, each with its key figure */
-    private static final int MANY = 16;
+    private static final int MANY = 11;
 
     /** px under the line one signs on, and between one and the next */
     private static final double SIGNED = 48;

@@ -262,6 +262,8 @@ final class RouteColumn extends BorderPane {
                         : (parts.isShared() ? stop.card().title() + ": " : "")
                                 + stop.note().orElse(begun ? "draft kept" : state.word()),
                 "caption");
+        under.setWrapText(true);
+        under.setMinHeight(Region.USE_PREF_SIZE);
         Optional<Instant> wait = parts.stops().stream()
                 .map(each -> shown.waits().get(each.card().id()))
                 .filter(Objects::nonNull)
