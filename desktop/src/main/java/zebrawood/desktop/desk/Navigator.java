@@ -56,6 +56,9 @@ public interface Navigator {
     /** Opens the register of the shop's eyewear. */
     void eyewear();
 
+    /** Opens the plan of a visit. */
+    void visit();
+
     void certificate(String machineId);
 
     /** Lays something over the window; Escape takes it away again. */

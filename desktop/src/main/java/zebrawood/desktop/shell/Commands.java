@@ -88,6 +88,7 @@ final class Commands {
                 new Jump.Target("Switch on, switch off", "start-up order", this::switchOn),
                 new Jump.Target("Work result", "Ctrl+R", this::work),
                 new Jump.Target("What was different?", "Ctrl+D", this::difference),
+                new Jump.Target("Plan a visit", "the day", shell::visit),
                 new Jump.Target("Eyewear of the shop", "register", shell::eyewear),
                 new Jump.Target("Edit the parts list of the inventory", "command", this::partsList),
                 new Jump.Target("Open a point", "command", () -> forMachine("On which machine?", shell::point)),

@@ -28,6 +28,7 @@ import zebrawood.desktop.page.FramedPage;
 import zebrawood.desktop.recording.RecordingOverlay;
 import zebrawood.desktop.route.RoutePage;
 import zebrawood.desktop.shop.ShopPage;
+import zebrawood.desktop.visit.VisitPage;
 import zebrawood.desktop.work.WorkPage;
 import zebrawood.kit.theme.Fonts;
 import zebrawood.kit.theme.Ground;
@@ -283,6 +284,14 @@ public final class Shell implements Navigator {
                     tell(StartSheet.said(name, ((Body.Started) entry.body()).check()));
                     page.ifPresent(FramedPage::refresh);
                 })));
+    }
+
+    @Override
+    public void visit() {
+        if (!waits()) {
+            put(new VisitPage(desk, this, machineId()));
+            page().begin();
+        }
     }
 
     @Override

@@ -78,6 +78,7 @@ public final class ShopPage extends HBox implements FramedPage {
     private final Label caption = Words.label("", "caption");
     private final PressableWords add;
     private final PressableWords register;
+    private final PressableWords visit;
     private final double roomWidth;
     private Optional<EmptyFloor> empty = Optional.empty();
     private final ChangeListener<List<MachineStatus>> onMachines = (value, before, now) -> showAll();
@@ -103,7 +104,10 @@ public final class ShopPage extends HBox implements FramedPage {
         register = new PressableWords("Eyewear", navigator::eyewear, "outline");
         register.setId("register");
         register.setMinWidth(Region.USE_PREF_SIZE);
-        HBox head = new HBox(12, words, gap, register, add);
+        visit = new PressableWords("Visit", navigator::visit, "outline");
+        visit.setId("visit");
+        visit.setMinWidth(Region.USE_PREF_SIZE);
+        HBox head = new HBox(12, words, gap, visit, register, add);
         head.setPadding(new Insets(16, 28, 0, 28));
         floorPlace.setMinHeight(MachineOnFloor.HEIGHT + 14);
         floorPlace.setMaxHeight(MachineOnFloor.HEIGHT + 14);
@@ -348,6 +352,7 @@ public final class ShopPage extends HBox implements FramedPage {
             floorPlace.setManaged(!machines.isEmpty());
             add.setVisible(!machines.isEmpty());
             register.setVisible(!machines.isEmpty());
+            visit.setVisible(!machines.isEmpty());
             for (MachineStatus machine : machines) {
                 double width = Math.max(least, MachineFigure.widthMm(machine.plate()) * scale + STAND_GAP) + spread;
                 PressableDrawing stand = MachineOnFloor.of(desk, navigator, machine, scale, width);

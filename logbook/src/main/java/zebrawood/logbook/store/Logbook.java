@@ -186,6 +186,14 @@ public final class Logbook implements AutoCloseable {
                 .toList();
     }
 
+    /**
+     * Minutes that passed between a reading and the entry before it on the same machine, by stop, of the newest
+     * entries; what is shorter than half a minute or longer than an hour and a half was no work in between.
+     */
+    public Map<String, List<Double>> paces() {
+        return read(Paces::of);
+    }
+
     /** What differed between two entries of a machine. */
     public Comparison compare(Entry one, Entry other) {
         return read(rows -> Comparison.of(

@@ -1,0 +1,590 @@
+package zebrawood.desktop.visit;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.application.Platform;
+import javafx.beans.value.ChangeListener;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import zebrawood.core.entry.Body;
+import zebrawood.core.machine.Plate;
+import zebrawood.core.procedure.Hazard;
+import zebrawood.core.procedure.Help;
+import zebrawood.core.reading.ReadingException;
+import zebrawood.core.route.MachineStatus;
+import zebrawood.core.route.StopState;
+import zebrawood.core.site.ClimateReadings;
+import zebrawood.core.units.Quantity;
+import zebrawood.core.units.Typed;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.core.units.UnreadableException;
+import zebrawood.core.visit.Acclimatising;
+import zebrawood.core.visit.Crew;
+import zebrawood.core.visit.Pace;
+import zebrawood.core.visit.Plan;
+import zebrawood.core.visit.Planner;
+import zebrawood.core.visit.Task;
+import zebrawood.core.visit.VisitTasks;
+import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.desk.Navigator;
+import zebrawood.desktop.page.FramedPage;
+import zebrawood.desktop.recording.DraftKeeper;
+import zebrawood.kit.form.Draft;
+import zebrawood.kit.view.Clip;
+import zebrawood.kit.view.DrawingSurface;
+import zebrawood.kit.view.FileDialogs;
+import zebrawood.kit.view.PressableWords;
+import zebrawood.kit.view.Printing;
+import zebrawood.kit.view.Slip;
+import zebrawood.kit.view.Words;
+
+/** What is done when and by whom on a visit, and when it is over; worked out anew with every entry and every minute. */
+public final class VisitPage extends HBox implements FramedPage {
+
+    /** under which names a plan is kept beside the logbook */
+    private static final String KEPT = "visit";
+
+    private static final String MACHINES = "machines";
+    private static final String TECHNICIANS = "technicians";
+    private static final String START = "start";
+    private static final String ELECTRICIAN = "electrician";
+    private static final String COLD = "cold";
+    private static final String BESIDES = "besides";
+    private static final int STEP_MIN = 5;
+
+    private final Desk desk;
+    private final Navigator navigator;
+    private final Draft draft = new Draft();
+    private final DraftKeeper keeper;
+    private final FlowPane choices = new FlowPane(14, 4);
+    private final List<TextField> fields = new ArrayList<>();
+    private final Label head = Words.label("", "head");
+    private final Label problem = Words.wrapped("", "problem");
+    private final DrawingSurface drawing;
+    private final VBox rows = new VBox();
+    private final Slip slip;
+    private final Button second = new Button();
+    private final Timeline minutes = new Timeline(new KeyFrame(javafx.util.Duration.seconds(30), event -> plan()));
+    private final ChangeListener<List<MachineStatus>> arrived = (value, before, now) -> plan();
+    private Pace pace = new Pace(Map.of());
+    private Optional<VisitDay> day = Optional.empty();
+
+    /** @param at the machine one was at last: it is in the plan of a first visit */
+    public VisitPage(Desk desk, Navigator navigator, Optional<String> at) {
+        this.desk = desk;
+        this.navigator = navigator;
+        keeper = new DraftKeeper(desk, KEPT, KEPT, draft, told -> {});
+        drawing = new DrawingSurface(desk.look());
+        slip = new Slip(desk.look());
+        second.setId("visit-second");
+        second.setOnAction(event -> type(TECHNICIANS, technicians() == 1 ? "2" : "1"));
+        second.getStyleClass().setAll("button", "outline");
+        FlowPane asked = new FlowPane(
+                14,
+                6,
+                second,
+                asked(START, "begins at", "now", 90),
+                asked(ELECTRICIAN, "electrician comes at", "not coming", 120),
+                asked(COLD, "came in from the cold at", "it did not", 150));
+        asked.setAlignment(Pos.BOTTOM_LEFT);
+        problem.managedProperty().bind(problem.textProperty().isNotEmpty());
+        TextField besides = field(BESIDES, "Dunlin: glue the mirror mount, 5 min, wait 2 h; ...");
+        VBox inner = new VBox(
+                10,
+                choices,
+                asked,
+                new VBox(2, Words.label("Besides: what else is done, parted by ;", "caption"), besides),
+                problem,
+                drawing,
+                rows);
+        inner.setPadding(new Insets(0, 16, 12, 0));
+        ScrollPane scroll = new ScrollPane(inner);
+        scroll.setFitToWidth(true);
+        scroll.setFocusTraversable(false);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        VBox page = new VBox(
+                8,
+                new VBox(
+                        2,
+                        head,
+                        Words.label(
+                                "a lane a person; thick edge: the finish moves when this does; sand: it waits by itself",
+                                "caption")),
+                scroll);
+        page.setPadding(new Insets(14, 12, 8, 28));
+        HBox.setHgrow(page, Priority.ALWAYS);
+        HBox.setMargin(slip, new Insets(12, 16, 12, 8));
+        getChildren().addAll(page, slip);
+        buttons();
+        minutes.setCycleCount(Animation.INDEFINITE);
+        sceneProperty().addListener((value, before, scene) -> {
+            if (scene == null) {
+                minutes.stop();
+                desk.machines().removeListener(arrived);
+            } else {
+                minutes.play();
+                desk.machines().addListener(arrived);
+            }
+        });
+        load(at);
+    }
+
+    private void load(Optional<String> at) {
+        desk.later(
+                () -> {
+                    pace = new Pace(desk.logbook().paces());
+                    return desk.logbook().findDraft(KEPT, KEPT);
+                },
+                kept -> {
+                    kept.ifPresentOrElse(
+                            half -> draft.fill(Draft.fromJson(half.content())),
+                            () -> draft.fill(
+                                    Map.of(MACHINES, new Draft.Text(at.orElse(firstToDo()), UnitChoice.METRIC))));
+                    fields.forEach(
+                            field -> field.setText(draft.text(field.getId().substring("visit-".length()))));
+                    plan();
+                });
+    }
+
+    /** The machine that waits for the most urgent thing. */
+    private String firstToDo() {
+        return desk.machines().get().stream()
+                .filter(machine -> !machine.todo().isEmpty())
+                .map(MachineStatus::machineId)
+                .findFirst()
+                .orElse("");
+    }
+
+    private void buttons() {
+        Button calendar = new Button("Save as calendar");
+        calendar.setId("visit-calendar");
+        calendar.getStyleClass().setAll("button", "strong");
+        calendar.setMaxWidth(Double.MAX_VALUE);
+        calendar.setOnAction(event -> day.ifPresent(this::save));
+        Button print = new Button("Print the sheet");
+        print.setId("visit-print");
+        print.getStyleClass().setAll("button", "outline");
+        print.setMaxWidth(Double.MAX_VALUE);
+        print.setOnAction(event -> Printing.print((Parent) getChildren().get(0)));
+        slip.bottom(calendar, print);
+    }
+
+    private TextField field(String name, String prompt) {
+        TextField field = new TextField();
+        field.setId("visit-" + name);
+        field.setPromptText(prompt);
+        Words.follow(field);
+        field.textProperty().addListener((value, before, now) -> {
+            if (!now.equals(draft.text(name))) {
+                type(name, now);
+            }
+        });
+        field.setOnAction(event -> {
+            int next = fields.indexOf(field) + 1;
+            fields.get(next % fields.size()).requestFocus();
+        });
+        fields.add(field);
+        return field;
+    }
+
+    private Node asked(String name, String words, String prompt, double width) {
+        TextField field = field(name, prompt);
+        field.setAccessibleText(words);
+        field.setPrefWidth(width);
+        return new VBox(2, Words.label(words, "caption"), field);
+    }
+
+    private void type(String name, String text) {
+        draft.type(name, text, UnitChoice.METRIC);
+        keeper.typed();
+        plan();
+    }
+
+    private int technicians() {
+        return draft.text(TECHNICIANS).equals("2") ? 2 : 1;
+    }
+
+    private Set<String> chosen() {
+        return Arrays.stream(draft.text(MACHINES).split(",")).collect(Collectors.toSet());
+    }
+
+    private void plan() {
+        showChoices();
+        second.setText(technicians() == 2 ? "Two technicians" : "One technician");
+        try {
+            day = Optional.of(planned());
+            problem.setText("");
+        } catch (NotPlanned told) {
+            day = Optional.empty();
+            problem.setText(told.getMessage());
+        } catch (IllegalArgumentException told) {
+            day = Optional.empty();
+            problem.setText(Words.sentence(told.getMessage()));
+        }
+        show();
+    }
+
+    /** What is typed wrongly; its message is a sentence that says what to type. */
+    private static final class NotPlanned extends Exception {
+        private static final long serialVersionUID = 1;
+
+        NotPlanned(String sentence) {
+            super(sentence);
+        }
+    }
+
+    private VisitDay planned() throws NotPlanned {
+        Instant now = desk.now().truncatedTo(ChronoUnit.MINUTES);
+        LocalDateTime wall = desk.local(now);
+        ZoneOffset zone =
+                ZoneOffset.ofTotalSeconds((int) Duration.between(LocalDateTime.ofInstant(now, ZoneOffset.UTC), wall)
+                        .toSeconds());
+        LocalDateTime start = clock(START, wall).orElse(wall);
+        // what is over already is not planned again: the rest goes on from now
+        LocalDateTime from = up(start.isBefore(wall) ? wall : start);
+        Optional<LocalDateTime> comes = clock(ELECTRICIAN, wall);
+        OptionalInt electrician = comes.isPresent()
+                ? OptionalInt.of(
+                        (int) Math.max(0, Duration.between(from, comes.get()).toMinutes()))
+                : OptionalInt.empty();
+        Crew crew = new Crew(technicians(), electrician);
+        List<MachineStatus> machines = desk.machines().get().stream()
+                .filter(machine -> chosen().contains(machine.machineId()))
+                .toList();
+        List<Task> tasks = new ArrayList<>(VisitTasks.of(
+                machines, new VisitTasks.Asked(acclimatise(machines), comes.isPresent(), Map.of()), pace::minutes));
+        tasks.addAll(besides(machines));
+        return new VisitDay(Planner.plan(tasks, crew), crew, from.toInstant(zone), from);
+    }
+
+    /** To the next five minutes: nobody reads a plan by the minute. */
+    private static LocalDateTime up(LocalDateTime at) {
+        int over = at.getMinute() % STEP_MIN;
+        return over == 0 ? at : at.plusMinutes(STEP_MIN - over);
+    }
+
+    private Optional<LocalDateTime> clock(String name, LocalDateTime today) throws NotPlanned {
+        String text = draft.text(name).strip().replace('.', ':');
+        if (text.isEmpty()) {
+            return Optional.empty();
+        }
+        if (!text.matches("([01]?\\d|2[0-3])(:[0-5]\\d)?")) {
+            throw new NotPlanned("Type a time of the day, such as 9:30, instead of \"" + text + "\".");
+        }
+        String[] parts = text.split(":");
+        return Optional.of(today.toLocalDate()
+                .atTime(LocalTime.of(Integer.parseInt(parts[0]), parts.length > 1 ? Integer.parseInt(parts[1]) : 0)));
+    }
+
+    private Map<String, Integer> acclimatise(List<MachineStatus> machines) throws NotPlanned {
+        String text = draft.text(COLD).strip();
+        Map<String, Integer> minutes = new HashMap<>();
+        if (text.isEmpty()) {
+            return minutes;
+        }
+        double came;
+        try {
+            came = Typed.read(text, Quantity.TEMPERATURE, desk.units().get()).base();
+        } catch (UnreadableException unreadable) {
+            throw new NotPlanned("How cold the machine was when it came in: " + unreadable.getMessage() + ".");
+        }
+        for (MachineStatus machine : machines) {
+            ClimateReadings room = room(machine)
+                    .orElseThrow(() -> new NotPlanned(
+                            "Read the climate of the room of " + machine.plate().name()
+                                    + " first: its dew point says how long the machine has to stand."));
+            try {
+                minutes.put(
+                        machine.machineId(),
+                        Acclimatising.minutes(
+                                came,
+                                room.airTemperatureC(),
+                                room.relativeHumidityPct(),
+                                machine.plate()
+                                        .size()
+                                        .map(Plate.Size::massKg)
+                                        .flatMap(mass -> mass.isPresent()
+                                                ? Optional.of(mass.getAsDouble())
+                                                : Optional.<Double>empty())
+                                        .orElse(0.0)));
+            } catch (ReadingException refused) {
+                throw new NotPlanned("How cold the machine was when it came in: " + refused.getMessage() + ".");
+            }
+        }
+        return minutes;
+    }
+
+    private static Optional<ClimateReadings> room(MachineStatus machine) {
+        return machine.stops().stream()
+                .filter(stop -> stop.card().id().equals("site-climate"))
+                .flatMap(stop -> stop.reading().stream())
+                .flatMap(reading -> reading.measured().stream())
+                .filter(Body.Measured::isRead)
+                .map(measured -> (ClimateReadings) measured.readings())
+                .findFirst();
+    }
+
+    private List<Task> besides(List<MachineStatus> machines) throws NotPlanned {
+        List<Task> tasks = new ArrayList<>();
+        for (String line : draft.text(BESIDES).split(";")) {
+            if (!line.isBlank()) {
+                try {
+                    tasks.add(Besides.read(
+                            line.strip(),
+                            tasks.size() + 1,
+                            machines.stream()
+                                    .map(machine -> machine.plate().name())
+                                    .toList()));
+                } catch (Besides.Unread unread) {
+                    throw new NotPlanned(unread.getMessage());
+                }
+            }
+        }
+        return tasks;
+    }
+
+    private void showChoices() {
+        List<MachineStatus> machines = desk.machines().get();
+        if (choices.getChildren().size() != machines.size()) {
+            choices.getChildren().clear();
+            for (MachineStatus machine : machines) {
+                CheckBox box = new CheckBox(machine.plate().name());
+                box.setId("visit-" + machine.machineId());
+                box.getStyleClass().add("tick");
+                box.setOnAction(event -> {
+                    List<String> now = new ArrayList<>(chosen());
+                    now.remove("");
+                    if (box.isSelected()) {
+                        now.add(machine.machineId());
+                    } else {
+                        now.remove(machine.machineId());
+                    }
+                    type(MACHINES, now.stream().sorted().collect(Collectors.joining(",")));
+                });
+                choices.getChildren().add(box);
+            }
+        }
+        for (int i = 0; i < machines.size(); i++) {
+            ((CheckBox) choices.getChildren().get(i))
+                    .setSelected(chosen().contains(machines.get(i).machineId()));
+        }
+    }
+
+    private void show() {
+        rows.getChildren().clear();
+        boolean any = day.filter(now -> !now.plan().timed().isEmpty()).isPresent();
+        drawing.setVisible(any);
+        drawing.setManaged(any);
+        List<Node> parts = new ArrayList<>();
+        if (day.isEmpty()) {
+            head.setText("The visit");
+            parts.add(slip.verdict(StopState.OPEN, "NOT PLANNED"));
+            parts.add(Slip.act("Put right what is marked.", Optional.empty()));
+        } else if (!any && day.get().plan().cannot().isEmpty()) {
+            head.setText("Nothing to do there");
+            parts.add(slip.verdict(StopState.PASSED, "NOTHING TO DO"));
+            parts.add(Slip.act("Tick a machine that waits for you.", Optional.empty()));
+        } else {
+            shown(day.get(), parts);
+        }
+        slip.show(parts);
+    }
+
+    private void shown(VisitDay now, List<Node> parts) {
+        Plan plan = now.plan();
+        head.setText("Over at " + now.clock(plan.finish()) + ": " + plan.timed().size()
+                + (plan.timed().size() == 1 ? " task" : " tasks") + " from " + now.clock(0));
+        double high = VisitFigure.height(now);
+        drawing.setMinHeight(high);
+        drawing.setPrefHeight(high);
+        drawing.show(VisitFigure.of(now), head.getText() + ", drawn as a day");
+        int number = 1;
+        for (Plan.Timed timed : plan.timed()) {
+            rows.getChildren().add(row(now, timed, number++));
+        }
+        plan.cannot()
+                .forEach(task -> rows.getChildren()
+                        .add(Words.wrapped(
+                                "Not planned: " + task.title() + ", " + task.machine() + ". It needs "
+                                        + (task.who() == Task.Who.ONE || task.who() == Task.Who.NOBODY
+                                                ? "what cannot be done before it"
+                                                : task.who().words())
+                                        + ".",
+                                "problem")));
+        int hands =
+                plan.timed().stream().mapToInt(timed -> timed.task().hands()).sum();
+        parts.add(slip.verdict(StopState.NOTE, "OVER AT " + now.clock(plan.finish())));
+        plan.timed().stream()
+                .findFirst()
+                .ifPresent(first -> parts.add(Slip.act(
+                        "First: " + first.task().title() + ", " + first.task().machine() + ".",
+                        Optional.of(VisitDay.lasts(first) + ". " + now.meanwhile(first)))));
+        parts.add(Slip.evidence(List.of(
+                new Body.Pair("hands", hands + " min"),
+                new Body.Pair(
+                        "waiting",
+                        plan.timed().stream()
+                                        .mapToInt(timed -> timed.task().waits())
+                                        .sum() + " min"),
+                new Body.Pair("no plan is over before", now.clock(plan.bound())),
+                new Body.Pair("minutes learned here", pace.learned() + " stops"))));
+        parts.add(Slip.quiet("Press a line to go to its stop. What is recorded leaves the plan by itself."));
+    }
+
+    private Node row(VisitDay now, Plan.Timed timed, int number) {
+        Label at = Words.label(now.clock(timed.from()), "bold");
+        at.setMinWidth(52);
+        Label which = Words.label(String.valueOf(number), "quiet");
+        which.setMinWidth(24);
+        Task task = timed.task();
+        PressableWords what =
+                new PressableWords(task.machine() + ": " + task.title(), () -> open(task), "flat", "by-hand");
+        what.setId("visit-row-" + number);
+        what.setMinHeight(34);
+        Label lasts = Words.wrapped(
+                VisitDay.lasts(timed) + (timed.lanes().isEmpty() ? "" : "; " + now.who(timed)), "caption");
+        VBox words = new VBox(what, lasts);
+        String meanwhile = now.meanwhile(timed);
+        if (!meanwhile.isEmpty()) {
+            words.getChildren().add(Words.wrapped(meanwhile, "small"));
+        }
+        HBox.setHgrow(words, Priority.ALWAYS);
+        Label critical = Words.label(timed.critical() ? "moves the finish" : "", "caption");
+        critical.setMinWidth(Region.USE_PREF_SIZE);
+        HBox row = new HBox(8, which, at, words, critical);
+        row.setAlignment(Pos.CENTER_LEFT);
+        row.getStyleClass().add("settings-row");
+        return row;
+    }
+
+    private void open(Task task) {
+        String[] steps = task.id().split("/");
+        if (steps.length > 1 && !steps[1].equals("acclimatise")) {
+            navigator.stop(steps[0], steps[1]);
+        } else {
+            desk.tell("That is no stop: it is done, or waited for, and then it is over.");
+        }
+    }
+
+    private void save(VisitDay now) {
+        Optional<Path> file =
+                FileDialogs.toSave(getScene(), "visit-" + now.local().toLocalDate() + ".ics");
+        if (file.isPresent()) {
+            try {
+                Files.writeString(file.get(), VisitCalendar.of(now));
+                desk.tell("The visit is saved as a calendar: " + file.get().getFileName() + ".");
+            } catch (IOException e) {
+                desk.tell("The calendar could not be saved there: choose another folder.");
+            }
+        }
+    }
+
+    @Override
+    public Node view() {
+        return this;
+    }
+
+    @Override
+    public Place place() {
+        return Place.SHOP;
+    }
+
+    @Override
+    public Heading heading() {
+        return new Heading("Visit", "the day, by order, people and waits", "");
+    }
+
+    @Override
+    public Foot foot() {
+        return new Foot(Hazard.LIFTING.caution() + " " + Hazard.MAINS.caution(), true, Optional.empty());
+    }
+
+    @Override
+    public Optional<Explained> help() {
+        Help help = new Help(
+                List.of("Which machines, how many people, when it begins, when the electrician comes."),
+                List.of(
+                        "Tick the machines. What is open, due or not right there is planned.",
+                        "Type how cold a machine came in: until nothing can sweat it stands switched off.",
+                        "Besides: \"Dunlin: glue the mirror mount, 5 min, wait 2 h\"; add \"two\" or \"electrician\" where "
+                                + "they are needed.",
+                        "Go by the lines. What is recorded leaves the plan, and the finish is worked out anew."),
+                "Waits are long and hands are short: what waits is begun first, and something else is done meanwhile.",
+                List.of("A plan is no leave to fire: the gate says when."));
+        return Optional.of(new Explained("Visit", help, foot().words()));
+    }
+
+    @Override
+    public Optional<Parent> printed() {
+        return Optional.of((Parent) getChildren().get(0));
+    }
+
+    @Override
+    public void begin() {
+        Platform.runLater(() -> fields.get(0).requestFocus());
+    }
+
+    @Override
+    public void refresh() {
+        plan();
+    }
+
+    /** Puts the plan on the clipboard, a line a task. */
+    @Override
+    public void copy() {
+        StringBuilder text = new StringBuilder("from\tmachine\ttask\thands min\twaits min\twho\n");
+        day.ifPresent(now -> now.plan()
+                .timed()
+                .forEach(timed -> text.append(now.clock(timed.from()))
+                        .append('\t')
+                        .append(timed.task().machine())
+                        .append('\t')
+                        .append(timed.task().title())
+                        .append('\t')
+                        .append(timed.task().hands())
+                        .append('\t')
+                        .append(timed.task().waits())
+                        .append('\t')
+                        .append(now.who(timed))
+                        .append('\n')));
+        Clip.put(text.toString());
+        desk.tell("The plan is on the clipboard.");
+    }
+
+    @Override
+    public void leave() {
+        keeper.finish();
+    }
+}
