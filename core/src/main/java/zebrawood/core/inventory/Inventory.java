@@ -163,7 +163,7 @@ public final class Inventory implements Procedure<InventoryReadings, InventoryFi
         count(finding, "damaged", State.DAMAGED, Sort.PART).ifPresent(evidence::add);
         finding.radiusLeftMm()
                 .ifPresent(left -> evidence.add(new Evidence(
-                        left < 0 ? "fibre bent too tight by" : "fibre, radius to spare",
+                        left < 0 ? "fibre bent too tight by" : "fibre, radius over the least",
                         Said.of(
                                 "{0}",
                                 left < 0

@@ -22,6 +22,9 @@ public final class VisitTasks {
     private static final Map<String, Integer> WAITS = Map.of("coolant-setpoint", 20);
 
     private static final Set<StopState> DONE = Set.of(StopState.PASSED, StopState.NOTE);
+    /** services that are looked at, filled or written while a machine is switched off */
+    private static final Set<String> UNPOWERED = Set.of("exhaust-duct", "eyewear", "startup-order", "coolant-mix");
+
     private static final String WAY_IN = "site-access";
     private static final String FILLING = "coolant-mix";
 
@@ -101,6 +104,8 @@ public final class VisitTasks {
             }
             if (card.fires()) {
                 after.addAll(cleared);
+            }
+            if (!needsNoPower(card)) {
                 after.addAll(stand);
             }
             tasks.add(new Task(
@@ -113,6 +118,11 @@ public final class VisitTasks {
                     after,
                     0));
         }
+    }
+
+    /** Whether it can be done on a machine that stands switched off. */
+    private static boolean needsNoPower(Card card) {
+        return card.phase() == Phase.PLACE || UNPOWERED.contains(card.id());
     }
 
     private static boolean isBeforeGate(Card card) {

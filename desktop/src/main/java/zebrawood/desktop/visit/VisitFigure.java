@@ -29,7 +29,7 @@ final class VisitFigure {
     private VisitFigure(Pen pen, VisitDay day, double width) {
         this.pen = pen;
         this.day = day;
-        scale = (width - LEFT - 12) / Math.max(HOUR / 2.0, day.plan().finish());
+        scale = (width - LEFT - 26) / Math.max(HOUR / 2.0, day.plan().finish());
     }
 
     static Figure of(VisitDay day) {
@@ -71,6 +71,11 @@ final class VisitFigure {
     private void lane(String name, int lane) {
         pen.text(0, y + LANE / 2 + 4, name, Lettering.SMALL, Tone.INK);
         pen.line(LEFT, y + LANE, x(day.plan().finish()), y + LANE, Stroke.of(Tone.HAIRLINE, 1));
+        int comes = day.crew().electricianFrom().orElse(0);
+        if (lane == Plan.ELECTRICIAN && comes <= day.plan().finish()) {
+            pen.line(x(comes), y, x(comes), y + LANE, Stroke.of(Tone.READING, 2));
+            pen.text(x(comes) + 4, y + 12, "comes", Lettering.CAPTION, Tone.READING);
+        }
         for (Plan.Timed timed : day.plan().timed()) {
             if (timed.lanes().contains(lane)) {
                 bar(timed);

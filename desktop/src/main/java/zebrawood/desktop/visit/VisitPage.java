@@ -447,7 +447,9 @@ public final class VisitPage extends HBox implements FramedPage {
                 plan.timed().stream().mapToInt(timed -> timed.task().hands()).sum();
         parts.add(slip.verdict(StopState.NOTE, "OVER AT " + now.clock(plan.finish())));
         plan.timed().stream()
+                .filter(timed -> timed.task().hands() > 0)
                 .findFirst()
+                .or(() -> plan.timed().stream().findFirst())
                 .ifPresent(first -> parts.add(Slip.act(
                         "First: " + first.task().title() + ", " + first.task().machine() + ".",
                         Optional.of(VisitDay.lasts(first) + ". " + now.meanwhile(first)))));
