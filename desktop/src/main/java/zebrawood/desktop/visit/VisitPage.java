@@ -44,6 +44,7 @@ import zebrawood.core.procedure.Help;
 import zebrawood.core.reading.ReadingException;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.StopState;
+import zebrawood.core.safety.FirstLight;
 import zebrawood.core.site.ClimateReadings;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.Typed;
@@ -61,6 +62,7 @@ import zebrawood.desktop.desk.Navigator;
 import zebrawood.desktop.page.FramedPage;
 import zebrawood.desktop.recording.DraftKeeper;
 import zebrawood.kit.form.Draft;
+import zebrawood.kit.form.TimedStep;
 import zebrawood.kit.view.Clip;
 import zebrawood.kit.view.DrawingSurface;
 import zebrawood.kit.view.FileDialogs;
@@ -96,7 +98,10 @@ public final class VisitPage extends HBox implements FramedPage {
     private final Slip slip;
     private final Button second = new Button();
     private final Timeline minutes = new Timeline(new KeyFrame(javafx.util.Duration.seconds(30), event -> plan()));
-    private final ChangeListener<List<MachineStatus>> arrived = (value, before, now) -> plan();
+    private final ChangeListener<List<MachineStatus>> arrived = (value, before, now) -> readWaits();
+    /** when waits of gates that run are over, by machine and bar */
+    private Map<String, Instant> waits = Map.of();
+
     private Pace pace = new Pace(Map.of());
     private Optional<VisitDay> day = Optional.empty();
 
@@ -174,6 +179,32 @@ public final class VisitPage extends HBox implements FramedPage {
                                     Map.of(MACHINES, new Draft.Text(at.orElse(firstToDo()), UnitChoice.METRIC))));
                     fields.forEach(
                             field -> field.setText(draft.text(field.getId().substring("visit-".length()))));
+                    readWaits();
+                    begin();
+                });
+    }
+
+    /** Reads which waits run at the gates, then plans. */
+    private void readWaits() {
+        List<String> ids =
+                desk.machines().get().stream().map(MachineStatus::machineId).toList();
+        desk.later(
+                () -> {
+                    Map<String, Instant> running = new HashMap<>();
+                    for (String id : ids) {
+                        Map<String, Draft.Text> texts = desk.logbook()
+                                .findDraft(id, FirstLight.ID)
+                                .map(kept -> Draft.fromJson(kept.content()))
+                                .orElse(Map.of());
+                        texts.keySet()
+                                .forEach(field -> TimedStep.named(field)
+                                        .ifPresent(bar -> TimedStep.over(texts, bar)
+                                                .ifPresent(over -> running.put(id + "/" + bar, over))));
+                    }
+                    return running;
+                },
+                running -> {
+                    waits = running;
                     plan();
                 });
     }
@@ -283,8 +314,11 @@ public final class VisitPage extends HBox implements FramedPage {
         List<MachineStatus> machines = desk.machines().get().stream()
                 .filter(machine -> chosen().contains(machine.machineId()))
                 .toList();
+        Map<String, Integer> over = new HashMap<>();
+        waits.forEach((bar, end) -> over.put(bar, (int) Math.max(
+                0, Math.ceil(Duration.between(from, desk.local(end)).toSeconds() / 60.0))));
         List<Task> tasks = new ArrayList<>(VisitTasks.of(
-                machines, new VisitTasks.Asked(acclimatise(machines), comes.isPresent(), Map.of()), pace::minutes));
+                machines, new VisitTasks.Asked(acclimatise(machines), comes.isPresent(), over), pace::minutes));
         tasks.addAll(besides(machines));
         return new VisitDay(Planner.plan(tasks, crew), crew, from.toInstant(zone), from);
     }
