@@ -40,6 +40,7 @@ final class OrderStrip extends VBox {
     private final Label wait = Words.wrapped("", "bold");
     private final Label seen = Words.wrapped("", "by-hand");
     private final Label otherwise = Words.wrapped("", "quiet");
+    private final Label then = Words.wrapped("", "by-hand");
     private final Timeline clock = new Timeline(new KeyFrame(javafx.util.Duration.seconds(1), event -> tellWait()));
     private List<Step> steps = List.of();
     private String title = "";
@@ -72,7 +73,8 @@ final class OrderStrip extends VBox {
                         act,
                         wait,
                         seen,
-                        otherwise);
+                        otherwise,
+                        then);
         addEventHandler(KeyEvent.KEY_PRESSED, this::pressed);
         addEventHandler(MouseEvent.MOUSE_CLICKED, event -> {
             requestFocus();
@@ -118,6 +120,7 @@ final class OrderStrip extends VBox {
                             .map(words -> "Right when: " + words)
                             .orElse("What is seen when it is right is not written."),
                     now.otherwise().map(words -> "In another order: " + words).orElse(""));
+            say(then, at + 1 < steps.size() ? "Then: " + steps.get(at + 1).what() : "");
             until = now.waitFor().flatMap(OrderStrip::time).map(workplace.now()::plus);
             until.ifPresent(end -> clock.play());
         }
@@ -130,6 +133,7 @@ final class OrderStrip extends VBox {
         say(wait, waiting);
         say(seen, right);
         say(otherwise, wrong);
+        say(then, "");
     }
 
     private static void say(Label label, String words) {

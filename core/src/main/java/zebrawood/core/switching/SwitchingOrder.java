@@ -81,7 +81,7 @@ public final class SwitchingOrder implements Procedure<OrderReadings, OrderFindi
         OrderFinding finding = new OrderFinding(
                 read.up().size(), read.down().size(), read.afterCut().size(), gaps);
         List<Instruction> instructions = gaps.isEmpty()
-                ? List.of(Instruction.of("order", Said.of("Follow it with the space bar: \"Switch on\", on the Route."))
+                ? List.of(Instruction.of("order", Said.of("Follow it with the space bar, beside the machine."))
                         .byHand(Said.of("Where the machine's manual says otherwise, the manual comes first.")))
                 : gaps.stream().map(SwitchingOrder::instruction).toList();
         return new Outcome<>(finding, gaps.isEmpty() ? Verdict.PASS : Verdict.UNCLEAR, instructions);

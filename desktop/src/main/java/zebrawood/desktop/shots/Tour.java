@@ -19,6 +19,7 @@ import java.util.SplittableRandom;
 import javafx.event.Event;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -77,16 +78,16 @@ public final class Tour {
         shot("circuit", () -> go().stop(machine("Plover"), "site-circuit"), this::kettle);
         shot("water", () -> go().stop(machine("Wren"), "coolant-heat"), this::bucket);
         shot("inventory", () -> go().stop(machine("Heron"), "inventory"), this::unpacked);
-        shot("gas", () -> go().stop(machine("Bittern"), "assist-gas"), () -> {});
         shot("eyewear", () -> go().stop(machine("Heron"), "eyewear"), () -> {});
         shot("register-eyewear", () -> go().eyewear(), () -> desk.ground().set(Ground.EYEWEAR));
         shot(
-                "climate-bad",
+                "startup",
                 () -> {
                     desk.ground().set(Ground.LIGHT);
-                    go().stop(machine("Plover"), "site-climate");
+                    go().stop(machine("Wren"), "startup-order");
                 },
-                this::damp);
+                this::thirdStep);
+        shot("visit", () -> go().visit(), this::twoMachines);
         shot("gate", () -> go().stop(machine("Dunlin"), "first-light"), () -> {});
         shot("settings-bad", () -> go().stop(machine("Wren"), "controller-settings"), () -> {});
         shot("ramp-good", () -> go().stop(machine("Wren"), "focus-ramp"), this::ramp);
@@ -109,24 +110,28 @@ public final class Tour {
                     go().work(machine("Wren"));
                 },
                 this::worked);
-        shot(
-                "difference",
-                () -> go().difference(
-                                desk.logbook()
-                                        .findNewest(machine("Wren"), "work")
-                                        .orElseThrow(),
-                                Optional.empty()),
-                () -> {});
     }
 
     private void shot(String name, Runnable go, Runnable there) {
         shots.add(new Shot(name, go, there));
     }
 
-    private void damp() {
-        press("again");
-        Nodes.type(root(), "airTemperatureC", "17.2");
-        Nodes.type(root(), "relativeHumidityPct", "74");
+    private void thirdStep() {
+        Node strip = Nodes.find(root(), "strip").orElseThrow();
+        for (int step = 0; step < 2; step++) {
+            Event.fireEvent(
+                    strip, new KeyEvent(KeyEvent.KEY_PRESSED, " ", "", KeyCode.SPACE, false, false, false, false));
+        }
+    }
+
+    /** Two machines, two people, and an electrician in the morning. */
+    private void twoMachines() {
+        for (String name : List.of("Dunlin", "Bittern")) {
+            ((CheckBox) Nodes.find(root(), "visit-" + machine(name)).orElseThrow()).fire();
+        }
+        press("visit-second");
+        Nodes.type(root(), "visit-electrician", "11:15");
+        Nodes.type(root(), "visit-besides", "Dunlin: glue the mirror mount, 5 min, wait 30 min");
     }
 
     /** Half gone through: a cable missing, a rule bent. */
