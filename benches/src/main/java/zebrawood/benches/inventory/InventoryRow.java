@@ -92,6 +92,12 @@ final class InventoryRow extends VBox {
         return line;
     }
 
+    /** Whether it can be answered now. */
+    void takes(boolean answers) {
+        setFocusTraversable(answers);
+        remark.setEditable(answers);
+    }
+
     boolean isOpen() {
         return draft.text(InventoryBench.state(line.name())).isEmpty();
     }

@@ -231,8 +231,10 @@ final class InventoryView extends VBox {
                         : open == rows.size()
                                 ? rows.size() + " lines to look at, before anything is switched on"
                                 : open + " of " + rows.size() + " lines to go");
-        rowsBox.setDisable(!now.measuring());
-        tray.forEach(field -> field.setDisable(!now.measuring()));
+        // what is recorded is only looked at, and stays as black as what is being written
+        rowsBox.setMouseTransparent(!now.measuring());
+        rows.forEach(row -> row.takes(now.measuring()));
+        tray.forEach(field -> field.setEditable(now.measuring()));
         bend.ifPresent(drawing -> drawing.show(
                 InventoryFigure.bend(now.readings().flatMap(InventoryReadings::fibre), place.units()),
                 "the tightest bend of the fibre beside what its maker allows"));

@@ -112,9 +112,7 @@ public final class GatePage implements StopView {
                         ? "The gate is open: all " + gate.bars().size() + " bars are lifted"
                         : gate.isCleared()
                                 ? "All bars are lifted; held shut by what failed: " + gate.heldInWords()
-                                : GateSlip.capital(GateSlip.count(
-                                                (int) (gate.bars().size() - gate.lifted())))
-                                        + " bars stand before the first pulse");
+                                : standing((int) (gate.bars().size() - gate.lifted())));
         bars.getChildren().clear();
         Optional<Gate.Line> hand = waits.inHand(gate);
         if (hand.isEmpty()) {
@@ -137,6 +135,11 @@ public final class GatePage implements StopView {
             number++;
         }
         slip.show(gate);
+    }
+
+    private static String standing(int many) {
+        return GateSlip.capital(GateSlip.count(many))
+                + (many == 1 ? " bar stands before the first pulse" : " bars stand before the first pulse");
     }
 
     private Node inHand(Gate.Line line, int number) {

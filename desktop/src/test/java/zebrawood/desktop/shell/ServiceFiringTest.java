@@ -2,10 +2,13 @@ package zebrawood.desktop.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -13,11 +16,28 @@ import zebrawood.core.entry.Body;
 import zebrawood.core.procedure.Phase;
 import zebrawood.core.route.Gate;
 
-/** Dunlin's gate and the work with its covers open, by keyboard, over two windows that end without a word. */
+/** Dunlin's gate and the work with its covers open, by keyboard, over two windows that are killed. */
 class ServiceFiringTest {
 
     @TempDir
     Path folder;
+
+    @TempDir
+    Path killed;
+
+    @TempDir
+    Path killedAgain;
+
+    /** What a kill at this moment would leave: all that lies in the folder, while the window is open. */
+    private static void asKilled(Path open, Path left) throws IOException {
+        try (Stream<Path> files = Files.walk(open)) {
+            for (Path file : files.filter(Files::isRegularFile).toList()) {
+                Path copy = left.resolve(open.relativize(file).toString());
+                Files.createDirectories(copy.getParent());
+                Files.copy(file, copy);
+            }
+        }
+    }
 
     private static String dunlin(Seat seat) {
         return Seat.onScreen(() -> seat.shell().machine("Dunlin"));
@@ -28,7 +48,7 @@ class ServiceFiringTest {
     }
 
     @Test
-    void theGateIsLiftedCoversAreOpenedAndBothClocksGoOnInTheNextWindow() {
+    void theGateIsLiftedCoversAreOpenedAndBothClocksSurviveAKill() throws IOException {
         try (Seat seat = Seat.atDemo(folder).as("LO")) {
             seat.jump("dunlin first light");
             seat.until(
@@ -42,8 +62,9 @@ class ServiceFiringTest {
                             .logbook()
                             .findDraft(dunlin(seat), "first-light")
                             .isPresent());
+            asKilled(folder, killed);
         }
-        try (Seat seat = new Seat(folder).as("LO").later(Duration.ofMinutes(6))) {
+        try (Seat seat = new Seat(killed).as("LO").later(Duration.ofMinutes(6))) {
             seat.jump("dunlin first light");
             seat.until("the wait goes on", () -> seat.says("4  Coolant flows, no bubble, no drip: wait 9:0"));
             AtTheGate hand = new AtTheGate(seat, dunlin(seat));
@@ -61,8 +82,9 @@ class ServiceFiringTest {
             begin(seat);
             assertThat(gate(seat).lets(Phase.BEAM)).isTrue();
             assertThat(gate(seat).lets(Phase.FOCUS)).isFalse();
+            asKilled(killed, killedAgain);
         }
-        try (Seat seat = new Seat(folder).as("LO").later(Duration.ofMinutes(24))) {
+        try (Seat seat = new Seat(killedAgain).as("LO").later(Duration.ofMinutes(24))) {
             seat.until(
                     "it is told at the foot of every page",
                     () -> seat.words("service-" + dunlin(seat)).startsWith("Dunlin, covers open: "));
