@@ -2,6 +2,7 @@ package zebrawood.benchmarks;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.Reader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.FileSystem;
 import java.nio.file.FileSystems;
@@ -10,6 +11,7 @@ import java.nio.file.Path;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Properties;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Pattern;
@@ -96,7 +98,31 @@ public final class Sentences {
                 }
             }
         }
+        try (Stream<Path> files = Files.walk(own)) {
+            for (Path file : files.filter(each -> each.toString().matches(".*\\.(properties|json)"))
+                    .sorted()
+                    .toList()) {
+                Set<String> into = phrases.computeIfAbsent(
+                        title(root.relativize(file).toString().replace('\\', '/')), key -> new LinkedHashSet<>());
+                data(file).filter(Sentences::isPhrase).forEach(into::add);
+            }
+        }
         phrases.values().removeIf(Set::isEmpty);
+    }
+
+    /** What stands in a file of data: the values of its names, or its texts. */
+    private static Stream<String> data(Path file) throws IOException {
+        if (file.toString().endsWith(".json")) {
+            return Pattern.compile("\"([^\"]+)\"")
+                    .matcher(Files.readString(file, StandardCharsets.UTF_8))
+                    .results()
+                    .map(found -> found.group(1));
+        }
+        Properties values = new Properties();
+        try (Reader text = Files.newBufferedReader(file, StandardCharsets.UTF_8)) {
+            values.load(text);
+        }
+        return values.stringPropertyNames().stream().sorted().map(values::getProperty);
     }
 
     private static String title(String name) {

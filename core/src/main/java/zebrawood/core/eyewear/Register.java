@@ -135,6 +135,11 @@ public final class Register {
                 .count();
     }
 
+    /** How many pairs are missing for everybody in the room; 0 where nobody said how many people may be there. */
+    public int missing(Need need) {
+        return Math.max(0, need.people().orElse(0) - good(need));
+    }
+
     /** Whether there are enough for everybody in the room, in words. */
     public Judged enough(Need need) {
         int good = good(need);
@@ -146,6 +151,6 @@ public final class Register {
         String who = people == 1 ? "1 person" : people + " people";
         return good >= people
                 ? new Judged(Fit.GOOD, many + " for " + who)
-                : new Judged(Fit.NOT, many + " for " + who + ": " + (people - good) + " missing");
+                : new Judged(Fit.NOT, many + " for " + who + ": " + missing(need) + " missing");
     }
 }

@@ -161,8 +161,7 @@ public final class RegisterPage extends HBox implements FramedPage {
                     Optional.of("Every pair in the shop, good or not, and the windows of covers.")));
         } else if (lacking.isPresent()) {
             Needs first = lacking.get();
-            int good = register.good(first.need());
-            int missing = first.need().people().orElse(good) - good;
+            int missing = register.missing(first.need());
             parts.add(slip.verdict(StopState.FAILED, "NOT ENOUGH"));
             parts.add(Slip.act(
                     "Get " + missing + (missing == 1 ? " pair" : " pairs") + " for "

@@ -34,6 +34,7 @@ import zebrawood.core.procedure.Procedure;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.StopState;
 import zebrawood.core.route.StopStatus;
+import zebrawood.core.safety.ServiceFiring;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.desktop.demo.DemoShop;
 import zebrawood.json.Binder;
@@ -88,6 +89,24 @@ class CertificateTest {
                     .contains("In order: all that was checked passes");
             assertThat(text(logbook, logbook.findMachine("Dunlin").orElseThrow().id()))
                     .contains("1 shut, first light not cleared", "3 of 10 bars lifted", "not lifted: ");
+        }
+    }
+
+    @Test
+    void coversThatWereLeftOpenStandOnIt() throws IOException {
+        DemoShop.make(folder, Catalogue.procedures(), LocalDate.of(2031, 3, 14), "test");
+        try (Logbook logbook = Logbook.open(folder, Catalogue.procedures())) {
+            String heron = logbook.findMachine("Heron").orElseThrow().id();
+            logbook.append(
+                    heron,
+                    new Body.ServiceBegun(new ServiceFiring("RV", "LO", 20, List.of("side plate"), List.of("eyewear"))),
+                    new Entry.Stamp(
+                            Instant.parse("2031-03-14T09:30:00Z").minusSeconds(7200),
+                            ZoneOffset.ofHours(1),
+                            "RV",
+                            "test"));
+            assertThat(text(logbook, heron))
+                    .contains("first light not cleared", "Service firing was left open: RV, side plate.");
         }
     }
 
