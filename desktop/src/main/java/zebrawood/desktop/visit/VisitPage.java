@@ -3,20 +3,12 @@ package zebrawood.desktop.visit;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDateTime;
-import java.time.LocalTime;
-import java.time.ZoneOffset;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
-import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
@@ -38,25 +30,15 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import zebrawood.core.entry.Body;
-import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Hazard;
 import zebrawood.core.procedure.Help;
-import zebrawood.core.reading.ReadingException;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.StopState;
 import zebrawood.core.safety.FirstLight;
-import zebrawood.core.site.ClimateReadings;
-import zebrawood.core.units.Quantity;
-import zebrawood.core.units.Typed;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.core.units.UnreadableException;
-import zebrawood.core.visit.Acclimatising;
-import zebrawood.core.visit.Crew;
 import zebrawood.core.visit.Pace;
 import zebrawood.core.visit.Plan;
-import zebrawood.core.visit.Planner;
 import zebrawood.core.visit.Task;
-import zebrawood.core.visit.VisitTasks;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
 import zebrawood.desktop.page.FramedPage;
@@ -77,17 +59,10 @@ public final class VisitPage extends HBox implements FramedPage {
     /** under which names a plan is kept beside the logbook */
     private static final String KEPT = "visit";
 
-    private static final String MACHINES = "machines";
-    private static final String TECHNICIANS = "technicians";
-    private static final String START = "start";
-    private static final String ELECTRICIAN = "electrician";
-    private static final String COLD = "cold";
-    private static final String BESIDES = "besides";
-    private static final int STEP_MIN = 5;
-
     private final Desk desk;
     private final Navigator navigator;
     private final Draft draft = new Draft();
+    private final VisitTyped typed;
     private final DraftKeeper keeper;
     private final FlowPane choices = new FlowPane(14, 4);
     private final List<TextField> fields = new ArrayList<>();
@@ -109,22 +84,23 @@ public final class VisitPage extends HBox implements FramedPage {
     public VisitPage(Desk desk, Navigator navigator, Optional<String> at) {
         this.desk = desk;
         this.navigator = navigator;
+        typed = new VisitTyped(desk, draft);
         keeper = new DraftKeeper(desk, KEPT, KEPT, draft, told -> {});
         drawing = new DrawingSurface(desk.look());
         slip = new Slip(desk.look());
         second.setId("visit-second");
-        second.setOnAction(event -> type(TECHNICIANS, technicians() == 1 ? "2" : "1"));
+        second.setOnAction(event -> type(VisitTyped.TECHNICIANS, typed.technicians() == 1 ? "2" : "1"));
         second.getStyleClass().setAll("button", "outline");
         FlowPane asked = new FlowPane(
                 14,
                 6,
                 second,
-                asked(START, "begins at", "now", 90),
-                asked(ELECTRICIAN, "electrician comes at", "not coming", 120),
-                asked(COLD, "came in from the cold at", "it did not", 150));
+                asked(VisitTyped.START, "begins at", "now", 90),
+                asked(VisitTyped.ELECTRICIAN, "electrician comes at", "not coming", 120),
+                asked(VisitTyped.COLD, "came in from the cold at", "it did not", 150));
         asked.setAlignment(Pos.BOTTOM_LEFT);
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
-        TextField besides = field(BESIDES, "Dunlin: glue the mirror mount, 5 min, wait 2 h; ...");
+        TextField besides = field(VisitTyped.BESIDES, "Dunlin: glue the mirror mount, 5 min, wait 2 h; ...");
         VBox inner = new VBox(
                 10,
                 choices,
@@ -175,8 +151,8 @@ public final class VisitPage extends HBox implements FramedPage {
                 kept -> {
                     kept.ifPresentOrElse(
                             half -> draft.fill(Draft.fromJson(half.content())),
-                            () -> draft.fill(
-                                    Map.of(MACHINES, new Draft.Text(at.orElse(firstToDo()), UnitChoice.METRIC))));
+                            () -> draft.fill(Map.of(
+                                    VisitTyped.MACHINES, new Draft.Text(at.orElse(firstToDo()), UnitChoice.METRIC))));
                     fields.forEach(
                             field -> field.setText(draft.text(field.getId().substring("visit-".length()))));
                     readWaits();
@@ -263,21 +239,13 @@ public final class VisitPage extends HBox implements FramedPage {
         plan();
     }
 
-    private int technicians() {
-        return draft.text(TECHNICIANS).equals("2") ? 2 : 1;
-    }
-
-    private Set<String> chosen() {
-        return Arrays.stream(draft.text(MACHINES).split(",")).collect(Collectors.toSet());
-    }
-
     private void plan() {
         showChoices();
-        second.setText(technicians() == 2 ? "Two technicians" : "One technician");
+        second.setText(typed.technicians() == 2 ? "Two technicians" : "One technician");
         try {
-            day = Optional.of(planned());
+            day = Optional.of(typed.planned(waits, pace));
             problem.setText("");
-        } catch (NotPlanned told) {
+        } catch (VisitTyped.NotPlanned told) {
             day = Optional.empty();
             problem.setText(told.getMessage());
         } catch (IllegalArgumentException told) {
@@ -285,128 +253,6 @@ public final class VisitPage extends HBox implements FramedPage {
             problem.setText(Words.sentence(told.getMessage()));
         }
         show();
-    }
-
-    /** What is typed wrongly; its message is a sentence that says what to type. */
-    private static final class NotPlanned extends Exception {
-        private static final long serialVersionUID = 1;
-
-        NotPlanned(String sentence) {
-            super(sentence);
-        }
-    }
-
-    private VisitDay planned() throws NotPlanned {
-        Instant now = desk.now().truncatedTo(ChronoUnit.MINUTES);
-        LocalDateTime wall = desk.local(now);
-        ZoneOffset zone =
-                ZoneOffset.ofTotalSeconds((int) Duration.between(LocalDateTime.ofInstant(now, ZoneOffset.UTC), wall)
-                        .toSeconds());
-        LocalDateTime start = clock(START, wall).orElse(wall);
-        // what is over already is not planned again: the rest goes on from now
-        LocalDateTime from = up(start.isBefore(wall) ? wall : start);
-        Optional<LocalDateTime> comes = clock(ELECTRICIAN, wall);
-        OptionalInt electrician = comes.isPresent()
-                ? OptionalInt.of(
-                        (int) Math.max(0, Duration.between(from, comes.get()).toMinutes()))
-                : OptionalInt.empty();
-        Crew crew = new Crew(technicians(), electrician);
-        List<MachineStatus> machines = desk.machines().get().stream()
-                .filter(machine -> chosen().contains(machine.machineId()))
-                .toList();
-        Map<String, Integer> over = new HashMap<>();
-        waits.forEach((bar, end) -> over.put(bar, (int) Math.max(
-                0, Math.ceil(Duration.between(from, desk.local(end)).toSeconds() / 60.0))));
-        List<Task> tasks = new ArrayList<>(VisitTasks.of(
-                machines, new VisitTasks.Asked(acclimatise(machines), comes.isPresent(), over), pace::minutes));
-        tasks.addAll(besides(machines));
-        return new VisitDay(Planner.plan(tasks, crew), crew, from.toInstant(zone), from);
-    }
-
-    /** To the next five minutes: nobody reads a plan by the minute. */
-    private static LocalDateTime up(LocalDateTime at) {
-        int over = at.getMinute() % STEP_MIN;
-        return over == 0 ? at : at.plusMinutes(STEP_MIN - over);
-    }
-
-    private Optional<LocalDateTime> clock(String name, LocalDateTime today) throws NotPlanned {
-        String text = draft.text(name).strip().replace('.', ':');
-        if (text.isEmpty()) {
-            return Optional.empty();
-        }
-        if (!text.matches("([01]?\\d|2[0-3])(:[0-5]\\d)?")) {
-            throw new NotPlanned("Type a time of the day, such as 9:30, instead of \"" + text + "\".");
-        }
-        String[] parts = text.split(":");
-        return Optional.of(today.toLocalDate()
-                .atTime(LocalTime.of(Integer.parseInt(parts[0]), parts.length > 1 ? Integer.parseInt(parts[1]) : 0)));
-    }
-
-    private Map<String, Integer> acclimatise(List<MachineStatus> machines) throws NotPlanned {
-        String text = draft.text(COLD).strip();
-        Map<String, Integer> minutes = new HashMap<>();
-        if (text.isEmpty()) {
-            return minutes;
-        }
-        double came;
-        try {
-            came = Typed.read(text, Quantity.TEMPERATURE, desk.units().get()).base();
-        } catch (UnreadableException unreadable) {
-            throw new NotPlanned("How cold the machine was when it came in: " + unreadable.getMessage() + ".");
-        }
-        for (MachineStatus machine : machines) {
-            ClimateReadings room = room(machine)
-                    .orElseThrow(() -> new NotPlanned(
-                            "Read the climate of the room of " + machine.plate().name()
-                                    + " first: its dew point says how long the machine has to stand."));
-            try {
-                minutes.put(
-                        machine.machineId(),
-                        Acclimatising.minutes(
-                                came,
-                                room.airTemperatureC(),
-                                room.relativeHumidityPct(),
-                                machine.plate()
-                                        .size()
-                                        .map(Plate.Size::massKg)
-                                        .flatMap(mass -> mass.isPresent()
-                                                ? Optional.of(mass.getAsDouble())
-                                                : Optional.<Double>empty())
-                                        .orElse(0.0)));
-            } catch (ReadingException refused) {
-                throw new NotPlanned("How cold the machine was when it came in: " + refused.getMessage() + ".");
-            }
-        }
-        return minutes;
-    }
-
-    private static Optional<ClimateReadings> room(MachineStatus machine) {
-        return machine.stops().stream()
-                .filter(stop -> stop.card().id().equals("site-climate"))
-                .flatMap(stop -> stop.reading().stream())
-                .flatMap(reading -> reading.measured().stream())
-                .filter(Body.Measured::isRead)
-                .map(measured -> (ClimateReadings) measured.readings())
-                .findFirst();
-    }
-
-    private List<Task> besides(List<MachineStatus> machines) throws NotPlanned {
-        List<Task> tasks = new ArrayList<>();
-        for (String line : draft.text(BESIDES).split(";")) {
-            if (!line.isBlank()) {
-                try {
-                    tasks.add(Besides.read(
-                            line.strip(),
-                            tasks.size() + 1,
-                            machines.stream()
-                                    .map(machine -> machine.plate().name())
-                                    .toList()));
-                } catch (Besides.Unread unread) {
-                    throw new NotPlanned(unread.getMessage());
-                }
-            }
-        }
-        return tasks;
     }
 
     private void showChoices() {
@@ -418,21 +264,21 @@ public final class VisitPage extends HBox implements FramedPage {
                 box.setId("visit-" + machine.machineId());
                 box.getStyleClass().add("tick");
                 box.setOnAction(event -> {
-                    List<String> now = new ArrayList<>(chosen());
+                    List<String> now = new ArrayList<>(typed.chosen());
                     now.remove("");
                     if (box.isSelected()) {
                         now.add(machine.machineId());
                     } else {
                         now.remove(machine.machineId());
                     }
-                    type(MACHINES, now.stream().sorted().collect(Collectors.joining(",")));
+                    type(VisitTyped.MACHINES, now.stream().sorted().collect(Collectors.joining(",")));
                 });
                 choices.getChildren().add(box);
             }
         }
         for (int i = 0; i < machines.size(); i++) {
             ((CheckBox) choices.getChildren().get(i))
-                    .setSelected(chosen().contains(machines.get(i).machineId()));
+                    .setSelected(typed.chosen().contains(machines.get(i).machineId()));
         }
     }
 
