@@ -1,5 +1,6 @@
 package zebrawood.core.visit;
 
+import java.util.OptionalInt;
 import zebrawood.core.reading.Checks;
 import zebrawood.core.site.HumidAir;
 
@@ -17,20 +18,21 @@ public final class Acclimatising {
     private static final double OVER_DEW_C = 2;
     /** said in quarters of an hour, rounded up */
     private static final int STEP_MIN = 15;
-    /** a machine as cold as the room's dew point for good: a day, then it is looked at again */
+    /** a room in which it takes longer than a day is too damp to begin in */
     private static final int MOST_MIN = 24 * 60;
 
     private Acclimatising() {}
 
     /**
-     * Minutes, in whole quarters of an hour; 0 where nothing can sweat, a day at the most.
+     * Minutes, in whole quarters of an hour; 0 where nothing can sweat; empty where a day is not enough: then the room
+     * is dried or warmed first.
      *
      * @param cameC how cold it came in, °C, -45..60
      * @param roomC air of the room, °C, -45..60
      * @param humidityPct its relative humidity, above 0, up to 100 %
      * @param massKg of the machine, above 0; 0 or less where nobody knows
      */
-    public static int minutes(double cameC, double roomC, double humidityPct, double massKg) {
+    public static OptionalInt minutes(double cameC, double roomC, double humidityPct, double massKg) {
         new Checks()
                 .within("cameC", cameC, -45, 60)
                 .within("roomC", roomC, -45, 60)
@@ -39,13 +41,14 @@ public final class Acclimatising {
                 .done();
         double enough = HumidAir.dewPointC(roomC, humidityPct) + OVER_DEW_C;
         if (cameC >= enough) {
-            return 0;
+            return OptionalInt.of(0);
         }
         if (roomC <= enough) {
-            return MOST_MIN;
+            return OptionalInt.empty();
         }
         double half = massKg > 0 && massKg <= LIGHT_KG ? HALF_LIGHT_MIN : HALF_HEAVY_MIN;
         double minutes = half * Math.log((roomC - cameC) / (roomC - enough)) / Math.log(2);
-        return (int) Math.min(MOST_MIN, Math.ceil(minutes / STEP_MIN) * STEP_MIN);
+        int whole = (int) (Math.ceil(minutes / STEP_MIN) * STEP_MIN);
+        return whole > MOST_MIN ? OptionalInt.empty() : OptionalInt.of(whole);
     }
 }

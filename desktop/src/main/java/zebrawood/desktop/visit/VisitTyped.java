@@ -12,6 +12,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -130,24 +131,22 @@ final class VisitTyped {
             throw new NotPlanned("How cold the machine was when it came in: " + unreadable.getMessage() + ".");
         }
         for (MachineStatus machine : machines) {
+            String name = machine.plate().name();
             ClimateReadings room = room(machine)
-                    .orElseThrow(() -> new NotPlanned(
-                            "Read the climate of the room of " + machine.plate().name()
-                                    + " first: its dew point says how long the machine has to stand."));
+                    .orElseThrow(() -> new NotPlanned("Read the climate of the room of " + name
+                            + " today: its dew point says how long the machine has to stand."));
+            double mass = machine.plate()
+                    .size()
+                    .map(Plate.Size::massKg)
+                    .orElse(OptionalDouble.empty())
+                    .orElse(0);
             try {
                 minutes.put(
                         machine.machineId(),
-                        Acclimatising.minutes(
-                                came,
-                                room.airTemperatureC(),
-                                room.relativeHumidityPct(),
-                                machine.plate()
-                                        .size()
-                                        .map(Plate.Size::massKg)
-                                        .flatMap(mass -> mass.isPresent()
-                                                ? Optional.of(mass.getAsDouble())
-                                                : Optional.<Double>empty())
-                                        .orElse(0.0)));
+                        Acclimatising.minutes(came, room.airTemperatureC(), room.relativeHumidityPct(), mass)
+                                .orElseThrow(() -> new NotPlanned("The air in the room of " + name
+                                        + " is so damp that water falls on a cold machine for more than a day. Dry the "
+                                        + "air or warm the room, then read the climate again.")));
             } catch (ReadingException refused) {
                 throw new NotPlanned("How cold the machine was when it came in: " + refused.getMessage() + ".");
             }
@@ -155,10 +154,12 @@ final class VisitTyped {
         return minutes;
     }
 
-    private static Optional<ClimateReadings> room(MachineStatus machine) {
+    /** The air as it was read today: a dew point of yesterday proves nothing. */
+    private Optional<ClimateReadings> room(MachineStatus machine) {
         return machine.stops().stream()
                 .filter(stop -> stop.card().id().equals("site-climate"))
                 .flatMap(stop -> stop.reading().stream())
+                .filter(reading -> reading.day().equals(desk.local(desk.now()).toLocalDate()))
                 .flatMap(reading -> reading.measured().stream())
                 .filter(Body.Measured::isRead)
                 .map(measured -> (ClimateReadings) measured.readings())

@@ -45,6 +45,18 @@ class VisitTest {
             seat.type("13:20").enter();
             seat.until("then the cold", () -> seat.focused("visit-cold"));
             seat.type("2").enter();
+            seat.until(
+                    "a dew point of today is wanted", () -> seat.says("Read the climate of the room of Dunlin today"));
+            seat.jump("dunlin climate");
+            seat.until("its climate is open", () -> seat.has("again"));
+            seat.fire("again").until("it is asked", () -> seat.focused("airTemperatureC"));
+            seat.type("21").enter().type("44");
+            seat.until("it is judged", () -> seat.words("act").equals("The room suits this machine."));
+            seat.press(KeyCode.CONTROL, KeyCode.ENTER);
+            seat.until("it is recorded", () -> seat.words("told").startsWith("Recorded as no. "));
+            seat.jump("plan a visit");
+            seat.until("the plan is as it was", () -> seat.words("visit-cold").equals("2"));
+            seat.focus("visit-cold").enter();
             seat.until("it stands first", () -> seat.says("Dunlin: Stand in the room, switched off"));
             assertThat(seat.says("75 min of waiting"))
                     .as("a dew point of 8.4 °C, 96 kg")
