@@ -195,7 +195,7 @@ public record Gate(
                     : lastPulse;
             Optional<Service> open = service(lines, now);
             return new Gate(
-                    open.map(service -> after(service, lines)).orElse(lines),
+                    open.isPresent() ? after(open.get(), lines) : lines,
                     shut.map(PutBack::why),
                     shut.map(PutBack::at),
                     List.of(),
@@ -213,10 +213,13 @@ public record Gate(
 
         /** What of it goes on: nothing once its bars are lifted again. */
         private Optional<Service> service(List<Line> lines, Instant now) {
+            if (service.isEmpty()) {
+                return Optional.empty();
+            }
             boolean ended = lines.stream()
                     .filter(line -> ServiceFiring.BARS.contains(line.bar().id()))
                     .allMatch(Line::lifted);
-            if (service.isEmpty() || ended) {
+            if (ended) {
                 return Optional.empty();
             }
             Entry begun = service.get();

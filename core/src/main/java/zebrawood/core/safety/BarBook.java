@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Properties;
+import java.util.StringTokenizer;
 import java.util.concurrent.ConcurrentHashMap;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate.Part;
@@ -31,12 +32,21 @@ final class BarBook {
 
     private BarBook(Family family) {
         this.family = family.name().toLowerCase(Locale.ROOT).replace('_', '-');
-        bars = words("bars").stream().map(this::bar).toList();
+        List<Bar> all = new ArrayList<>();
+        for (String id : words("bars")) {
+            all.add(bar(id));
+        }
+        bars = List.copyOf(all);
     }
 
     /** The bars of a family, read once. */
     static BarBook of(Family family) {
-        return READ.computeIfAbsent(family, BarBook::new);
+        BarBook read = READ.get(family);
+        if (read == null) {
+            read = new BarBook(family);
+            READ.put(family, read);
+        }
+        return read;
     }
 
     private static Properties load() {
@@ -67,19 +77,29 @@ final class BarBook {
 
     /** The part without which a machine does not have this bar. */
     Optional<Part> part(String bar) {
-        return find(bar + ".part").map(Part::valueOf);
+        return part(bar, ".part");
     }
 
     /** The part that stands for this bar where a machine has it. */
     Optional<Part> without(String bar) {
-        return find(bar + ".without").map(Part::valueOf);
+        return part(bar, ".without");
+    }
+
+    private Optional<Part> part(String bar, String name) {
+        String said = look(bar + name);
+        return said == null ? Optional.empty() : Optional.of(Part.valueOf(said));
     }
 
     private Bar bar(String id) {
         List<Bar.Other> others = new ArrayList<>();
         others.add(new Bar.Other(text(id + ".no"), text(id + ".then")));
-        find(id + ".or").ifPresent(other -> others.add(new Bar.Other(other, text(id + ".or.then"))));
-        Bar.Form form = find(id + ".writes").map(Bar.Form::valueOf).orElse(Bar.Form.REMARK);
+        if (look(id + ".or") != null) {
+            others.add(new Bar.Other(text(id + ".or"), text(id + ".or.then")));
+        }
+        String writes = look(id + ".writes");
+        String words = look(id + ".writes.words");
+        String kind = look(id + ".kind");
+        String waits = look(id + ".wait");
         return new Bar(
                 id,
                 text(id + ".title"),
@@ -88,11 +108,14 @@ final class BarBook {
                 text(id + ".yes"),
                 others,
                 Optional.empty(),
-                new Bar.Written(form, find(id + ".writes.words").orElse(""), OptionalDouble.empty()),
-                find(id + ".kind").map(Bar.Kind::valueOf).orElse(Bar.Kind.LOOK),
+                new Bar.Written(
+                        writes == null ? Bar.Form.REMARK : Bar.Form.valueOf(writes),
+                        words == null ? "" : words,
+                        OptionalDouble.empty()),
+                kind == null ? Bar.Kind.LOOK : Bar.Kind.valueOf(kind),
                 Bar.Stage.valueOf(text(id + ".stage")),
                 Integer.parseInt(text(id + ".minutes")),
-                find(id + ".wait").map(Integer::parseInt).orElse(0),
+                waits == null ? 0 : Integer.parseInt(waits),
                 parts(id + ".bring"),
                 text(id + ".caution"),
                 tests(id));
@@ -100,44 +123,67 @@ final class BarBook {
 
     private List<BarTest> tests(String bar) {
         List<BarTest> tests = new ArrayList<>();
-        for (String id : find(bar + ".tests").isPresent() ? words(bar + ".tests") : List.<String>of()) {
+        for (String id : words(bar + ".tests")) {
             String at = bar + "." + id;
-            Optional<Quantity> quantity = find(at + ".quantity").map(Quantity::valueOf);
+            String quantity = look(at + ".quantity");
             tests.add(new BarTest(
                     id,
                     text(at),
                     BarTest.Form.valueOf(text(at + ".form")),
-                    find(at + ".none"),
-                    quantity.map(of -> new BarTest.Range(
-                            of,
-                            number(at + ".above"),
-                            number(at + ".least"),
-                            number(at + ".most"),
-                            text(at + ".beyond"))),
+                    Optional.ofNullable(look(at + ".none")),
+                    quantity == null
+                            ? Optional.empty()
+                            : Optional.of(new BarTest.Range(
+                                    Quantity.valueOf(quantity),
+                                    number(at + ".above"),
+                                    number(at + ".least"),
+                                    number(at + ".most"),
+                                    text(at + ".beyond"))),
                     parts(at + ".choices")));
         }
         return tests;
     }
 
-    /** What stands under a name, for this family where that has its own. */
-    private Optional<String> find(String name) {
-        return Optional.ofNullable(BOOK.getProperty(name + "." + family, BOOK.getProperty(name)));
+    /** What stands under a name, for this family where that has its own; null where nothing does. */
+    private String look(String name) {
+        return BOOK.getProperty(name + "." + family, BOOK.getProperty(name));
     }
 
     private String text(String name) {
-        return find(name).orElseThrow(() -> new IllegalStateException(LINES + " has no " + name + " for " + family));
+        String found = look(name);
+        if (found == null) {
+            throw new IllegalStateException(LINES + " has no " + name + " for " + family);
+        }
+        return found;
     }
 
+    /** Words parted by blanks; none where nothing stands there. */
     private List<String> words(String name) {
-        return List.of(text(name).strip().split(" +"));
+        return apart(look(name), " ");
     }
 
+    /** Texts parted by semicolons; none where nothing stands there. */
     private List<String> parts(String name) {
-        return find(name).map(text -> List.of(text.strip().split(" *; *"))).orElse(List.of());
+        return apart(look(name), ";");
+    }
+
+    /** By hand, not by a pattern: this is read at every start. */
+    private static List<String> apart(String text, String by) {
+        List<String> parts = new ArrayList<>();
+        if (text != null) {
+            StringTokenizer each = new StringTokenizer(text, by);
+            while (each.hasMoreTokens()) {
+                String part = each.nextToken().strip();
+                if (!part.isEmpty()) {
+                    parts.add(part);
+                }
+            }
+        }
+        return parts;
     }
 
     private OptionalDouble number(String name) {
-        Optional<String> found = find(name);
-        return found.isPresent() ? OptionalDouble.of(Double.parseDouble(found.get())) : OptionalDouble.empty();
+        String found = look(name);
+        return found == null ? OptionalDouble.empty() : OptionalDouble.of(Double.parseDouble(found));
     }
 }

@@ -58,7 +58,9 @@ public final class FirstLight {
         String marked =
                 plate.wavelengthNm().isPresent() ? wavelength : "this laser's wavelength (it stands on its label)";
         OptionalDouble rated = plate.source().map(Plate.Source::ratedCurrentMa).orElse(OptionalDouble.empty());
-        Optional<Part> asked = book.part(bar.id()).filter(part -> plate.presence(part) == Presence.UNKNOWN);
+        Optional<Part> part = book.part(bar.id());
+        Optional<Part> asked =
+                part.isPresent() && plate.presence(part.get()) == Presence.UNKNOWN ? part : Optional.empty();
         // where the plate names no current, none is asked for
         boolean noCurrent = bar.writes().form() == Bar.Form.CURRENT && rated.isEmpty();
         return new Bar(
