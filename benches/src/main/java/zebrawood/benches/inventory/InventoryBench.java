@@ -186,6 +186,9 @@ public final class InventoryBench implements Bench<InventoryReadings, InventoryF
         if (!file.getName().toLowerCase(Locale.ROOT).endsWith(".json")) {
             return Optional.of("a parts list is a file of JSON, named with .json at its end");
         }
+        if (file.length() > PartsList.MOST_BYTES) {
+            return Optional.of("this file is too large for a parts list");
+        }
         try {
             List<PartsList.Line> lines = new ArrayList<>(PartsList.read(Files.readString(file.toPath()))
                     .of(place.plate().family()));

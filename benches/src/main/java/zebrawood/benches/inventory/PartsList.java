@@ -76,6 +76,9 @@ public record PartsList(List<Block> blocks) {
         return family.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
+    /** No list that people write is longer, bytes. */
+    public static final long MOST_BYTES = 1_000_000;
+
     /** The one that ships, as text to begin one's own with. */
     public static String shipped() {
         try (InputStream bytes = PartsList.class.getResourceAsStream(FILE)) {

@@ -61,8 +61,9 @@ public final class LackPoints {
             return Optional.empty();
         }
         String rest = point.substring(colon + 2);
-        return names.stream()
-                .filter(name -> rest.equals(name) || rest.startsWith(name + " ("))
-                .findFirst();
+        // a name may itself end in brackets: the whole of it counts before one with a remark
+        return names.contains(rest)
+                ? Optional.of(rest)
+                : names.stream().filter(name -> rest.startsWith(name + " (")).findFirst();
     }
 }

@@ -66,6 +66,10 @@ class LackPointsTest {
             assertThat(closed.opened()).isEqualTo(7);
             assertThat(closed.how()).isEqualTo("right at the inventory, no. 12");
         });
+        assertThat(LackPoints.following(
+                        measured(State.MISSING, State.PRESENT), 12, List.of(point(6, "Missing: Wrench, large (red)"))))
+                .as("the large one is right, the other is opened")
+                .hasSize(2);
         assertThat(LackPoints.following(measured(State.NONE, State.PRESENT), 12, open))
                 .as("what a machine has none of is not missing")
                 .hasSize(2);

@@ -49,6 +49,9 @@ import zebrawood.logbook.store.Restore;
  */
 public final class Desk implements Workplace, AutoCloseable {
 
+    /** no text that people write for a shop is longer, bytes */
+    private static final long MOST_SHOP_FILE = 1_000_000;
+
     private final CompletableFuture<Logbook> opening;
     private final Preferences preferences;
     private final Route route;
@@ -274,7 +277,13 @@ public final class Desk implements Workplace, AutoCloseable {
     public Optional<String> shopFile(String name) {
         Path file = logbook().folder().resolve(name);
         try {
-            return Files.exists(file) ? Optional.of(Files.readString(file)) : Optional.empty();
+            if (!Files.exists(file)) {
+                return Optional.empty();
+            }
+            if (Files.size(file) > MOST_SHOP_FILE) {
+                throw new IOException("too large");
+            }
+            return Optional.of(Files.readString(file));
         } catch (IOException unreadable) {
             tell(name + " in the shop's folder cannot be read; what ships is used.");
             return Optional.empty();

@@ -1,5 +1,6 @@
 package zebrawood.desktop.shell;
 
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -18,6 +19,7 @@ import zebrawood.kit.theme.Ground;
 import zebrawood.kit.view.DrawingSurface;
 import zebrawood.kit.view.Paper;
 import zebrawood.kit.view.Printing;
+import zebrawood.logbook.store.LogbookException;
 import zebrawood.logbook.store.TapeFilter;
 
 /** What can be done from anywhere, by a key or by its name in the Jump. */
@@ -196,8 +198,15 @@ final class Commands {
         desk.later(
                 () -> {
                     Path file = desk.logbook().folder().resolve(PartsList.FILE);
-                    if (!Files.exists(file)) {
-                        Files.writeString(file, PartsList.shipped());
+                    try {
+                        if (!Files.exists(file)) {
+                            Files.writeString(file, PartsList.shipped());
+                        }
+                    } catch (IOException notWritten) {
+                        throw new LogbookException(
+                                "the parts list cannot be written to " + file + ": the folder is full, or may not be "
+                                        + "written to",
+                                notWritten);
                     }
                     return file;
                 },

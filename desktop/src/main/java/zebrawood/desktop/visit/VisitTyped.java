@@ -43,6 +43,8 @@ final class VisitTyped {
     static final String COLD = "cold";
     static final String BESIDES = "besides";
     private static final int STEP_MIN = 5;
+    /** more is no day's work, and not planned between two keystrokes */
+    private static final int MOST_TASKS = 120;
 
     private final Desk desk;
     private final Draft draft;
@@ -96,6 +98,9 @@ final class VisitTyped {
         List<Task> tasks = new ArrayList<>(VisitTasks.of(
                 machines, new VisitTasks.Asked(acclimatise(machines), comes.isPresent(), over), pace::minutes));
         tasks.addAll(besides(machines));
+        if (tasks.size() > MOST_TASKS) {
+            throw new NotPlanned("That is more than one visit: " + tasks.size() + " tasks. Tick fewer machines.");
+        }
         return new VisitDay(Planner.plan(tasks, crew), crew, from.toInstant(zone), from);
     }
 
