@@ -1,0 +1,174 @@
+package zebrawood.core.mirrors;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Chooses what to do next, so that few shots are needed. Turns cost little and shots cost much: whatever turns are worth
+ * making are made before the next shot, and of all places for that shot the one is taken after which the work is most
+ * likely done; where none makes that likely, the one that leaves the least doubt of the corners.
+ */
+final class Planner {
+
+    /** the beam has to meet mirror 2 within this of its middle before a card at the head is shot at, mm */
+    private static final double MIRROR_MM = 12;
+    /** standard deviations that are reckoned with there */
+    private static final double MIRROR_DEVIATIONS = 1.3;
+    /** from here on finishing with the next shot is what counts */
+    private static final double HOPEFUL = 0.2;
+    /** turns that leave more than this share of what is wrong, squared, wait */
+    private static final double WORTH = 0.5;
+    /** so much likelier to be done must it be with turns than without */
+    private static final double BETTER = 0.05;
+    /** standard deviations of a mark at which its place is known well enough for a first turn */
+    private static final double SETTLED = 2.5;
+    /** the guesses that are followed in detail */
+    private static final int FOLLOWED = 6;
+
+    /** what is reckoned with beforehand is coarser than what is looked at afterwards, and so has to be better */
+    private static final double MARGIN = 0.5;
+
+    private static final int POINTS = 48;
+    private static final int LEAST_POINTS = 6;
+
+    /**
+     * What to do before the next shot, and where to shoot.
+     *
+     * @param turns none, or those to make before
+     * @param place where to shoot then
+     * @param done how likely the work is done with it, of 1
+     * @param doubt mean variance of the distances between corners after it, mm²
+     */
+    record Choice(List<PlanReadings.Turn> turns, Place place, double done, double doubt) {
+
+        private boolean isBetterThan(Choice other) {
+            boolean hopeful = Math.max(done, other.done) >= HOPEFUL;
+            return hopeful && Math.abs(done - other.done) > BETTER ? done > other.done : doubt < other.doubt;
+        }
+    }
+
+    private final Belief belief;
+    private final double tolerance;
+    private final double error;
+
+    Planner(Belief belief) {
+        this.belief = belief;
+        this.tolerance = belief.readings.tolerance();
+        this.error = belief.readings.markError();
+    }
+
+    Choice choose() {
+        Choice wait = best(List.of());
+        double settled = SETTLED * error;
+        double spread = Corners.of(belief, belief.guesses.get(0))
+                .spread(Corners.of(belief, belief.guesses.get(0)).mean());
+        boolean isSettled = doubt(belief) <= Math.max(settled * settled, 0.01 * spread * spread);
+        Correction correction = Correction.of(belief);
+        if (wait.done() >= 1 - BETTER) {
+            return wait;
+        }
+        if (!correction.turns().isEmpty()) {
+            Choice turn = best(correction.turns());
+            if (turn.done() > wait.done() + BETTER) {
+                return turn;
+            }
+            if (wait.done() < HOPEFUL && correction.left() < WORTH && belief.readings.shots() > 1) {
+                return turn;
+            }
+        }
+        if (wait.done() < HOPEFUL && isSettled && correction.left() >= WORTH) {
+            Optional<Choice> trial = new Trial(belief).choose(places());
+            if (trial.isPresent()) {
+                return trial.get();
+            }
+        }
+        return wait;
+    }
+
+    private static double doubt(Belief belief) {
+        Corners corners = Corners.of(belief, belief.guesses.get(0));
+        return corners.meanVariance(corners.covariance());
+    }
+
+    /** The best place to shoot at after some turns. */
+    private Choice best(List<PlanReadings.Turn> turns) {
+        Belief then = belief.after(turns);
+        Choice best = null;
+        for (Place place : places(then)) {
+            Choice choice = weigh(then, turns, place);
+            best = best == null || choice.isBetterThan(best) ? choice : best;
+        }
+        return best;
+    }
+
+    private List<Place> places() {
+        return places(belief);
+    }
+
+    /** Where a shot may be asked for: at the head only where the beam is believed to meet mirror 2. */
+    private static List<Place> places(Belief belief) {
+        List<Place> places = new ArrayList<>();
+        for (Place place : belief.geometry.corners()) {
+            if (meetsMirror(belief, place.gantryM())) {
+                places.add(place);
+            }
+        }
+        if (places.isEmpty()) {
+            places.add(belief.geometry.firstMirrorNear());
+            places.add(belief.geometry.firstMirrorFar());
+        } else if (meetsMirror(belief, belief.geometry.middle().gantryM())) {
+            places.add(belief.geometry.middle());
+        }
+        return places;
+    }
+
+    private static boolean meetsMirror(Belief belief, double gantryM) {
+        double in = 0;
+        for (int i = 0; i < Math.min(belief.guesses.size(), 40); i++) {
+            Guess guess = belief.guesses.get(i);
+            Guess.Seen seen = belief.seen(guess, new Place(1, gantryM, 0));
+            double[][] doubt = guess.covarianceOf(seen.slopes(), seen.slopes());
+            double reach = Math.hypot(seen.at()[0], seen.at()[1])
+                    + MIRROR_DEVIATIONS * Math.sqrt(Math.max(doubt[0][0], doubt[1][1]));
+            in += reach <= MIRROR_MM ? belief.weights[i] : 0;
+        }
+        return in > 0.5;
+    }
+
+    private Choice weigh(Belief then, List<PlanReadings.Turn> turns, Place place) {
+        int many = Math.min(FOLLOWED, then.guesses.size());
+        Outlook[] outlooks = new Outlook[many];
+        double doubt = 0;
+        double whole = 0;
+        for (int i = 0; i < many; i++) {
+            outlooks[i] = Outlook.of(then, i, place, error);
+            doubt += outlooks[i].weight() * outlooks[i].doubt();
+            whole += outlooks[i].weight();
+        }
+        double done = 0;
+        if (Seen.all(then.readings, turns, place)) {
+            for (Outlook truth : outlooks) {
+                int points = Math.max(LEAST_POINTS, (int) (POINTS * truth.weight()));
+                int in = 0;
+                for (int p = 0; p < points; p++) {
+                    in += isDone(outlooks, truth.mark(Normals.point(p))) ? 1 : 0;
+                }
+                done += truth.weight() / whole * in / points;
+            }
+        }
+        return new Choice(turns, place, done, doubt / whole);
+    }
+
+    /** Whether the corners are sure enough to be within the tolerance once a mark was read there. */
+    private boolean isDone(Outlook[] outlooks, double[] mark) {
+        double over = 0;
+        double whole = 0;
+        for (Outlook outlook : outlooks) {
+            double weight = outlook.weight() * outlook.likelihood(mark);
+            whole += weight;
+            over += weight * outlook.over(mark, tolerance);
+        }
+        return over <= MARGIN * (1 - Spread.ENOUGH) * whole;
+    }
+}
