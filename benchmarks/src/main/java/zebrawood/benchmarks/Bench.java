@@ -16,6 +16,7 @@ public final class Bench {
         String word = words.length == 0 ? "" : words[0];
         boolean kept;
         switch (word) {
+            case "alignment" -> kept = Alignment.run(words);
             case "focus" -> kept = FocusCoverage.run();
             case "solve" -> kept = HostileLines.run();
             case "bundle" -> kept = BundleTrip.run(words);
@@ -34,6 +35,7 @@ public final class Bench {
             default -> {
                 System.out.print("""
                         bench advice      what every procedure says is done to the letter, on 5,000 worksheets that do not pass
+                        bench alignment   1,000 gantries aligned to the letter: shots, how true they end, faults named (N: so many)
                         bench attack      what is known to have been tried against the logbook, again (--damages N, --kills N)
                         bench bundle      export, import, verify: the demo, and 100,000 entries with 2 GB of attachments
                         bench climate     a year of a climate logger, a line a minute: read, judged and drawn

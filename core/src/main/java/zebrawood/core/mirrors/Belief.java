@@ -7,11 +7,10 @@ import java.util.List;
 /** All that is believed of a machine after the steps so far: guesses, each with its weight, the likeliest first. */
 final class Belief {
 
-    /** standard deviations of what is not known at first: mm beside the middle of mirror 1, mrad, mm aside */
-    private static final double BESIDE_MM = 4;
-
-    private static final double OFF_MRAD = 7;
+    /** standard deviation of how far mirror 2 stands aside, mm */
     private static final double ASIDE_MM = 1.5;
+    /** what of a beam that is beside its place is usual, and no mirror's doing, mm */
+    private static final double USUAL_MM = 3;
     /** a play is known to about a third of it */
     private static final double PLAY_SHARE = 0.35;
     /** natural logarithm of how much less likely than the likeliest a guess is when it is dropped */
@@ -20,12 +19,15 @@ final class Belief {
     private static final double FAINT = 8;
 
     private static final int MOST_KEPT = 160;
+    /** by how much the middle of a mark that is cut off is beside what is reckoned, mm */
+    private static final double CLIPPED_MM = 0.2;
     /** looks at a guess after the first, each linear about what the last one came to */
     private static final int LOOKS = 2;
     /** how likely it is that a mirror does not turn right into left: only if somebody reads his cards from behind */
     private static final double UNTURNED = 0.03;
 
     final PlanReadings readings;
+    final Assumption assumption;
     final Geometry geometry;
     final Turned turned;
     final List<Guess> guesses;
@@ -38,6 +40,7 @@ final class Belief {
 
     private Belief(
             PlanReadings readings,
+            Assumption assumption,
             Geometry geometry,
             Turned turned,
             List<Guess> guesses,
@@ -45,6 +48,7 @@ final class Belief {
             double evidence,
             double misfit) {
         this.readings = readings;
+        this.assumption = assumption;
         this.geometry = geometry;
         this.turned = turned;
         this.guesses = guesses;
@@ -117,10 +121,10 @@ final class Belief {
             double[] mean = new double[Guess.SIZE];
             double[][] covariance = new double[Guess.SIZE][Guess.SIZE];
             for (int c = 0; c < 2; c++) {
-                variance(covariance, Guess.AT_MIRROR + c, BESIDE_MM);
-                variance(covariance, Guess.Y_ANGLE + c, OFF_MRAD);
-                variance(covariance, Guess.ADDED + c, OFF_MRAD);
-                variance(covariance, Guess.ASIDE + c, ASIDE_MM);
+                variance(covariance, Guess.AT_MIRROR + c, assumption.besideMm());
+                variance(covariance, Guess.Y_ANGLE + c, assumption.offMrad());
+                variance(covariance, Guess.ADDED + c, assumption.offMrad());
+                variance(covariance, Guess.ASIDE + c, Math.max(ASIDE_MM, assumption.besideMm() - USUAL_MM));
                 variance(covariance, Guess.TWIST + c, assumption.twistMm());
                 variance(covariance, Guess.BOW_Y + c, assumption.bowMm());
                 variance(covariance, Guess.BOW_X + c, assumption.bowMm());
@@ -165,7 +169,9 @@ final class Belief {
 
         private double take(Guess guess, PlanReadings.Shot read, Turned turned, double[] about) {
             Guess.Seen seen = guess.seen(geometry, Place.of(read), turned, about);
-            return guess.learn(seen, about, new double[] {read.xMm(), read.yMm()}, readings.markError());
+            double blur = Double.isFinite(assumption.clearMm()) ? CLIPPED_MM : 0;
+            return guess.learn(
+                    seen, about, new double[] {read.xMm(), read.yMm()}, Math.hypot(readings.markError(), blur));
         }
 
         private static void drop(List<Guess> guesses, List<Guess> begun) {
@@ -218,6 +224,7 @@ final class Belief {
             }
             return new Belief(
                     readings,
+                    assumption,
                     geometry,
                     turned,
                     kept.stream().map(Looked::guess).toList(),
@@ -251,7 +258,7 @@ final class Belief {
         for (PlanReadings.Turn turn : turns) {
             then = then.then(turn);
         }
-        return new Belief(readings, geometry, then, guesses, weights, evidence, misfit);
+        return new Belief(readings, assumption, geometry, then, guesses, weights, evidence, misfit);
     }
 
     /** The same belief with a guess for every way in which a mount that nobody has touched may answer. */
@@ -279,6 +286,7 @@ final class Belief {
         }
         return new Belief(
                 readings,
+                assumption,
                 geometry,
                 turned,
                 List.copyOf(all),

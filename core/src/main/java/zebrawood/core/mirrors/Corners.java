@@ -55,6 +55,16 @@ record Corners(double[] mean, double[][] slopes, double[][] covariance) {
         return 1 / (1 + Math.exp(1.702 * least));
     }
 
+    /** Variance of what the two runs add, each along a side of the bed, mm². */
+    double alongRuns() {
+        double sum = 0;
+        for (int c = 0; c < 2; c++) {
+            sum += covariance[c][c] + covariance[2 + c][2 + c] - 2 * covariance[c][2 + c];
+            sum += covariance[2 + c][2 + c] + covariance[6 + c][6 + c] - 2 * covariance[2 + c][6 + c];
+        }
+        return sum;
+    }
+
     /** Mean variance of the distances between two marks, a coordinate, mm². */
     double meanVariance(double[][] doubt) {
         double sum = 0;

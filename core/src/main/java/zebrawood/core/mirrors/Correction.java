@@ -10,10 +10,12 @@ import org.hipparchus.linear.RealVector;
 /**
  * Which screws to turn, and how far.
  *
+ * @param follow how far each mount is to follow its screw, turns
  * @param turns in the order in which they are made; each screw comes to its place clockwise, so that its play is taken up
  * @param left expected square of what the corners then are apart, share of what it is now
+ * @param isBlind whether it is not known well enough which way the screws turn the beam
  */
-record Correction(List<PlanReadings.Turn> turns, double left) {
+record Correction(double[] follow, List<PlanReadings.Turn> turns, double left, boolean isBlind) {
 
     /** a hand makes a hundredth of a turn */
     private static final double STEP = 0.01;
@@ -24,7 +26,11 @@ record Correction(List<PlanReadings.Turn> turns, double left) {
     /** a turn back that takes up any play of a sound mount, turns */
     private static final double RUN_UP = 0.05;
 
-    static final Correction NONE = new Correction(List.of(), 1);
+    /** a turn that leaves this share of what is wrong, squared, is made without knowing which way */
+    private static final double AMBIGUOUS = 0.3;
+
+    /** guesses whose doubt is looked at in detail */
+    private static final int LOOKED_AT = 8;
 
     /**
      * The turns that are expected to leave the corners nearest to each other, over all guesses: least squares over how far
@@ -36,10 +42,12 @@ record Correction(List<PlanReadings.Turn> turns, double left) {
         double[][] square = new double[Turned.SCREWS][Turned.SCREWS];
         double[] right = new double[Turned.SCREWS];
         double now = 0;
+        double unknown = 0;
         int most = belief.most(0.01);
         for (int i = 0; i < most; i++) {
             Guess guess = belief.guesses.get(i);
             double weight = belief.weights[i];
+            unknown += i < LOOKED_AT ? weight * Corners.of(belief, guess).alongRuns() : 0;
             for (int c = 0; c < 2; c++) {
                 double first = guess.mean[Guess.Y_ANGLE + c] + followed(belief, guess, c, 0);
                 double second = first + guess.mean[Guess.ADDED + c] + followed(belief, guess, c, 2);
@@ -66,7 +74,8 @@ record Correction(List<PlanReadings.Turn> turns, double left) {
             }
         }
         List<PlanReadings.Turn> turns = turns(belief, follow);
-        return turns.isEmpty() ? NONE : new Correction(turns, now == 0 ? 1 : Math.max(0, left) / now);
+        return new Correction(follow, turns, (Math.max(0, left) + unknown) / (now + unknown),
+                        Math.max(0, left) > AMBIGUOUS * now && now > unknown);
     }
 
     private static double followed(Belief belief, Guess guess, int c, int from) {

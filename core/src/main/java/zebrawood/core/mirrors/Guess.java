@@ -26,7 +26,7 @@ final class Guess {
 
     /** what is to the right on a card at mirror 2 is this side at the head: -1, as a mirror turns it over, or 1 */
     final double side;
-    /** where a mark ends though the beam goes on, mm from the card's centre; infinite where nothing is in its way */
+    /** how far a mark at the head comes from the centre at the most, mm; infinite where nothing is in its way */
     final double clearMm;
 
     final double[] mean;
@@ -108,22 +108,24 @@ final class Guess {
         return new Seen(at, slopes);
     }
 
-    /** What lies beyond an opening leaves its mark at the opening's edge. */
+    /** The middle of what an opening lets through: {@code m tanh(r / m)} from the centre, where m is how far it comes. */
     private void clip(double[] at, double[][] slopes) {
         double radius = Math.hypot(at[0], at[1]);
-        if (radius <= clearMm) {
+        if (Double.isInfinite(clearMm) || radius == 0) {
             return;
         }
         double nx = at[0] / radius;
         double ny = at[1] / radius;
-        double share = clearMm / radius;
+        double share = clearMm * Math.tanh(radius / clearMm) / radius;
+        double cosh = Math.cosh(Math.min(radius / clearMm, 20));
         for (int i = 0; i < SIZE; i++) {
             double along = nx * slopes[0][i] + ny * slopes[1][i];
-            slopes[0][i] = share * (slopes[0][i] - nx * along);
-            slopes[1][i] = share * (slopes[1][i] - ny * along);
+            double less = along * (1 / (cosh * cosh) - share);
+            slopes[0][i] = share * slopes[0][i] + nx * less;
+            slopes[1][i] = share * slopes[1][i] + ny * less;
         }
-        at[0] = nx * clearMm;
-        at[1] = ny * clearMm;
+        at[0] *= share;
+        at[1] *= share;
     }
 
     /**

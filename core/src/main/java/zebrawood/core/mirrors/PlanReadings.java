@@ -219,6 +219,11 @@ public record PlanReadings(
         return mounts.isEmpty() ? Mount.UNKNOWN : mounts.get(mirror - 1);
     }
 
+    /** Whether an earlier visit found how a mount answers. */
+    boolean isLearned() {
+        return mounts.stream().anyMatch(mount -> mount.learned().isPresent());
+    }
+
     /** How many shots there were. */
     int shots() {
         return (int) steps.stream().filter(step -> step.shot().isPresent()).count();

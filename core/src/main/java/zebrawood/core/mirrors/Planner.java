@@ -13,16 +13,22 @@ final class Planner {
 
     /** the beam has to meet mirror 2 within this of its middle before a card at the head is shot at, mm */
     private static final double MIRROR_MM = 12;
+    /** and the card at the head within this, mm */
+    private static final double CARD_MM = 30;
     /** standard deviations that are reckoned with there */
-    private static final double MIRROR_DEVIATIONS = 1.3;
+    private static final double DEVIATIONS = 1.3;
+    /** share of the weight that has to hold so */
+    private static final double MOSTLY = 0.5;
+
+    private static final int MOST_LOOKED_AT = 100;
     /** from here on finishing with the next shot is what counts */
     private static final double HOPEFUL = 0.2;
     /** turns that leave more than this share of what is wrong, squared, wait */
-    private static final double WORTH = 0.5;
+    private static final double WORTH = 0.6;
     /** so much likelier to be done must it be with turns than without */
     private static final double BETTER = 0.05;
     /** standard deviations of a mark at which its place is known well enough for a first turn */
-    private static final double SETTLED = 2.5;
+    private static final double SETTLED = 30;
     /** the guesses that are followed in detail */
     private static final int FOLLOWED = 6;
 
@@ -53,7 +59,7 @@ final class Planner {
     private final double error;
 
     Planner(Belief belief) {
-        this.belief = belief;
+        this.belief = belief.readings.isLearned() ? belief.opened() : belief;
         this.tolerance = belief.readings.tolerance();
         this.error = belief.readings.markError();
     }
@@ -77,13 +83,25 @@ final class Planner {
                 return turn;
             }
         }
-        if (wait.done() < HOPEFUL && isSettled && correction.left() >= WORTH) {
-            Optional<Choice> trial = new Trial(belief).choose(places());
+        if (wait.done() < HOPEFUL && isSettled && correction.isBlind()) {
+            Optional<Choice> trial = new Trial(belief).choose(places(), correction.follow());
             if (trial.isPresent()) {
                 return trial.get();
             }
         }
         return wait;
+    }
+
+    /** Where to shoot, with turns made that nobody looked at yet: they are looked at first. */
+    Choice chooseShot() {
+        Correction correction = Correction.of(belief);
+        if (correction.isBlind()) {
+            Place place = places().stream()
+                    .min(Trial.FARTHEST_FIRST)
+                    .orElseThrow();
+            return new Choice(List.of(), place, 0, 0);
+        }
+        return best(List.of());
     }
 
     private static double doubt(Belief belief) {
@@ -106,34 +124,41 @@ final class Planner {
         return places(belief);
     }
 
-    /** Where a shot may be asked for: at the head only where the beam is believed to meet mirror 2. */
+    /** Where a shot may be asked for: at the head only where the beam is believed to meet mirror 2 and the card. */
     private static List<Place> places(Belief belief) {
         List<Place> places = new ArrayList<>();
         for (Place place : belief.geometry.corners()) {
-            if (meetsMirror(belief, place.gantryM())) {
+            if (meets(belief, place)) {
                 places.add(place);
             }
         }
         if (places.isEmpty()) {
             places.add(belief.geometry.firstMirrorNear());
             places.add(belief.geometry.firstMirrorFar());
-        } else if (meetsMirror(belief, belief.geometry.middle().gantryM())) {
+        } else if (meets(belief, belief.geometry.middle())) {
             places.add(belief.geometry.middle());
         }
         return places;
     }
 
-    private static boolean meetsMirror(Belief belief, double gantryM) {
+    /** Whether the beam is believed to meet mirror 2 and a card at the head. */
+    static boolean meets(Belief belief, Place place) {
         double in = 0;
-        for (int i = 0; i < Math.min(belief.guesses.size(), 40); i++) {
+        Place onTheWay = new Place(1, place.gantryM(), 0);
+        int many = Math.min(belief.guesses.size(), MOST_LOOKED_AT);
+        for (int i = 0; i < many; i++) {
             Guess guess = belief.guesses.get(i);
-            Guess.Seen seen = belief.seen(guess, new Place(1, gantryM, 0));
-            double[][] doubt = guess.covarianceOf(seen.slopes(), seen.slopes());
-            double reach = Math.hypot(seen.at()[0], seen.at()[1])
-                    + MIRROR_DEVIATIONS * Math.sqrt(Math.max(doubt[0][0], doubt[1][1]));
-            in += reach <= MIRROR_MM ? belief.weights[i] : 0;
+            if (reach(belief, guess, onTheWay) <= MIRROR_MM && reach(belief, guess, place) <= CARD_MM) {
+                in += belief.weights[i];
+            }
         }
-        return in > 0.5;
+        return in > MOSTLY;
+    }
+
+    private static double reach(Belief belief, Guess guess, Place place) {
+        Guess.Seen seen = belief.seen(guess, place);
+        double[][] doubt = guess.covarianceOf(seen.slopes(), seen.slopes());
+        return Math.hypot(seen.at()[0], seen.at()[1]) + DEVIATIONS * Math.sqrt(Math.max(doubt[0][0], doubt[1][1]));
     }
 
     private Choice weigh(Belief then, List<PlanReadings.Turn> turns, Place place) {

@@ -15,12 +15,12 @@ import zebrawood.core.reading.Limits;
 record Spread(double estimateMm, double boundMm, double within) {
 
     /** how likely the truth has to be within the tolerance before the work is done */
-    static final double ENOUGH = 0.98;
+    static final double ENOUGH = 0.99;
 
     /** what 95 % of all truths are not over */
     private static final double SURE = 0.95;
     /** points for all guesses together, and for the least likely of them */
-    private static final int POINTS = 400;
+    private static final int POINTS = 500;
 
     private static final int LEAST_POINTS = 12;
     /** share of the weight that guesses may have which are not looked at */

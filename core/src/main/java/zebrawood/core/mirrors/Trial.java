@@ -1,5 +1,6 @@
 package zebrawood.core.mirrors;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -12,7 +13,7 @@ final class Trial {
 
     /** amounts of two screws of a mount, turns: far enough apart to be told from each other */
     private static final double[][] PAIRS = {
-        {0, 0}, {0.08, 0}, {0, 0.15}, {0.06, 0.12}, {0.06, 0.18}, {0.08, 0.24}, {0.1, 0.16}, {0.12, 0.3}, {0.18, 0.08},
+        {0, 0}, {0.08, 0}, {0, 0.15}, {0.06, 0.12}, {0.06, 0.18}, {0.08, 0.24}, {0.1, 0.16}, {0.12, 0.3}, {0.18, 0.08}, {0.14, 0.4},
     };
     /** price of a millimetre by which the mark is likely moved away: it has to come back */
     private static final double PRICE = 0.00003;
@@ -20,6 +21,10 @@ final class Trial {
     private static final double FAR_APART = 60;
     /** the guesses that are looked at */
     private static final int MOST = 100;
+
+    /** by how much a turn of a screw moves the mark there */
+    static final Comparator<Place> FARTHEST_FIRST =
+            Comparator.comparingDouble(at -> -at.gantryM() - 2 * at.carriageM());
 
     private final Belief belief;
     private final double error;
@@ -29,25 +34,35 @@ final class Trial {
         this.error = belief.readings.markError();
     }
 
-    /** The turns, and a shot at the place where their effect is largest. */
-    Optional<Planner.Choice> choose(List<Place> places) {
-        Place place = places.stream()
-                .max(Comparator.comparingDouble(at -> at.gantryM() + 2 * at.carriageM()))
-                .orElseThrow();
+    /** The turns, and a shot at the place where their effect is largest and the beam is not lost. */
+    Optional<Planner.Choice> choose(List<Place> places, double[] follow) {
+        List<Place> farthest = new ArrayList<>(places);
+        farthest.sort(FARTHEST_FIRST);
         double best = Double.POSITIVE_INFINITY;
         Planner.Choice choice = null;
+
         for (double[] first : PAIRS) {
             for (double[] second : PAIRS) {
                 List<PlanReadings.Turn> turns =
-                        Correction.turns(belief, new double[] {first[0], first[1], second[0], second[1]});
+                        Correction.turns(
+                        belief,
+                        new double[] {
+                            follow[0] + first[0], follow[1] + first[1], follow[2] + second[0], follow[3] + second[1]
+                        });
                 if (turns.isEmpty()) {
                     continue;
                 }
                 Belief then = belief.after(turns);
-                double cost = cost(then, place);
-                if (cost < best) {
-                    best = cost;
-                    choice = new Planner.Choice(turns, place, 0, 0);
+                for (Place place : farthest) {
+                    double cost = cost(then, place);
+                    if (cost >= best) {
+                        break;
+                    }
+                    if (Planner.meets(then, place)) {
+                        best = cost;
+                        choice = new Planner.Choice(turns, place, 0, 0);
+                        break;
+                    }
                 }
             }
         }

@@ -1,0 +1,90 @@
+package zebrawood.core.mirrors;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Which fault explains the marks, where no sound machine does. Each fault is an assumption of its own under which the
+ * marks are read again; the one under which they are likeliest is named, once it is much likelier than a sound machine
+ * (Bayes factors; Kass and Raftery 1995).
+ */
+final class Faults {
+
+    /** logarithm of how much likelier a fault has to be than a sound machine: about a thousandfold */
+    private static final double SURE = 7;
+    /** misfit beyond what is expected, in standard deviations of it, before anything is suspected */
+    private static final double SUSPECT = 3;
+    /** how far a beam may meet a mirror or the head's card beside the middle: a tube 4 mm off each way is none, mm */
+    private static final double BESIDE_MM = 7;
+    /** how far marks may come from the centre at the most, mm */
+    private static final List<Double> CLEAR_MM = List.of(2.2, 2.8, 3.6, 4.6, 6.0, 8.0);
+
+    private static final int LEAST_SHOTS = 4;
+
+    /** How a machine is taken to be, and how likely the marks are then. */
+    private record Read(PlanFinding.Fault fault, double evidence) {}
+
+    private final Belief sound;
+
+    Faults(Belief sound) {
+        this.sound = sound;
+    }
+
+    /** What is believed of a machine that is sound, its mirrors as far off as they have to be for that. */
+    static Belief sound(PlanReadings readings) {
+        Belief usual = Belief.of(readings, Assumption.SOUND);
+        if (readings.shots() < 2 || !new Faults(usual).isSurprising()) {
+            return usual;
+        }
+        Belief farOff = Belief.of(readings, Assumption.SOUND.farOff());
+        return farOff.evidence > usual.evidence ? farOff : usual;
+    }
+
+    private boolean isSurprising() {
+        int many = 2 * sound.readings.shots();
+        return sound.misfit > many + SUSPECT * Math.sqrt(2.0 * many);
+    }
+
+    /** Whether the marks do not go together. */
+    boolean isSuspect() {
+        return sound.readings.shots() >= LEAST_SHOTS && isSurprising();
+    }
+
+    /** The fault, once it is sure; whatever comes nearest when it has to be named. */
+    Optional<PlanFinding.Fault> find(boolean mustBeNamed) {
+        if (!isSuspect() && !mustBeNamed) {
+            return Optional.empty();
+        }
+        Read best = read(new PlanFinding.Fault(PlanFinding.Kind.RAILS, Optional.empty()), sound.assumption.bentRails());
+        for (int mirror = 1; mirror <= 2; mirror++) {
+            best = better(
+                    best,
+                    read(
+                            new PlanFinding.Fault(PlanFinding.Kind.LOOSE_MIRROR, Optional.of(mirror)),
+                            sound.assumption.loose(mirror)));
+        }
+        for (double clear : CLEAR_MM) {
+            best = better(
+                    best,
+                    read(
+                            new PlanFinding.Fault(PlanFinding.Kind.CLIPPING, Optional.empty()),
+                            sound.assumption.clipped(clear)));
+        }
+        return mustBeNamed || best.evidence() > sound.evidence + SURE ? Optional.of(best.fault()) : Optional.empty();
+    }
+
+    private static Read better(Read one, Read other) {
+        return other.evidence() > one.evidence() ? other : one;
+    }
+
+    private Read read(PlanFinding.Fault fault, Assumption assumption) {
+        return new Read(fault, Belief.of(sound.readings, assumption).evidence);
+    }
+
+    /** How far the beam surely meets a card beside its middle, mm; nothing where it may be within what is usual. */
+    static double beside(Belief belief, Place place) {
+        Expectation expected = Expectation.of(belief, place, 0);
+        double least = expected.spot().fromCentreMm() - expected.radiusMm();
+        return least > BESIDE_MM ? expected.spot().fromCentreMm() : 0;
+    }
+}

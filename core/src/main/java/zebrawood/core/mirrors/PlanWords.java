@@ -1,0 +1,129 @@
+package zebrawood.core.mirrors;
+
+import java.util.ArrayList;
+import java.util.List;
+import zebrawood.core.procedure.Instruction;
+import zebrawood.core.units.Amount;
+import zebrawood.core.units.Said;
+
+/** What an alignment says to whoever stands at the machine. */
+final class PlanWords {
+
+    private static final String SAFELY =
+            "Lowest power that marks, one short pulse; eyes and hands out of the path.";
+
+    private final PlanFinding finding;
+
+    PlanWords(PlanFinding finding) {
+        this.finding = finding;
+    }
+
+    List<Instruction> instructions() {
+        return switch (finding.next().act()) {
+            case DONE -> List.of();
+            case SHOOT -> List.of(shot("Shoot"));
+            case TURN -> turns();
+            case MOVE -> List.of(move());
+            case LOOK -> List.of(look());
+        };
+    }
+
+    private List<Instruction> turns() {
+        List<Instruction> instructions = new ArrayList<>();
+        List<PlanReadings.Turn> turns = finding.next().turns();
+        for (int i = 0; i < turns.size(); i++) {
+            PlanReadings.Turn turn = turns.get(i);
+            boolean twice = i + 1 < turns.size()
+                    && turns.get(i + 1).mirror() == turn.mirror()
+                    && turns.get(i + 1).screw() == turn.screw();
+            String screw = "Turn screw " + turn.screw() + " of mirror " + turn.mirror() + " ";
+            if (twice) {
+                PlanReadings.Turn back = turns.get(++i);
+                instructions.add(Instruction.of(
+                                target(turn),
+                                Said.of(
+                                        screw + way(turn) + " by {0} turn, then " + way(back) + " by {1} turn.",
+                                        by(turn),
+                                        by(back)))
+                        .byHand(Said.of("That is " + TurnWords.of(turn.turns()) + ", and back "
+                                + TurnWords.of(back.turns()) + ": so the play is taken up.")));
+            } else {
+                instructions.add(Instruction.of(
+                                target(turn), Said.of(screw + way(turn) + " by {0} turn.", by(turn)))
+                        .byHand(Said.of("That is " + TurnWords.of(turn.turns()) + ".")));
+            }
+        }
+        instructions.add(shot("Then shoot"));
+        return instructions;
+    }
+
+    /** The part that a turn is done to, as the drawing knows it. */
+    static String target(PlanReadings.Turn turn) {
+        return "mirror-" + turn.mirror() + "-" + turn.screw();
+    }
+
+    private static String way(PlanReadings.Turn turn) {
+        return turn.turns() < 0 ? "anticlockwise" : "clockwise";
+    }
+
+    private static Amount by(PlanReadings.Turn turn) {
+        return Amount.plain(Math.abs(turn.turns()), 2);
+    }
+
+    private Instruction shot(String shoot) {
+        PlanFinding.Next next = finding.next();
+        boolean head = next.carriageMm().isPresent();
+        String where = head
+                ? " at the head: gantry {0} from mirror 1, head {1} from mirror 2."
+                : " at mirror 2: gantry {0} from mirror 1.";
+        Said said = Said.of(
+                shoot + where,
+                Amount.mm(next.gantryMm().orElse(0), 0),
+                Amount.mm(next.carriageMm().orElse(0), 0));
+        Said card = Said.of((head
+                        ? "Tape a card over the opening of the head. "
+                        : "Tape a card before mirror 2: it covers the mirror. ")
+                + SAFELY);
+        Instruction instruction = Instruction.of(head ? "head" : "mirror-2", said).byHand(card);
+        return finding.expected()
+                .map(expected -> instruction.expecting(Said.of(
+                        "The mark should sit within {2} of {0#} right, {1#} up.",
+                        Amount.mm(expected.xMm(), 1),
+                        Amount.mm(expected.yMm(), 1),
+                        Amount.mm(expected.errorMm(), 1).least())))
+                .orElse(instruction);
+    }
+
+    private Instruction move() {
+        int mirror = finding.next().mirror().orElse(1);
+        Amount by = Amount.mm(finding.next().moveMm().orElse(0), 0);
+        return mirror == 1
+                ? Instruction.of("mirror-1", Said.of("Move mirror 1 or the tube: the beam meets mirror 2 {0} off its middle.", by))
+                        .byHand(Said.of("No screw mends that. Power off at the main switch before the tube is touched; "
+                                + "the tube's high voltage is a licensed person's work. Then begin again."))
+                : Instruction.of("mirror-2", Said.of("Move mirror 2 on its bracket: the beam meets the head {0} off its middle.", by))
+                        .byHand(Said.of("No screw mends that. Power off before hands are in the machine. Then begin again."));
+    }
+
+    private Instruction look() {
+        PlanFinding.Fault fault = finding.fault().orElseThrow();
+        String mirror = fault.mirror().map(number -> "mirror " + number).orElse("the mirrors");
+        return switch (fault.kind()) {
+            case RAILS ->
+                Instruction.of("rails", Said.of("Look at the rails: the marks change along them as no straight rail makes them."))
+                        .byHand(Said.of("Power off. Look for play in wheels and bearings, dirt on the rail, a rail that "
+                                + "is bent or not screwed down. Mend that, then begin again: no mirror screw mends it."));
+            case LOOSE_MIRROR ->
+                Instruction.of(
+                                fault.mirror().map(number -> "mirror-" + number).orElse("mirrors"),
+                                Said.of("Look at " + mirror + ": the beam jumps between two shots."))
+                        .byHand(Said.of("Power off. Press lightly on the mount: nothing may move. Tighten mirror, mount "
+                                + "and bracket, the springs too. Then begin again."));
+            case CLIPPING ->
+                Instruction.of("head", Said.of("Look for what cuts the beam off before the card: the marks end at an edge."))
+                        .byHand(Said.of("Power off. Look at openings, tubes, covers and cables on the way, from mirror to "
+                                + "mirror. Clear the way, then begin again."));
+            case MIRROR_PLACE -> move();
+        };
+    }
+}

@@ -1,0 +1,305 @@
+package zebrawood.core.mirrors;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/** Makes a finding of what is believed. */
+final class Planning {
+
+    /** share of a run that two shots have to be apart before it counts as seen */
+    private static final double APART = 0.4;
+
+    private static final int SHOTS_FOR_RUNS = 3;
+    /** an effect that is not better known than this is not worth keeping, % */
+    private static final double KEPT_PCT = 40;
+    /** shots that an alignment takes from nothing, and from mounts that are known */
+    private static final int FROM_NOTHING = 7;
+
+    private static final int FROM_KNOWN = 5;
+
+    private final Belief belief;
+    private final PlanReadings readings;
+    private final boolean seen;
+
+    Planning(Belief belief) {
+        this.belief = belief;
+        this.readings = belief.readings;
+        this.seen = isEveryRunSeen();
+    }
+
+    private record Chosen(PlanFinding.Next next, Optional<PlanFinding.Fault> fault, double done) {}
+
+    PlanFinding finding() {
+        Spread spread = Spread.of(belief);
+        Chosen chosen = choose(spread);
+        return new PlanFinding(
+                chosen.next(),
+                expected(chosen.next()),
+                MirrorPlan.shown(seen, spread.estimateMm()),
+                MirrorPlan.shown(seen, spread.boundMm() - spread.estimateMm()),
+                toGo(chosen),
+                List.of(mount(1), mount(2)),
+                chosen.fault(),
+                readings.run(),
+                readings.shots(),
+                MirrorPlan.shown(seen, beam(Turned.NOTHING)),
+                beam(belief.turned),
+                history(),
+                new PlanFinding.Tolerances(readings.tolerance(), readings.markError()));
+    }
+
+    private Chosen choose(Spread spread) {
+        Faults faults = new Faults(belief);
+        boolean isLast = readings.shots() >= MirrorPlan.MOST_SHOTS;
+        boolean isTrue = seen && spread.isWithin(readings.tolerance()) && Seen.all(readings);
+        boolean suspect = faults.isSuspect();
+        if (isTrue && !suspect) {
+            return placed(isLast);
+        }
+        Optional<PlanFinding.Fault> fault = faults.find(isLast);
+        if (fault.isPresent()) {
+            return new Chosen(
+                    new PlanFinding.Next(
+                            PlanFinding.Act.LOOK,
+                            fault.get().mirror(),
+                            OptionalDouble.empty(),
+                            OptionalDouble.empty(),
+                            List.of(),
+                            OptionalDouble.empty()),
+                    fault,
+                    0);
+        }
+        Planner planner = new Planner(belief);
+        if (suspect) {
+            return new Chosen(shoot(doubted()), Optional.empty(), 0);
+        }
+        Planner.Choice choice = isTurnUnseen() ? planner.chooseShot() : planner.choose();
+        return new Chosen(next(choice.turns(), choice.place()), Optional.empty(), choice.done());
+    }
+
+    /** The corners are true; whether the beam also meets its mirrors in the middle. */
+    private Chosen placed(boolean isLast) {
+        Place middle = belief.geometry.middle();
+        double atHead = Faults.beside(belief, middle);
+        double atSecond = Faults.beside(belief, new Place(1, middle.gantryM(), 0));
+        boolean carded = readings.steps().stream()
+                .anyMatch(step -> step.shot().filter(shot -> shot.mirror() == 1).isPresent());
+        if (atHead == 0 && atSecond == 0) {
+            return new Chosen(act(PlanFinding.Act.DONE, Optional.empty(), OptionalDouble.empty()), Optional.empty(), 1);
+        }
+        if (!carded && !isLast) {
+            return new Chosen(shoot(belief.geometry.firstMirrorNear()), Optional.empty(), 0);
+        }
+        int mirror = atSecond > 0 ? 1 : 2;
+        return new Chosen(
+                act(
+                        PlanFinding.Act.MOVE,
+                        Optional.of(mirror),
+                        OptionalDouble.of(Math.max(atSecond, atHead))),
+                Optional.of(new PlanFinding.Fault(PlanFinding.Kind.MIRROR_PLACE, Optional.of(mirror))),
+                0);
+    }
+
+    private static PlanFinding.Next act(PlanFinding.Act act, Optional<Integer> mirror, OptionalDouble moveMm) {
+        return new PlanFinding.Next(act, mirror, OptionalDouble.empty(), OptionalDouble.empty(), List.of(), moveMm);
+    }
+
+    private static PlanFinding.Next shoot(Place place) {
+        return next(List.of(), place);
+    }
+
+    private static PlanFinding.Next next(List<PlanReadings.Turn> turns, Place place) {
+        return new PlanFinding.Next(
+                turns.isEmpty() ? PlanFinding.Act.SHOOT : PlanFinding.Act.TURN,
+                Optional.of(place.mirror()),
+                OptionalDouble.of(millimetres(place.gantryM())),
+                place.isAtHead() ? OptionalDouble.of(millimetres(place.carriageM())) : OptionalDouble.empty(),
+                turns,
+                OptionalDouble.empty());
+    }
+
+    private static double millimetres(double metres) {
+        return Math.rint(metres * 1e6) / 1e3;
+    }
+
+    private boolean isTurnUnseen() {
+        return !readings.steps().isEmpty()
+                && readings.steps().get(readings.steps().size() - 1).turn().isPresent();
+    }
+
+    /** Where marks do not go together: the last place once more, then where fewest shots were made. */
+    private Place doubted() {
+        List<Place> shots = shots();
+        Place last = shots.get(shots.size() - 1);
+        if (shots.size() < 2 || !shots.get(shots.size() - 2).equals(last)) {
+            return last;
+        }
+        List<Place> places = new ArrayList<>(belief.geometry.corners());
+        places.add(belief.geometry.middle());
+        return places.stream()
+                .min(Comparator.comparingLong(
+                        place -> shots.stream().filter(place::equals).count()))
+                .orElseThrow();
+    }
+
+    private List<Place> shots() {
+        return readings.steps().stream()
+                .flatMap(step -> step.shot().stream())
+                .map(Place::of)
+                .toList();
+    }
+
+    private boolean isEveryRunSeen() {
+        List<Place> shots = shots();
+        Geometry geometry = belief.geometry;
+        double gantry = range(shots.stream().map(Place::gantryM).toList());
+        double carriage = range(shots.stream()
+                .filter(Place::isAtHead)
+                .map(Place::carriageM)
+                .toList());
+        return shots.size() >= SHOTS_FOR_RUNS
+                && gantry >= APART * (geometry.yFarM() - geometry.yNearM())
+                && carriage >= APART * (geometry.xFarM() - geometry.xNearM());
+    }
+
+    private static double range(List<Double> values) {
+        double least = values.stream().mapToDouble(Double::doubleValue).min().orElse(0);
+        return values.stream().mapToDouble(Double::doubleValue).max().orElse(0) - least;
+    }
+
+    private Optional<PlanFinding.Expected> expected(PlanFinding.Next next) {
+        if (next.act() != PlanFinding.Act.SHOOT && next.act() != PlanFinding.Act.TURN) {
+            return Optional.empty();
+        }
+        Place place = new Place(
+                next.mirror().orElse(2),
+                next.gantryMm().orElse(0) / 1000,
+                next.carriageMm().orElse(0) / 1000);
+        Belief then = next.turns().isEmpty() ? belief : belief.opened().after(next.turns());
+        Expectation expectation = Expectation.of(then, place, readings.markError());
+        return Optional.of(new PlanFinding.Expected(
+                expectation.spot().xMm(), expectation.spot().yMm(), expectation.radiusMm()));
+    }
+
+    private int toGo(Chosen chosen) {
+        return switch (chosen.next().act()) {
+            case DONE, MOVE, LOOK -> 0;
+            case SHOOT, TURN -> {
+                if (chosen.done() >= 0.6) {
+                    yield 1;
+                }
+                if (chosen.done() >= 0.2) {
+                    yield 2;
+                }
+                int usual = readings.isLearned() ? FROM_KNOWN : FROM_NOTHING;
+                yield Math.max(seen ? 2 : 3, usual - readings.shots());
+            }
+        };
+    }
+
+    private PlanFinding.Beam beam(Turned turned) {
+        Guess guess = belief.guesses.get(0);
+        double[] first = new double[2];
+        double[] second = new double[2];
+        for (int c = 0; c < 2; c++) {
+            first[c] = guess.mean[Guess.Y_ANGLE + c] + turned(turned, guess, c, 0);
+            second[c] = first[c] + guess.mean[Guess.ADDED + c] + turned(turned, guess, c, 2);
+        }
+        List<Spot> corners = new ArrayList<>();
+        for (Place corner : belief.geometry.corners()) {
+            double[] at = guess.seen(belief.geometry, corner, turned, guess.mean).at();
+            corners.add(new Spot(at[0], at[1]));
+        }
+        return new PlanFinding.Beam(
+                new Spot(guess.mean[Guess.AT_MIRROR], guess.mean[Guess.AT_MIRROR + 1]),
+                new PlanFinding.Lean(first[0], first[1]),
+                new PlanFinding.Lean(second[0], second[1]),
+                corners);
+    }
+
+    private static double turned(Turned turned, Guess guess, int c, int from) {
+        double sum = 0;
+        for (int screw = from; screw < from + 2; screw++) {
+            sum += guess.mean[Guess.gain(screw, c)]
+                    * turned.followed(screw, guess.mean[Guess.BELOW + screw], guess.mean[Guess.PLAY + screw])
+                            .turns();
+        }
+        return sum;
+    }
+
+    private List<PlanFinding.Made> history() {
+        List<PlanFinding.Made> history = new ArrayList<>();
+        Turned turned = Turned.NOTHING;
+        int turns = 0;
+        for (PlanReadings.Step step : readings.steps()) {
+            if (step.turn().isPresent()) {
+                turned = turned.then(step.turn().get());
+                turns++;
+            } else {
+                history.add(new PlanFinding.Made(
+                        step.shot().orElseThrow(), MirrorPlan.shown(seen, spread(beam(turned).corners())), turns));
+            }
+        }
+        return history;
+    }
+
+    /** The largest distance between two of these, mm. */
+    static double spread(List<Spot> corners) {
+        double most = 0;
+        for (Spot one : corners) {
+            for (Spot other : corners) {
+                most = Math.max(most, one.distanceMm(other));
+            }
+        }
+        return most;
+    }
+
+    /** What is known of a mount now: what was learned of it, or what was known before. */
+    private PlanReadings.Mount mount(int mirror) {
+        PlanReadings.Mount mount = readings.mount(mirror);
+        if (!belief.turned.isTouchedMirror(mirror)) {
+            return mount;
+        }
+        double[][] mean = new double[2][2];
+        double worst = 0;
+        for (int screw = 0; screw < 2; screw++) {
+            int at = 2 * (mirror - 1) + screw;
+            double variance = 0;
+            for (int c = 0; c < 2; c++) {
+                variance += moments(at, c, mirror, mean[c], screw);
+            }
+            double size = Math.hypot(mean[0][screw], mean[1][screw]);
+            worst = Math.max(worst, size == 0 ? Double.POSITIVE_INFINITY : 100 * Math.sqrt(variance / 2) / size);
+        }
+        if (worst > KEPT_PCT) {
+            return mount;
+        }
+        return new PlanReadings.Mount(
+                mount.armMm(),
+                mount.pitchMm(),
+                mount.gainErrorPct(),
+                mount.crossTalkPct(),
+                mount.playTurns(),
+                Optional.of(new PlanReadings.Learned(
+                        List.of(List.of(mean[0][0], mean[0][1]), List.of(mean[1][0], mean[1][1])), worst)));
+    }
+
+    /** Puts the mean of an effect over all guesses, as seen on this mirror's card, and gives its variance. */
+    private double moments(int screw, int c, int mirror, double[] mean, int column) {
+        double sum = 0;
+        double square = 0;
+        for (int i = 0; i < belief.guesses.size(); i++) {
+            Guess guess = belief.guesses.get(i);
+            double side = mirror == 1 && c == 0 ? guess.side : 1;
+            double gain = side * guess.mean[Guess.gain(screw, c)];
+            int at = Guess.gain(screw, c);
+            sum += belief.weights[i] * gain;
+            square += belief.weights[i] * (gain * gain + guess.covariance[at][at]);
+        }
+        mean[column] = sum;
+        return Math.max(0, square - sum * sum);
+    }
+}
