@@ -129,10 +129,10 @@ public final class Gantry {
         double along = 2 * (carriageMm - build.nearMm()) / build.bedXMm() - 1;
         // a rail that is bowed turns what rides on it, ever more towards its ends
         double yaw = bend[0] / 1000 * share;
-        double roll = bend[1] / 1000 * share;
-        Vector facing = facing(1).turned(UP, yaw).turned(new Vector(0, 1, 0), roll);
+        double pitch = bend[1] / 1000 * share;
+        Vector facing = facing(1).turned(UP, yaw).turned(new Vector(1, 0, 0), pitch);
         Ray onward = first.reflected(second.plus(mounts[1].aside()), facing);
-        Vector rail = new Vector(1, 0, 0).turned(UP, yaw).turned(new Vector(0, 1, 0), roll);
+        Vector rail = new Vector(1, 0, 0).turned(UP, yaw);
         Vector head = second.plus(rail.times(carriageMm));
         Vector mark = onward.meets(head, rail);
         double bow = 1 - along * along;

@@ -18,7 +18,7 @@ final class Belief {
     /** the same for one that is not worth a second look */
     private static final double FAINT = 8;
 
-    private static final int MOST_KEPT = 160;
+    private static final int MOST_KEPT = 400;
     /** by how much the middle of a mark that is cut off is beside what is reckoned, mm */
     private static final double CLIPPED_MM = 0.2;
     /** looks at a guess after the first, each linear about what the last one came to */
@@ -110,14 +110,28 @@ final class Belief {
                     || readings.steps().stream()
                             .anyMatch(step -> step.shot().filter(s -> s.mirror() == 1).isPresent());
             List<Guess> first = new ArrayList<>();
-            first.add(guess(-1, sided ? Math.log(1 - UNTURNED) : 0));
-            if (sided) {
-                first.add(guess(1, Math.log(UNTURNED)));
+            for (double tipped : tips()) {
+                double share = Math.log(1.0 / tips().size());
+                first.add(guess(-1, tipped, share + (sided ? Math.log(1 - UNTURNED) : 0)));
+                if (sided) {
+                    first.add(guess(1, tipped, share + Math.log(UNTURNED)));
+                }
             }
             return first;
         }
 
-        private Guess guess(double side, double logWeight) {
+        /** A mirror at 45 degrees that is tipped turns the beam by 2 cos 45 of it; a mount may make up for that. */
+        private List<Double> tips() {
+            boolean matters = readings.steps().stream().anyMatch(step -> step.turn().isPresent())
+                    && (isNew(1) || isNew(2));
+            return matters ? List.of(Math.sqrt(0.5), 1.0) : List.of(Math.sqrt(0.5));
+        }
+
+        private boolean isNew(int mirror) {
+            return readings.mount(mirror).learned().isEmpty();
+        }
+
+        private Guess guess(double side, double tipped, double logWeight) {
             double[] mean = new double[Guess.SIZE];
             double[][] covariance = new double[Guess.SIZE][Guess.SIZE];
             for (int c = 0; c < 2; c++) {
@@ -136,7 +150,7 @@ final class Belief {
                 variance(covariance, Guess.BELOW + screw, play / Math.sqrt(12));
                 variance(covariance, Guess.PLAY + screw, PLAY_SHARE * play);
             }
-            return new Guess(side, assumption.clearMm(), mean, covariance, logWeight);
+            return new Guess(side, assumption.clearMm(), tipped, mean, covariance, logWeight);
         }
 
         private static void variance(double[][] covariance, int at, double deviation) {
@@ -151,7 +165,7 @@ final class Belief {
             begun.clear();
             for (int i = 0; i < before.size(); i++) {
                 double side = mirror == 1 ? before.get(i).side : 1;
-                for (MountGuess mount : MountGuess.of(readings.mount(mirror), side)) {
+                for (MountGuess mount : MountGuess.of(readings.mount(mirror), side, before.get(i).tipped)) {
                     guesses.add(mount.in(before.get(i), mirror));
                     begun.add(mount.in(beforeBegun.get(i), mirror));
                 }
@@ -278,7 +292,7 @@ final class Belief {
             shares.clear();
             for (int i = 0; i < before.size(); i++) {
                 double side = mirror == 1 ? before.get(i).side : 1;
-                for (MountGuess mount : MountGuess.upright(readings.mount(mirror), side)) {
+                for (MountGuess mount : MountGuess.of(readings.mount(mirror), side, before.get(i).tipped)) {
                     all.add(mount.in(before.get(i), mirror));
                     shares.add(sharesBefore.get(i) * mount.weight());
                 }

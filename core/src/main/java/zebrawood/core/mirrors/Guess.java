@@ -28,14 +28,17 @@ final class Guess {
     final double side;
     /** how far a mark at the head comes from the centre at the most, mm; infinite where nothing is in its way */
     final double clearMm;
+    /** share of a screw's effect that a mirror has which is tipped, not turned */
+    final double tipped;
 
     final double[] mean;
     final double[][] covariance;
     double logWeight;
 
-    Guess(double side, double clearMm, double[] mean, double[][] covariance, double logWeight) {
+    Guess(double side, double clearMm, double tipped, double[] mean, double[][] covariance, double logWeight) {
         this.side = side;
         this.clearMm = clearMm;
+        this.tipped = tipped;
         this.mean = mean;
         this.covariance = covariance;
         this.logWeight = logWeight;
@@ -46,7 +49,7 @@ final class Guess {
         for (int i = 0; i < SIZE; i++) {
             deep[i] = covariance[i].clone();
         }
-        return new Guess(side, clearMm, mean.clone(), deep, logWeight);
+        return new Guess(side, clearMm, tipped, mean.clone(), deep, logWeight);
     }
 
     static int gain(int screw, int coordinate) {

@@ -13,33 +13,19 @@ import java.util.List;
 record MountGuess(double weight, double[][] mean, double[][] deviation) {
 
     /** the share of mounts whose screws act neither straight up nor straight aside */
-    private static final double ASKEW = 0.06;
+    private static final double ASKEW = 0.02;
     /** the share of mounts that no longer are what an earlier visit found */
     private static final double CHANGED = 0.02;
-    /** beyond this a screw's effect says nothing of which of two kinds of mount it is, % */
-    private static final double VAGUE_PCT = 40;
-    /** a mirror at 45 degrees that is tipped turns the beam by 2 cos 45 of it, not by 2 */
-    private static final double TIPPED = Math.sqrt(0.5);
-    private static final List<Double> UPRIGHT = List.of(1.0);
-    private static final List<Double> UPRIGHT_OR_TIPPED = List.of(1.0, TIPPED);
     /** the smallest doubt of an effect, share of the usual one: no mount is better made */
     private static final double LEAST = 0.01;
 
     /**
-     * All the ways: either screw to either side, either way round, tipped or not.
+     * All the ways: either screw to either side, either way round.
      *
      * @param side -1 where what is right on this mirror's card is left at the head, 1 where it is not
+     * @param tipped share of a screw's effect that a mirror has which is tipped, not turned: 1 or less
      */
-    static List<MountGuess> of(PlanReadings.Mount mount, double side) {
-        return all(mount, side, mount.gainErrorPct().orElse(100) > VAGUE_PCT ? UPRIGHT : UPRIGHT_OR_TIPPED);
-    }
-
-    /** The same without telling apart whether a mirror is tipped: enough to choose a trial turn by. */
-    static List<MountGuess> upright(PlanReadings.Mount mount, double side) {
-        return all(mount, side, UPRIGHT);
-    }
-
-    private static List<MountGuess> all(PlanReadings.Mount mount, double side, List<Double> tips) {
+    static List<MountGuess> of(PlanReadings.Mount mount, double side, double tipped) {
         List<MountGuess> guesses = new ArrayList<>();
         double usual = mount.usualMradPerTurn();
         double gainPct = mount.gainErrorPct().orElse(100);
@@ -50,21 +36,19 @@ record MountGuess(double weight, double[][] mean, double[][] deviation) {
         }
         double along = Math.max(gainPct / 100, LEAST) * usual;
         double across = Math.max(mount.crossTalkPct().orElse(5) / 100, LEAST) * usual;
-        double share = (1 - ASKEW) / (8.0 * tips.size());
-        for (double tip : tips) {
-            for (int upright = 0; upright < 2; upright++) {
-                for (int signs = 0; signs < 4; signs++) {
-                    double[][] mean = new double[2][2];
-                    double[][] deviation = new double[2][2];
-                    for (int screw = 0; screw < 2; screw++) {
-                        int coordinate = screw == upright ? 1 : 0;
-                        double factor = coordinate == 1 ? tip : 1;
-                        mean[screw][coordinate] = ((signs >> screw & 1) == 0 ? 1 : -1) * usual * factor;
-                        deviation[screw][coordinate] = along * factor;
-                        deviation[screw][1 - coordinate] = across;
-                    }
-                    guesses.add(new MountGuess(share, mean, deviation));
+        double share = (1 - ASKEW) / 8;
+        for (int upright = 0; upright < 2; upright++) {
+            for (int signs = 0; signs < 4; signs++) {
+                double[][] mean = new double[2][2];
+                double[][] deviation = new double[2][2];
+                for (int screw = 0; screw < 2; screw++) {
+                    int coordinate = screw == upright ? 1 : 0;
+                    double factor = coordinate == 1 ? tipped : 1;
+                    mean[screw][coordinate] = ((signs >> screw & 1) == 0 ? 1 : -1) * usual * factor;
+                    deviation[screw][coordinate] = along * factor;
+                    deviation[screw][1 - coordinate] = across;
                 }
+                guesses.add(new MountGuess(share, mean, deviation));
             }
         }
         guesses.add(askew(usual, gainPct, ASKEW));

@@ -144,6 +144,7 @@ final class Planner {
     /** Whether the beam is believed to meet mirror 2 and a card at the head. */
     static boolean meets(Belief belief, Place place) {
         double in = 0;
+        double whole = 0;
         Place onTheWay = new Place(1, place.gantryM(), 0);
         int many = Math.min(belief.guesses.size(), MOST_LOOKED_AT);
         for (int i = 0; i < many; i++) {
@@ -151,8 +152,9 @@ final class Planner {
             if (reach(belief, guess, onTheWay) <= MIRROR_MM && reach(belief, guess, place) <= CARD_MM) {
                 in += belief.weights[i];
             }
+            whole += belief.weights[i];
         }
-        return in > MOSTLY;
+        return in > MOSTLY * whole;
     }
 
     private static double reach(Belief belief, Guess guess, Place place) {

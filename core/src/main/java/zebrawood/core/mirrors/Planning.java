@@ -20,6 +20,9 @@ final class Planning {
 
     private static final int FROM_KNOWN = 5;
 
+    private static final Place AT_MIRROR_1 = new Place(1, 0, 0);
+    private static final Place BEHIND_MIRROR_2 = new Place(2, 0, 0);
+
     private final Belief belief;
     private final PlanReadings readings;
     private final boolean seen;
@@ -56,8 +59,12 @@ final class Planning {
         boolean isLast = readings.shots() >= MirrorPlan.MOST_SHOTS;
         boolean isTrue = seen && spread.isWithin(readings.tolerance()) && Seen.all(readings);
         boolean suspect = faults.isSuspect();
+        Optional<Chosen> misplaced = suspect ? Optional.empty() : misplaced();
+        if (misplaced.isPresent()) {
+            return misplaced.get();
+        }
         if (isTrue && !suspect) {
-            return placed(isLast);
+            return new Chosen(act(PlanFinding.Act.DONE, Optional.empty(), OptionalDouble.empty()), Optional.empty(), 1);
         }
         Optional<PlanFinding.Fault> fault = faults.find(isLast);
         if (fault.isPresent()) {
@@ -80,27 +87,26 @@ final class Planning {
         return new Chosen(next(choice.turns(), choice.place()), Optional.empty(), choice.done());
     }
 
-    /** The corners are true; whether the beam also meets its mirrors in the middle. */
-    private Chosen placed(boolean isLast) {
-        Place middle = belief.geometry.middle();
-        double atHead = Faults.beside(belief, middle);
-        double atSecond = Faults.beside(belief, new Place(1, middle.gantryM(), 0));
+    /**
+     * Whether a mirror stands beside its place, whatever its screws do: where the beam meets mirror 1 no screw changes, and
+     * what mirror 2 adds beside the head's middle neither.
+     */
+    private Optional<Chosen> misplaced() {
+        double before = Faults.beside(belief, AT_MIRROR_1);
+        double behind = Faults.beside(belief, BEHIND_MIRROR_2);
+        if (before == 0 && behind == 0) {
+            return Optional.empty();
+        }
         boolean carded = readings.steps().stream()
                 .anyMatch(step -> step.shot().filter(shot -> shot.mirror() == 1).isPresent());
-        if (atHead == 0 && atSecond == 0) {
-            return new Chosen(act(PlanFinding.Act.DONE, Optional.empty(), OptionalDouble.empty()), Optional.empty(), 1);
+        if (!carded) {
+            return Optional.of(new Chosen(shoot(belief.geometry.firstMirrorNear()), Optional.empty(), 0));
         }
-        if (!carded && !isLast) {
-            return new Chosen(shoot(belief.geometry.firstMirrorNear()), Optional.empty(), 0);
-        }
-        int mirror = atSecond > 0 ? 1 : 2;
-        return new Chosen(
-                act(
-                        PlanFinding.Act.MOVE,
-                        Optional.of(mirror),
-                        OptionalDouble.of(Math.max(atSecond, atHead))),
+        int mirror = before > 0 ? 1 : 2;
+        return Optional.of(new Chosen(
+                act(PlanFinding.Act.MOVE, Optional.of(mirror), OptionalDouble.of(before > 0 ? before : behind)),
                 Optional.of(new PlanFinding.Fault(PlanFinding.Kind.MIRROR_PLACE, Optional.of(mirror))),
-                0);
+                0));
     }
 
     private static PlanFinding.Next act(PlanFinding.Act act, Optional<Integer> mirror, OptionalDouble moveMm) {
