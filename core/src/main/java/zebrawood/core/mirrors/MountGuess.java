@@ -13,9 +13,9 @@ import java.util.List;
 record MountGuess(double weight, double[][] mean, double[][] deviation) {
 
     /** the share of mounts whose screws act neither straight up nor straight aside */
-    private static final double ASKEW = 0.02;
+    private static final double ASKEW = 0.004;
     /** the share of mounts that no longer are what an earlier visit found */
-    private static final double CHANGED = 0.02;
+    private static final double CHANGED = 0.005;
     /** the smallest doubt of an effect, share of the usual one: no mount is better made */
     private static final double LEAST = 0.01;
 

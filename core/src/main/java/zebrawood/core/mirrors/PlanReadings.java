@@ -219,6 +219,11 @@ public record PlanReadings(
         return mounts.isEmpty() ? Mount.UNKNOWN : mounts.get(mirror - 1);
     }
 
+    /** The same, of which only the first steps were done. */
+    PlanReadings upTo(int many) {
+        return new PlanReadings(run, mounts, steps.subList(0, many), markErrorMm, toleranceMm);
+    }
+
     /** Whether an earlier visit found how a mount answers. */
     boolean isLearned() {
         return mounts.stream().anyMatch(mount -> mount.learned().isPresent());

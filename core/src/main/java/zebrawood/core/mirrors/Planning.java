@@ -79,11 +79,10 @@ final class Planning {
                     fault,
                     0);
         }
-        Planner planner = new Planner(belief);
         if (suspect) {
             return new Chosen(shoot(doubted()), Optional.empty(), 0);
         }
-        Planner.Choice choice = isTurnUnseen() ? planner.chooseShot() : planner.choose();
+        Planner.Choice choice = afterTurns().orElseGet(() -> new Planner(belief).choose());
         return new Chosen(next(choice.turns(), choice.place()), Optional.empty(), choice.done());
     }
 
@@ -131,9 +130,28 @@ final class Planning {
         return Math.rint(metres * 1e6) / 1e3;
     }
 
-    private boolean isTurnUnseen() {
-        return !readings.steps().isEmpty()
-                && readings.steps().get(readings.steps().size() - 1).turn().isPresent();
+    /**
+     * What to look at after turns that nobody has looked at yet: where it was said when they were asked for, if they were
+     * made as asked.
+     */
+    private Optional<Planner.Choice> afterTurns() {
+        List<PlanReadings.Step> steps = readings.steps();
+        int from = steps.size();
+        while (from > 0 && steps.get(from - 1).turn().isPresent()) {
+            from--;
+        }
+        if (from == steps.size()) {
+            return Optional.empty();
+        }
+        Belief before = Faults.sound(readings.upTo(from));
+        Planner.Choice asked = new Planner(before).choose();
+        List<PlanReadings.Turn> made = steps.subList(from, steps.size()).stream()
+                .map(step -> step.turn().orElseThrow())
+                .toList();
+        return Optional.of(
+                asked.turns().equals(made)
+                        ? new Planner.Choice(List.of(), asked.place(), asked.done(), asked.doubt())
+                        : new Planner(belief).chooseShot());
     }
 
     /** Where marks do not go together: the last place once more, then where fewest shots were made. */
