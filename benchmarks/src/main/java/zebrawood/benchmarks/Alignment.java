@@ -65,7 +65,7 @@ final class Alignment {
 
     static boolean run(String[] words) {
         int machines = words.length > 1 ? Integer.parseInt(words[1]) : MACHINES;
-        boolean kept = aligned(machines, "as found", Build.USUAL, GAIN_PCT, 0.7, 0.7, 99.5, 8, 10);
+        boolean kept = words.length > 2 || aligned(machines, "as found", Build.USUAL, GAIN_PCT, 0.7, 0.7, 99.5, 8, 10);
         kept &= aligned(machines, "marks read to 0.3 mm", Build.USUAL.withMarkError(0.3), GAIN_PCT, 1.2, 1.2, 99, 11, 99);
         kept &= aligned(machines, "screws known to a factor of two", Build.USUAL.withGain(2), 100, 0.7, 0.7, 99, 99, 99);
         kept &= again(machines);

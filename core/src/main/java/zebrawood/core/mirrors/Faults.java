@@ -52,9 +52,6 @@ final class Faults {
 
     /** The fault, once it is sure; whatever comes nearest when it has to be named. */
     Optional<PlanFinding.Fault> find(boolean mustBeNamed) {
-        if (!isSuspect() && !mustBeNamed) {
-            return Optional.empty();
-        }
         Read best = read(new PlanFinding.Fault(PlanFinding.Kind.RAILS, Optional.empty()), sound.assumption.bentRails());
         for (int mirror = 1; mirror <= 2; mirror++) {
             best = better(

@@ -115,13 +115,22 @@ final class Planner {
         Choice best = null;
         for (Place place : places(then)) {
             Choice choice = weigh(then, turns, place);
-            best = best == null || choice.isBetterThan(best) ? choice : best;
+            boolean worn = turns.isEmpty() && isWornOut(then.readings, place);
+            best = best == null || !worn && choice.isBetterThan(best) ? choice : best;
         }
         return best;
     }
 
     private List<Place> places() {
         return places(belief);
+    }
+
+    /** Whether the last two shots were made there: a third says little that they do not. */
+    private static boolean isWornOut(PlanReadings readings, Place place) {
+        List<PlanReadings.Step> steps = readings.steps();
+        return steps.size() > 1
+                && steps.subList(steps.size() - 2, steps.size()).stream()
+                        .allMatch(step -> step.shot().map(Place::of).filter(place::equals).isPresent());
     }
 
     /** Where a shot may be asked for: at the head only where the beam is believed to meet mirror 2 and the card. */

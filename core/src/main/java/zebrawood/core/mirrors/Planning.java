@@ -57,16 +57,16 @@ final class Planning {
     private Chosen choose(Spread spread) {
         Faults faults = new Faults(belief);
         boolean isLast = readings.shots() >= MirrorPlan.MOST_SHOTS;
-        boolean isTrue = seen && spread.isWithin(readings.tolerance()) && Seen.all(readings);
+        boolean isTrue = seen && spread.isWithin(readings.tolerance(), readings.shots()) && Seen.all(readings);
         boolean suspect = faults.isSuspect();
         Optional<Chosen> misplaced = suspect ? Optional.empty() : misplaced();
         if (misplaced.isPresent()) {
             return misplaced.get();
         }
-        if (isTrue && !suspect) {
+        Optional<PlanFinding.Fault> fault = isTrue || suspect || isLast ? faults.find(isLast) : Optional.empty();
+        if (isTrue && !suspect && fault.isEmpty()) {
             return new Chosen(act(PlanFinding.Act.DONE, Optional.empty(), OptionalDouble.empty()), Optional.empty(), 1);
         }
-        Optional<PlanFinding.Fault> fault = faults.find(isLast);
         if (fault.isPresent()) {
             return new Chosen(
                     new PlanFinding.Next(

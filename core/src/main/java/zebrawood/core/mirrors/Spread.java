@@ -17,6 +17,9 @@ record Spread(double estimateMm, double boundMm, double within) {
     /** how likely the truth has to be within the tolerance before the work is done */
     static final double ENOUGH = 0.99;
 
+    /** after so many shots what is doubted for an unlikely reason is not doubted any longer */
+    private static final int PATIENT = 12;
+
     /** what 95 % of all truths are not over */
     private static final double SURE = 0.95;
     /** points for all guesses together, and for the least likely of them */
@@ -45,8 +48,9 @@ record Spread(double estimateMm, double boundMm, double within) {
     }
 
     /** Whether it is within the tolerance, doubt and all. */
-    boolean isWithin(double toleranceMm) {
-        return Limits.atMost(boundMm, toleranceMm) && within >= ENOUGH;
+    boolean isWithin(double toleranceMm, int shots) {
+        double enough = shots > PATIENT ? 1 - 3 * (1 - ENOUGH) : ENOUGH;
+        return Limits.atMost(boundMm, toleranceMm) && within >= enough;
     }
 
     static Spread of(Belief belief) {
