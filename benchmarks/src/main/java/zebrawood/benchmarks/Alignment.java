@@ -166,7 +166,7 @@ final class Alignment {
                 shots[machines / 2],
                 shots[machines - 1],
                 endless);
-        if (pct < 90) {
+        if (pct < 96) {
             System.out.println(taken);
         }
         return pct >= 90 && endless == 0;

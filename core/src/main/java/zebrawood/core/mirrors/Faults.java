@@ -1,5 +1,7 @@
 package zebrawood.core.mirrors;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -12,6 +14,8 @@ final class Faults {
 
     /** logarithm of how much likelier a fault has to be than a sound machine: about a thousandfold */
     private static final double SURE = 7;
+    /** the same for how much likelier than any other kind of fault: about sevenfold */
+    private static final double AHEAD = 2;
     /** misfit beyond what is expected, in standard deviations of it, before anything is suspected */
     private static final double SUSPECT = 3;
     /** how far a beam may meet a mirror or the head's card beside the middle: a tube 4 mm off each way is none, mm */
@@ -50,32 +54,43 @@ final class Faults {
         return sound.readings.shots() >= LEAST_SHOTS && isSurprising();
     }
 
-    /** The fault, once it is sure; whatever comes nearest when it has to be named. */
-    Optional<PlanFinding.Fault> find(boolean mustBeNamed) {
-        Read best = read(new PlanFinding.Fault(PlanFinding.Kind.RAILS, Optional.empty()), sound.assumption.bentRails());
+    /**
+     * What the marks say of faults.
+     *
+     * @param fault the one that is sure
+     * @param isDoubted whether there is one, and it is not sure which
+     */
+    record Suspicion(Optional<PlanFinding.Fault> fault, boolean isDoubted) {
+        static final Suspicion NONE = new Suspicion(Optional.empty(), false);
+    }
+
+    /** What the marks say of faults; where one has to be named, whatever comes nearest. */
+    Suspicion find(boolean mustBeNamed) {
+        List<Read> reads = new ArrayList<>();
+        reads.add(read(PlanFinding.Kind.RAILS, Optional.empty(), sound.assumption.bentRails()));
         for (int mirror = 1; mirror <= 2; mirror++) {
-            best = better(
-                    best,
-                    read(
-                            new PlanFinding.Fault(PlanFinding.Kind.LOOSE_MIRROR, Optional.of(mirror)),
-                            sound.assumption.loose(mirror)));
+            reads.add(read(PlanFinding.Kind.LOOSE_MIRROR, Optional.of(mirror), sound.assumption.loose(mirror)));
         }
         for (double clear : CLEAR_MM) {
-            best = better(
-                    best,
-                    read(
-                            new PlanFinding.Fault(PlanFinding.Kind.CLIPPING, Optional.empty()),
-                            sound.assumption.clipped(clear)));
+            reads.add(read(PlanFinding.Kind.CLIPPING, Optional.empty(), sound.assumption.clipped(clear)));
         }
-        return mustBeNamed || best.evidence() > sound.evidence + SURE ? Optional.of(best.fault()) : Optional.empty();
+        reads.sort(Comparator.comparingDouble(read -> -read.evidence()));
+        Read best = reads.get(0);
+        double second = reads.stream()
+                .filter(read -> read.fault().kind() != best.fault().kind())
+                .mapToDouble(Read::evidence)
+                .max()
+                .orElseThrow();
+        boolean isFault = best.evidence() > sound.evidence + SURE;
+        boolean isSure = best.evidence() > second + AHEAD;
+        return mustBeNamed || isFault && isSure
+                ? new Suspicion(Optional.of(best.fault()), false)
+                : new Suspicion(Optional.empty(), isFault);
     }
 
-    private static Read better(Read one, Read other) {
-        return other.evidence() > one.evidence() ? other : one;
-    }
-
-    private Read read(PlanFinding.Fault fault, Assumption assumption) {
-        return new Read(fault, Belief.of(sound.readings, assumption).evidence);
+    private Read read(PlanFinding.Kind kind, Optional<Integer> mirror, Assumption assumption) {
+        return new Read(
+                new PlanFinding.Fault(kind, mirror), Belief.of(sound.readings, assumption).evidence);
     }
 
     /** How far the beam surely meets a card beside its middle, mm; nothing where it may be within what is usual. */

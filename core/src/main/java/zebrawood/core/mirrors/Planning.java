@@ -63,24 +63,18 @@ final class Planning {
         if (misplaced.isPresent()) {
             return misplaced.get();
         }
-        Optional<PlanFinding.Fault> fault = isTrue || suspect || isLast ? faults.find(isLast) : Optional.empty();
-        if (isTrue && !suspect && fault.isEmpty()) {
-            return new Chosen(act(PlanFinding.Act.DONE, Optional.empty(), OptionalDouble.empty()), Optional.empty(), 1);
-        }
-        if (fault.isPresent()) {
+        Faults.Suspicion suspicion =
+                isTrue || suspect || isLast ? faults.find(isLast) : Faults.Suspicion.NONE;
+        if (suspicion.fault().isPresent()) {
+            PlanFinding.Fault fault = suspicion.fault().get();
             return new Chosen(
-                    new PlanFinding.Next(
-                            PlanFinding.Act.LOOK,
-                            fault.get().mirror(),
-                            OptionalDouble.empty(),
-                            OptionalDouble.empty(),
-                            List.of(),
-                            OptionalDouble.empty()),
-                    fault,
-                    0);
+                    act(PlanFinding.Act.LOOK, fault.mirror(), OptionalDouble.empty()), Optional.of(fault), 0);
         }
-        if (suspect) {
+        if (suspect || suspicion.isDoubted()) {
             return new Chosen(shoot(doubted()), Optional.empty(), 0);
+        }
+        if (isTrue) {
+            return new Chosen(act(PlanFinding.Act.DONE, Optional.empty(), OptionalDouble.empty()), Optional.empty(), 1);
         }
         Planner.Choice choice = afterTurns().orElseGet(() -> new Planner(belief).choose());
         return new Chosen(next(choice.turns(), choice.place()), Optional.empty(), choice.done());
