@@ -2,6 +2,7 @@ package zebrawood.core.mirrors;
 
 import java.util.ArrayList;
 import java.util.List;
+import zebrawood.core.beam.Spot;
 
 /**
  * Where a mark is expected, over all guesses.

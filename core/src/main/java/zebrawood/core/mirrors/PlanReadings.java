@@ -3,6 +3,7 @@ package zebrawood.core.mirrors;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import zebrawood.core.beam.Spot;
 import zebrawood.core.reading.Checks;
 
 /**

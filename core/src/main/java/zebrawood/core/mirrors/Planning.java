@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import zebrawood.core.beam.Spot;
 
 /** Makes a finding of what is believed. */
 final class Planning {

@@ -1,4 +1,4 @@
-package zebrawood.core.mirrors;
+package zebrawood.core.beam;
 
 import zebrawood.core.reading.Checks;
 

@@ -1,0 +1,189 @@
+package zebrawood.core.mirrors;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import zebrawood.core.beam.Spot;
+import zebrawood.core.machine.Family;
+import zebrawood.core.machine.Plate;
+import zebrawood.core.procedure.Card;
+import zebrawood.core.procedure.Change;
+import zebrawood.core.procedure.Evidence;
+import zebrawood.core.procedure.Hazard;
+import zebrawood.core.procedure.Help;
+import zebrawood.core.procedure.Instruction;
+import zebrawood.core.procedure.Outcome;
+import zebrawood.core.procedure.Phase;
+import zebrawood.core.procedure.Procedure;
+import zebrawood.core.procedure.Verdict;
+import zebrawood.core.reading.Limits;
+import zebrawood.core.units.Amount;
+import zebrawood.core.units.Quantity;
+import zebrawood.core.units.Said;
+
+/**
+ * Tells a beam that leans from one that stands aside, from two marks on one run. A mirror turned by d in the plane of
+ * incidence turns its beam by 2 d; turned out of it by d, about the line in its face that lies in the plane, by
+ * {@code 2 d cos(incidence)}.
+ */
+public final class MirrorNearFar implements Procedure<NearFarReadings, NearFarFinding> {
+
+    private static final Card CARD = new Card(
+            "mirror-near-far",
+            1,
+            "Near and far",
+            Card.OnRoute.in(Phase.BEAM, 22).firing(),
+            Set.of(Change.MOVED, Change.SOURCE_CHANGED, Change.KNOCKED, Change.CLEANED),
+            List.of(Hazard.BEAM, Hazard.MOVING_AXES, Hazard.FIRE),
+            10,
+            180,
+            new Help(
+                    List.of(
+                            "A card before the next mirror or the head, its cross in the middle of the opening.",
+                            "A rule for both distances; the mount's lever arms and the pitch of its screws."),
+                    List.of(
+                            "Near: one short pulse at the lowest power that marks. Far: one more.",
+                            "Read both from the cross, facing the beam: right and up."),
+                    "What changes between near and far is the angle: screws mend it. What is the same at both is the "
+                            + "offset: the mirror, or what stands before it, has to be moved.",
+                    List.of("Near and far alike and in the middle: leave it alone.")));
+
+    @Override
+    public Card card() {
+        return CARD;
+    }
+
+    @Override
+    public Class<NearFarReadings> readingsType() {
+        return NearFarReadings.class;
+    }
+
+    @Override
+    public Class<NearFarFinding> findingType() {
+        return NearFarFinding.class;
+    }
+
+    @Override
+    public boolean appliesTo(Plate plate) {
+        return plate.family() == Family.GANTRY_CO2;
+    }
+
+    @Override
+    public Outcome<NearFarFinding> evaluate(NearFarReadings read) {
+        double run = read.farDistanceMm() - read.nearDistanceMm();
+        double angleX = (read.far().xMm() - read.near().xMm()) / run;
+        double angleY = (read.far().yMm() - read.near().yMm()) / run;
+        double tiltX = angleX / 2;
+        double tiltY =
+                angleY / (2 * Math.cos(Math.toRadians(read.mount().incidenceDeg().orElse(45))));
+        double offsetX = read.near().xMm() - angleX * read.nearDistanceMm();
+        double offsetY = read.near().yMm() - angleY * read.nearDistanceMm();
+        NearFarFinding finding = new NearFarFinding(
+                1000 * angleX,
+                1000 * angleY,
+                1000 * tiltX,
+                1000 * tiltY,
+                Math.tan(tiltX) * read.mount().armXMm() / read.mount().pitchMm(),
+                Math.tan(tiltY) * read.mount().armYMm() / read.mount().pitchMm(),
+                offsetX,
+                offsetY,
+                read.near().distanceMm(read.far()),
+                new Spot(offsetX, offsetY),
+                read.mirror(),
+                read.nearDistanceMm(),
+                read.farDistanceMm(),
+                read.near(),
+                read.far(),
+                new NearFarFinding.Tolerances(
+                        read.angleToleranceMm().orElse(NearFarReadings.ANGLE_TOLERANCE_MM),
+                        read.offsetToleranceMm().orElse(NearFarReadings.OFFSET_TOLERANCE_MM)));
+        boolean leans =
+                !Limits.atMost(finding.separationMm(), finding.tolerances().angleMm());
+        boolean aside = !Limits.atMost(
+                finding.expectedFar().fromCentreMm(), finding.tolerances().offsetMm());
+        List<Instruction> instructions = new ArrayList<>();
+        if (leans) {
+            instructions.addAll(tilt(finding));
+        }
+        if (aside) {
+            instructions.add(move(finding, leans));
+        }
+        return new Outcome<>(
+                finding, leans ? Verdict.ADJUST : aside ? Verdict.FAIL : Verdict.PASS, instructions);
+    }
+
+    private static List<Instruction> tilt(NearFarFinding finding) {
+        List<Instruction> instructions = new ArrayList<>();
+        instructions.add(Instruction.of(
+                        "side-screw",
+                        Said.of(
+                                "Turn the side screw by {0} turn: the far mark goes {1} to the "
+                                        + (finding.turnsX() > 0 ? "left." : "right."),
+                                Amount.plain(Math.abs(finding.turnsX()), 2),
+                                shift(finding.far().xMm() - finding.offsetXMm())))
+                .byHand(Said.of("That is " + TurnWords.of(finding.turnsX())
+                        + ". Shoot far after the first small part of it: if the mark went the wrong way, turn the other way.")));
+        instructions.add(Instruction.of(
+                        "height-screw",
+                        Said.of(
+                                "Turn the height screw by {0} turn: the far mark goes {1} "
+                                        + (finding.turnsY() > 0 ? "down." : "up."),
+                                Amount.plain(Math.abs(finding.turnsY()), 2),
+                                shift(finding.far().yMm() - finding.offsetYMm())))
+                .byHand(Said.of("That is " + TurnWords.of(finding.turnsY()) + "."))
+                .expecting(Said.of(
+                        "Then shoot near and far again: far should sit {0} right and {1} up.",
+                        Amount.mm(finding.expectedFar().xMm(), 1),
+                        Amount.mm(finding.expectedFar().yMm(), 1))));
+        return instructions;
+    }
+
+    private static Amount shift(double mm) {
+        return Amount.mm(Math.abs(mm), 1);
+    }
+
+    private static Instruction move(NearFarFinding finding, boolean later) {
+        return Instruction.of(
+                        "mirror",
+                        Said.of(
+                                (later ? "After that, move" : "Move")
+                                        + " the mirror or what stands before it: the beam meets it {0} beside its middle.",
+                                Amount.mm(finding.expectedFar().fromCentreMm(), 1)))
+                .byHand(Said.of(
+                        "It is {0} to the right and {1} up. No screw of this mirror mends that: do not tilt for it. Power off "
+                                + "before hands are in the machine; the tube's high voltage is a licensed person's work.",
+                        Amount.mm(finding.offsetXMm(), 1),
+                        Amount.mm(finding.offsetYMm(), 1)))
+                .expecting(Said.of("Then shoot near and far again."));
+    }
+
+    @Override
+    public Said keyFigure(NearFarFinding finding) {
+        return Said.of("{0}", Amount.mm(finding.separationMm(), 1));
+    }
+
+    @Override
+    public List<Evidence> evidence(NearFarFinding finding) {
+        return List.of(
+                new Evidence("near to far", Said.of("{0}", Amount.mm(finding.separationMm(), 2))),
+                new Evidence("leans right", Said.of("{0}", mrad(finding.beamAngleXMrad()))),
+                new Evidence("leans up", Said.of("{0}", mrad(finding.beamAngleYMrad()))),
+                new Evidence("mirror, side", Said.of("{0}", mrad(finding.mirrorTiltXMrad()))),
+                new Evidence("mirror, height", Said.of("{0}", mrad(finding.mirrorTiltYMrad()))),
+                new Evidence(
+                        "offset, to move",
+                        Said.of("{0}", Amount.mm(finding.expectedFar().fromCentreMm(), 2))));
+    }
+
+    private static Amount mrad(double mrad) {
+        return new Amount(Quantity.DIVERGENCE, mrad, 2);
+    }
+
+    @Override
+    public Said judgedBy(NearFarFinding finding) {
+        return Said.of(
+                "near and far at most {0} apart, at most {1} beside the middle",
+                Amount.mm(finding.tolerances().angleMm(), 2).most(),
+                Amount.mm(finding.tolerances().offsetMm(), 2).most());
+    }
+}
