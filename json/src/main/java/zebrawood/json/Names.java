@@ -3,13 +3,16 @@ package zebrawood.json;
 import java.util.Locale;
 import zebrawood.core.procedure.Verdict;
 
-/** How constants are written in JSON: {@code FRONT_LEFT} as {@code front-left}; verdicts keep their capitals. */
+/**
+ * How constants are written in JSON: {@code FRONT_LEFT} as {@code front-left}; verdicts and single letters keep their
+ * capitals.
+ */
 public final class Names {
 
     private Names() {}
 
     public static String of(Enum<?> constant) {
-        return constant instanceof Verdict
+        return constant instanceof Verdict || constant.name().length() == 1
                 ? constant.name()
                 : constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }

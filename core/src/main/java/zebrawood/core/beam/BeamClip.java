@@ -72,9 +72,8 @@ public final class BeamClip implements Procedure<ClipReadings, ClipFinding> {
         double allowed = read.allowedLossPct().orElse(ClipReadings.ALLOWED_LOSS_PCT);
         double passed = 100 * beam.passed(read.apertureMm(), read.offsetMm());
         boolean fits = Limits.atMost(100 * beam.lostInTheMiddle(read.apertureMm()), allowed);
-        OptionalDouble largest = fits
-                ? OptionalDouble.of(beam.largestOffset(read.apertureMm(), allowed / 100))
-                : OptionalDouble.empty();
+        OptionalDouble largest =
+                fits ? OptionalDouble.of(beam.largestOffset(read.apertureMm(), allowed / 100)) : OptionalDouble.empty();
         double far = Math.max(read.offsetMm(), read.apertureMm() / 2 + read.beamDiameterMm() / 2);
         ClipFinding finding = new ClipFinding(
                 passed,
@@ -133,7 +132,9 @@ public final class BeamClip implements Procedure<ClipReadings, ClipFinding> {
     public List<Evidence> evidence(ClipFinding finding) {
         Said opening = finding.opening().map(Said::verbatim).orElse(Said.of("not named"));
         Said most = finding.largestOffsetMm().isPresent()
-                ? Said.of("{0}", Amount.mm(finding.largestOffsetMm().getAsDouble(), 2).most())
+                ? Said.of(
+                        "{0}",
+                        Amount.mm(finding.largestOffsetMm().getAsDouble(), 2).most())
                 : Said.of("none: the opening is too small");
         return List.of(
                 new Evidence("opening", opening),

@@ -80,14 +80,20 @@ public final class HeadCorners implements Procedure<CornersReadings, CornersFind
     private static CornersFinding finding(CornersReadings read) {
         List<CornersReadings.Mark> marks = read.marks();
         double tolerance = read.toleranceMm().orElse(CornersReadings.TOLERANCE_MM);
-        double meanX = marks.stream().mapToDouble(CornersReadings.Mark::bedXMm).average().orElseThrow();
-        double meanY = marks.stream().mapToDouble(CornersReadings.Mark::bedYMm).average().orElseThrow();
+        double meanX = marks.stream()
+                .mapToDouble(CornersReadings.Mark::bedXMm)
+                .average()
+                .orElseThrow();
+        double meanY = marks.stream()
+                .mapToDouble(CornersReadings.Mark::bedYMm)
+                .average()
+                .orElseThrow();
         double travelX = travel(marks, CornersReadings.Mark::bedXMm);
         double travelY = travel(marks, CornersReadings.Mark::bedYMm);
         double[][] rows = marks.stream()
-                .map(mark -> new double[] {
-                    1, scaled(mark.bedXMm() - meanX, travelX), scaled(mark.bedYMm() - meanY, travelY)
-                })
+                .map(mark ->
+                        new double[] {1, scaled(mark.bedXMm() - meanX, travelX), scaled(mark.bedYMm() - meanY, travelY)
+                        })
                 .toArray(double[][]::new);
         LinearFit right = fit(rows, marks, CornersReadings.Mark::xMm);
         LinearFit up = fit(rows, marks, CornersReadings.Mark::yMm);

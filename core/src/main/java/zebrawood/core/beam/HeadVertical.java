@@ -75,8 +75,8 @@ public final class HeadVertical implements Procedure<VerticalReadings, VerticalF
         double leanY = (read.lower().yMm() - read.upper().yMm()) / run;
         Spot atNozzle = new Spot(
                 read.upper().xMm() - leanX * read.upperGapMm(), read.upper().yMm() - leanY * read.upperGapMm());
-        double clipped = 100
-                * (1 - new RoundBeam(read.beamAtNozzleMm()).passed(read.nozzleBoreMm(), atNozzle.fromCentreMm()));
+        double clipped =
+                100 * (1 - new RoundBeam(read.beamAtNozzleMm()).passed(read.nozzleBoreMm(), atNozzle.fromCentreMm()));
         VerticalFinding finding = new VerticalFinding(
                 1000 * leanX,
                 1000 * leanY,
@@ -123,7 +123,8 @@ public final class HeadVertical implements Procedure<VerticalReadings, VerticalF
                                             "nozzle",
                                             Said.of(
                                                     "Bring the beam to {0} or less from the middle of the nozzle.",
-                                                    Amount.mm(largest, largest < 0.2 ? 3 : 2).most()))
+                                                    Amount.mm(largest, largest < 0.2 ? 3 : 2)
+                                                            .most()))
                                     .byHand(Said.of(
                                             "It passes {0} beside it and loses {1} there. Set it upright first; then move the "
                                                     + "nozzle or the head's tube, or the beam as a whole.",
@@ -133,9 +134,11 @@ public final class HeadVertical implements Procedure<VerticalReadings, VerticalF
                                             "nozzle",
                                             Said.of(
                                                     "Fit a nozzle with a bore of {0} or more for this beam.",
-                                                    Amount.mm(beam.openingFor(CLIPPED_PCT / 100), 1).least()))
-                                    .byHand(Said.of("Even in its middle this one takes {0} of the beam. Measure the beam in the bore "
-                                            + "again first, at the lowest power that marks.",
+                                                    Amount.mm(beam.openingFor(CLIPPED_PCT / 100), 1)
+                                                            .least()))
+                                    .byHand(Said.of(
+                                            "Even in its middle this one takes {0} of the beam. Measure the beam in the bore "
+                                                    + "again first, at the lowest power that marks.",
                                             Amount.percent(100 * beam.lostInTheMiddle(finding.nozzleBoreMm()), 1))));
         }
         return instructions;

@@ -90,16 +90,21 @@ public final class MarkShape implements Procedure<ShapeReadings, ShapeFinding> {
 
     private static List<Instruction> instructions(ShapeFinding finding) {
         Instruction cut = Instruction.of("way", Said.of("Look for what cuts the beam off before this card."))
-                .byHand(Said.of("Power off. Likely: an opening, a cover, the edge of a mirror. Shoot a card before each of "
-                        + "them, from the source on: the first mark that is not round has it just before it."));
+                .byHand(Said.of(
+                        "Power off. Likely: an opening, a cover, the edge of a mirror. Shoot a card before each of "
+                                + "them, from the source on: the first mark that is not round has it just before it."));
         Instruction leans = Instruction.of("card", Said.of("Set the card square to the beam and shoot again."))
                 .byHand(Said.of("A card that leans draws the mark out. Still drawn out: shoot close to the source."));
-        Instruction source = Instruction.of("source", Said.of("Shoot close to the source: is the mark drawn out there too?"))
-                .byHand(Said.of("Then it is likely the source: a tube that is old, too warm or run too low fires in more than "
-                        + "one spot. Its maker says what is usual. High voltage: behind covers, a licensed person's work."));
+        Instruction source = Instruction.of(
+                        "source", Said.of("Shoot close to the source: is the mark drawn out there too?"))
+                .byHand(
+                        Said.of(
+                                "Then it is likely the source: a tube that is old, too warm or run too low fires in more than "
+                                        + "one spot. Its maker says what is usual. High voltage: behind covers, a licensed person's work."));
         if (finding.outline().isEmpty()) {
             Instruction edge = Instruction.of("mark", Said.of("Look at the edge of the mark and pick what it is like."))
-                    .byHand(Said.of("A crescent or a flat side means that something is in the way; a smooth edge does not."));
+                    .byHand(Said.of(
+                            "A crescent or a flat side means that something is in the way; a smooth edge does not."));
             return List.of(edge, leans);
         }
         return switch (finding.outline().get()) {
@@ -124,10 +129,9 @@ public final class MarkShape implements Procedure<ShapeReadings, ShapeFinding> {
                 new Evidence("out of round", Said.of("{0}", Amount.percent(100 * finding.ellipticity(), 1))),
                 new Evidence("as a circle", Said.of("{0}", Amount.mm(finding.equivalentMm(), 2)))));
         finding.growth()
-                .ifPresent(growth ->
-                        evidence.add(new Evidence("of what was expected", Said.of("{0}", percent(growth)))));
-        finding.outline()
-                .ifPresent(outline -> evidence.add(new Evidence("edge", Said.of(outline.words()))));
+                .ifPresent(
+                        growth -> evidence.add(new Evidence("of what was expected", Said.of("{0}", percent(growth)))));
+        finding.outline().ifPresent(outline -> evidence.add(new Evidence("edge", Said.of(outline.words()))));
         finding.place().ifPresent(place -> evidence.add(new Evidence("shot at", Said.verbatim(place))));
         return evidence;
     }
@@ -136,6 +140,7 @@ public final class MarkShape implements Procedure<ShapeReadings, ShapeFinding> {
     public Said judgedBy(ShapeFinding finding) {
         return Said.of(
                 "at most {0} out of round, edge smooth",
-                Amount.percent(100 * finding.tolerances().roundnessTolerance(), 1).most());
+                Amount.percent(100 * finding.tolerances().roundnessTolerance(), 1)
+                        .most());
     }
 }

@@ -4,10 +4,10 @@ import org.hipparchus.special.Gamma;
 
 /**
  * A round Gaussian beam before a round opening. With w the 1/e² radius, r the opening's radius and o how far the beam
- * passes beside its middle, the share that passes is the probability that a noncentral chi-square variable of 2 degrees of
- * freedom and noncentrality {@code (2 o / w)²} is at most {@code (2 r / w)²}: 1 less the Marcum Q function
- * {@code Q1(2 o / w, 2 r / w)}. Summed as Poisson weights over central chi-squares from the heaviest outwards, to 1e-13;
- * beyond offsets of 150 w by a straight edge, good to 0.002.
+ * passes beside its middle, the share that passes is the probability that a noncentral chi-square variable of 2 degrees
+ * of freedom and noncentrality {@code (2 o / w)²} is at most {@code (2 r / w)²}: 1 less the Marcum Q function
+ * {@code Q1(2 o / w, 2 r / w)}. Summed as Poisson weights over central chi-squares from the heaviest outwards, to
+ * 1e-13; beyond offsets of 150 w by a straight edge, good to 0.002.
  *
  * @param diameterMm 1/e² diameter, mm, above 0
  */

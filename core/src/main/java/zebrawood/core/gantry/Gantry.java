@@ -3,9 +3,9 @@ package zebrawood.core.gantry;
 import java.util.SplittableRandom;
 
 /**
- * A gantry whose beam is traced by true reflection in three dimensions. Tube at the back, firing to the left; mirror 1 at
- * the back on the left; mirror 2 on the gantry, on the left; the head on the gantry's rail. Nothing in it is linear, and
- * nothing of it is known to whoever aligns it but what its cards show.
+ * A gantry whose beam is traced by true reflection in three dimensions. Tube at the back, firing to the left; mirror 1
+ * at the back on the left; mirror 2 on the gantry, on the left; the head on the gantry's rail. Nothing in it is linear,
+ * and nothing of it is known to whoever aligns it but what its cards show.
  */
 public final class Gantry {
 
@@ -63,9 +63,8 @@ public final class Gantry {
         double[] radPerTurn = new double[2];
         double[] crossTalk = new double[2];
         for (int screw = 0; screw < 2; screw++) {
-            double factor = build.gainShare() < 1
-                    ? 1 + either(build.gainShare())
-                    : Math.pow(build.gainShare(), either(1));
+            double factor =
+                    build.gainShare() < 1 ? 1 + either(build.gainShare()) : Math.pow(build.gainShare(), either(1));
             radPerTurn[screw] = (random.nextBoolean() ? 1 : -1) * Build.PITCH_MM / Build.ARM_MM * factor;
             crossTalk[screw] = build.crossTalk() * normal(random);
         }
@@ -81,7 +80,9 @@ public final class Gantry {
                 new double[] {build.playTurns(), build.playTurns()});
     }
 
-    /** Knocks both mirrors out of true, by up to so much each way, mrad of the beam; their mounts stay what they are. */
+    /**
+     * Knocks both mirrors out of true, by up to so much each way, mrad of the beam; their mounts stay what they are.
+     */
     public void knock(double mrad) {
         for (double[] mirror : found) {
             mirror[0] += either(mrad) / 2000;
@@ -137,7 +138,8 @@ public final class Gantry {
         Vector mark = onward.meets(head, rail);
         double bow = 1 - along * along;
         return clipped(
-                mark.minus(head).dot(new Vector(0, 1, 0)) + bend[2] * bow, mark.minus(head).dot(UP) + bend[3] * bow);
+                mark.minus(head).dot(new Vector(0, 1, 0)) + bend[2] * bow,
+                mark.minus(head).dot(UP) + bend[3] * bow);
     }
 
     private Vector facing(int mirror) {

@@ -20,8 +20,7 @@ record Vector(double x, double y, double z) {
     }
 
     Vector cross(Vector other) {
-        return new Vector(
-                y * other.z - z * other.y, z * other.x - x * other.z, x * other.y - y * other.x);
+        return new Vector(y * other.z - z * other.y, z * other.x - x * other.z, x * other.y - y * other.x);
     }
 
     Vector unit() {

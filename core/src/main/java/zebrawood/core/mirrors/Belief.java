@@ -108,7 +108,8 @@ final class Belief {
         private List<Guess> first() {
             boolean sided = readings.mount(1).learned().isPresent()
                     || readings.steps().stream()
-                            .anyMatch(step -> step.shot().filter(s -> s.mirror() == 1).isPresent());
+                            .anyMatch(step ->
+                                    step.shot().filter(s -> s.mirror() == 1).isPresent());
             List<Guess> first = new ArrayList<>();
             for (double tipped : tips()) {
                 double share = Math.log(1.0 / tips().size());
@@ -122,8 +123,8 @@ final class Belief {
 
         /** A mirror at 45 degrees that is tipped turns the beam by 2 cos 45 of it; a mount may make up for that. */
         private List<Double> tips() {
-            boolean matters = readings.steps().stream().anyMatch(step -> step.turn().isPresent())
-                    && (isNew(1) || isNew(2));
+            boolean matters =
+                    readings.steps().stream().anyMatch(step -> step.turn().isPresent()) && (isNew(1) || isNew(2));
             return matters ? List.of(Math.sqrt(0.5), 1.0) : List.of(Math.sqrt(0.5));
         }
 

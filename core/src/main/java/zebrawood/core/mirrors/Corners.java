@@ -41,8 +41,8 @@ record Corners(double[] mean, double[][] slopes, double[][] covariance) {
     }
 
     /**
-     * About how likely the spread is over a limit: that of the two marks that are likeliest to be, by a logistic curve in
-     * place of the normal one (good to 0.01).
+     * About how likely the spread is over a limit: that of the two marks that are likeliest to be, by a logistic curve
+     * in place of the normal one (good to 0.01).
      */
     double over(double[] marks, double[][] doubt, double limitMm) {
         double least = Double.POSITIVE_INFINITY;
@@ -110,7 +110,9 @@ record Corners(double[] mean, double[][] slopes, double[][] covariance) {
         return gain;
     }
 
-    /** Lower triangle whose product with itself is the covariance (Cholesky, with what is dependent left at nothing). */
+    /**
+     * Lower triangle whose product with itself is the covariance (Cholesky, with what is dependent left at nothing).
+     */
     double[][] root() {
         int n = mean.length;
         double[][] root = new double[n][n];

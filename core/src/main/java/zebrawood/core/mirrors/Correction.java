@@ -11,7 +11,8 @@ import org.hipparchus.linear.RealVector;
  * Which screws to turn, and how far.
  *
  * @param follow how far each mount is to follow its screw, turns
- * @param turns in the order in which they are made; each screw comes to its place clockwise, so that its play is taken up
+ * @param turns in the order in which they are made; each screw comes to its place clockwise, so that its play is taken
+ *     up
  * @param left expected square of what the corners then are apart, share of what it is now
  * @param isBlind whether it is not known well enough which way the screws turn the beam
  */
@@ -33,8 +34,8 @@ record Correction(double[] follow, List<PlanReadings.Turn> turns, double left, b
     private static final int LOOKED_AT = 8;
 
     /**
-     * The turns that are expected to leave the corners nearest to each other, over all guesses: least squares over how far
-     * each mount is to follow, with the doubt of a screw's effect as its price.
+     * The turns that are expected to leave the corners nearest to each other, over all guesses: least squares over how
+     * far each mount is to follow, with the doubt of a screw's effect as its price.
      */
     static Correction of(Belief belief) {
         double y = belief.geometry.yFarM() - belief.geometry.yNearM();
@@ -56,8 +57,7 @@ record Correction(double[] follow, List<PlanReadings.Turn> turns, double left, b
                     double gainA = guess.mean[Guess.gain(a, c)];
                     double priceA = a < 2 ? y * y + x * x : x * x;
                     right[a] -= weight * gainA * ((a < 2 ? y * y * first : 0) + x * x * second);
-                    square[a][a] +=
-                            weight * priceA * guess.covariance[Guess.gain(a, c)][Guess.gain(a, c)];
+                    square[a][a] += weight * priceA * guess.covariance[Guess.gain(a, c)][Guess.gain(a, c)];
                     for (int b = 0; b < Turned.SCREWS; b++) {
                         double both = (a < 2 && b < 2 ? y * y : 0) + x * x;
                         square[a][b] += weight * both * gainA * guess.mean[Guess.gain(b, c)];
@@ -74,8 +74,11 @@ record Correction(double[] follow, List<PlanReadings.Turn> turns, double left, b
             }
         }
         List<PlanReadings.Turn> turns = turns(belief, follow);
-        return new Correction(follow, turns, (Math.max(0, left) + unknown) / (now + unknown),
-                        Math.max(0, left) > AMBIGUOUS * now && now > unknown);
+        return new Correction(
+                follow,
+                turns,
+                (Math.max(0, left) + unknown) / (now + unknown),
+                Math.max(0, left) > AMBIGUOUS * now && now > unknown);
     }
 
     private static double followed(Belief belief, Guess guess, int c, int from) {

@@ -89,8 +89,7 @@ final class Faults {
     }
 
     private Read read(PlanFinding.Kind kind, Optional<Integer> mirror, Assumption assumption) {
-        return new Read(
-                new PlanFinding.Fault(kind, mirror), Belief.of(sound.readings, assumption).evidence);
+        return new Read(new PlanFinding.Fault(kind, mirror), Belief.of(sound.readings, assumption).evidence);
     }
 
     /** How far the beam surely meets a card beside its middle, mm; nothing where it may be within what is usual. */

@@ -6,8 +6,7 @@ import java.util.List;
 record Geometry(double yNearM, double yFarM, double xNearM, double xFarM) {
 
     static Geometry of(PlanReadings.Run run) {
-        return new Geometry(
-                run.yNearMm() / 1000, run.yFarMm() / 1000, run.xNearMm() / 1000, run.xFarMm() / 1000);
+        return new Geometry(run.yNearMm() / 1000, run.yFarMm() / 1000, run.xNearMm() / 1000, run.xFarMm() / 1000);
     }
 
     /** -1 at the near end of the gantry's travel, 1 at its far end. */

@@ -6,9 +6,9 @@ package zebrawood.core.mirrors;
  * linearised (extended Kalman filter; Simon, Optimal State Estimation, 13.2).
  *
  * <p>The state, coordinates as seen at the head: where the beam meets mirror 1 (mm), its angle on the Y run and what
- * mirror 2 adds to it (mrad), how far mirror 2 stands aside (mm), what the rails add at the corners and in the middle of
- * each run (mm), four screws' effects (mrad a turn, two coordinates each), the part of each play that lay below (turns)
- * and each play (turns).
+ * mirror 2 adds to it (mrad), how far mirror 2 stands aside (mm), what the rails add at the corners and in the middle
+ * of each run (mm), four screws' effects (mrad a turn, two coordinates each), the part of each play that lay below
+ * (turns) and each play (turns).
  */
 final class Guess {
 
@@ -111,7 +111,9 @@ final class Guess {
         return new Seen(at, slopes);
     }
 
-    /** The middle of what an opening lets through: {@code m tanh(r / m)} from the centre, where m is how far it comes. */
+    /**
+     * The middle of what an opening lets through: {@code m tanh(r / m)} from the centre, where m is how far it comes.
+     */
     private void clip(double[] at, double[][] slopes) {
         double radius = Math.hypot(at[0], at[1]);
         if (Double.isInfinite(clearMm) || radius == 0) {

@@ -74,8 +74,8 @@ public final class MirrorNearFar implements Procedure<NearFarReadings, NearFarFi
         double angleX = (read.far().xMm() - read.near().xMm()) / run;
         double angleY = (read.far().yMm() - read.near().yMm()) / run;
         double tiltX = angleX / 2;
-        double tiltY =
-                angleY / (2 * Math.cos(Math.toRadians(read.mount().incidenceDeg().orElse(45))));
+        double tiltY = angleY
+                / (2 * Math.cos(Math.toRadians(read.mount().incidenceDeg().orElse(45))));
         double offsetX = read.near().xMm() - angleX * read.nearDistanceMm();
         double offsetY = read.near().yMm() - angleY * read.nearDistanceMm();
         NearFarFinding finding = new NearFarFinding(
@@ -108,21 +108,23 @@ public final class MirrorNearFar implements Procedure<NearFarReadings, NearFarFi
         if (aside) {
             instructions.add(move(finding, leans));
         }
-        return new Outcome<>(
-                finding, leans ? Verdict.ADJUST : aside ? Verdict.FAIL : Verdict.PASS, instructions);
+        return new Outcome<>(finding, leans ? Verdict.ADJUST : aside ? Verdict.FAIL : Verdict.PASS, instructions);
     }
 
     private static List<Instruction> tilt(NearFarFinding finding) {
         List<Instruction> instructions = new ArrayList<>();
-        instructions.add(Instruction.of(
-                        "side-screw",
-                        Said.of(
-                                "Turn the side screw by {0} turn: the far mark goes {1} to the "
-                                        + (finding.turnsX() > 0 ? "left." : "right."),
-                                Amount.plain(Math.abs(finding.turnsX()), 2),
-                                shift(finding.far().xMm() - finding.offsetXMm())))
-                .byHand(Said.of("That is " + TurnWords.of(finding.turnsX())
-                        + ". Shoot far after the first small part of it: if the mark went the wrong way, turn the other way.")));
+        instructions.add(
+                Instruction.of(
+                                "side-screw",
+                                Said.of(
+                                        "Turn the side screw by {0} turn: the far mark goes {1} to the "
+                                                + (finding.turnsX() > 0 ? "left." : "right."),
+                                        Amount.plain(Math.abs(finding.turnsX()), 2),
+                                        shift(finding.far().xMm() - finding.offsetXMm())))
+                        .byHand(
+                                Said.of(
+                                        "That is " + TurnWords.of(finding.turnsX())
+                                                + ". Shoot far after the first small part of it: if the mark went the wrong way, turn the other way.")));
         instructions.add(Instruction.of(
                         "height-screw",
                         Said.of(
@@ -152,8 +154,7 @@ public final class MirrorNearFar implements Procedure<NearFarReadings, NearFarFi
                 .byHand(Said.of(
                         "It is {0} to the right and {1} up. No screw of this mirror mends that: do not tilt for it. Power off "
                                 + "before hands are in the machine; the tube's high voltage is a licensed person's work.",
-                        Amount.mm(finding.offsetXMm(), 1),
-                        Amount.mm(finding.offsetYMm(), 1)))
+                        Amount.mm(finding.offsetXMm(), 1), Amount.mm(finding.offsetYMm(), 1)))
                 .expecting(Said.of("Then shoot near and far again."));
     }
 

@@ -105,14 +105,15 @@ public final class MirrorPlan implements Procedure<PlanReadings, PlanFinding> {
                         Said.of(
                                 "{0#} ± {1}",
                                 Amount.mm(spread, 2),
-                                Amount.mm(finding.worstSpreadErrorMm().orElse(0), 2).least()))));
+                                Amount.mm(finding.worstSpreadErrorMm().orElse(0), 2)
+                                        .least()))));
         finding.before()
                 .ifPresent(before -> evidence.add(new Evidence(
                         "as found", Said.of("{0}", Amount.mm(Planning.spread(before.corners()), 2)))));
         evidence.add(new Evidence("leans, mirror 1", lean(finding.now().yRun())));
         evidence.add(new Evidence("leans, mirror 2", lean(finding.now().xRun())));
-        evidence.add(new Evidence(
-                "shots", Said.of("{0}, about {1} to go", shots(finding.shots()), shots(finding.toGo()))));
+        evidence.add(
+                new Evidence("shots", Said.of("{0}, about {1} to go", shots(finding.shots()), shots(finding.toGo()))));
         return evidence;
     }
 

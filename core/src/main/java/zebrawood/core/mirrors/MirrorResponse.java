@@ -99,8 +99,7 @@ public final class MirrorResponse implements Procedure<ResponseReadings, Respons
         }
 
         OptionalDouble condition() {
-            double[] values =
-                    new SingularValueDecomposition(new Array2DRowRealMatrix(mmPerTurn)).getSingularValues();
+            double[] values = new SingularValueDecomposition(new Array2DRowRealMatrix(mmPerTurn)).getSingularValues();
             return values[0] > 0 && values[1] >= SINGULAR * values[0]
                     ? OptionalDouble.of(values[0] / values[1])
                     : OptionalDouble.empty();
@@ -122,11 +121,12 @@ public final class MirrorResponse implements Procedure<ResponseReadings, Respons
         boolean followed = condition.isPresent() && Limits.atMost(condition.getAsDouble(), MOST_CONDITION);
         double[] turns = followed
                 ? learned.orElseThrow()
-                        .turns(read.aim().xMm() - read.spot().xMm(), read.aim().yMm() - read.spot().yMm())
+                        .turns(
+                                read.aim().xMm() - read.spot().xMm(),
+                                read.aim().yMm() - read.spot().yMm())
                 : new double[0];
         ResponseFinding finding = new ResponseFinding(
-                learned.map(Learned::mmPerTurn)
-                        .map(m -> List.of(List.of(m[0][0], m[0][1]), List.of(m[1][0], m[1][1]))),
+                learned.map(Learned::mmPerTurn).map(m -> List.of(List.of(m[0][0], m[0][1]), List.of(m[1][0], m[1][1]))),
                 condition,
                 followed ? OptionalDouble.of(turns[0]) : OptionalDouble.empty(),
                 followed ? OptionalDouble.of(turns[1]) : OptionalDouble.empty(),
@@ -163,12 +163,18 @@ public final class MirrorResponse implements Procedure<ResponseReadings, Respons
                                 "Turn screw " + screw + (turns < 0 ? " anticlockwise" : " clockwise") + " by {0} turn.",
                                 Amount.plain(Math.abs(turns), 2)))
                 .byHand(Said.of("That is " + TurnWords.of(turns) + "."
-                        + (turns < 0 ? " Go a little too far, then come back clockwise: that takes up the play." : "")));
+                        + (turns < 0
+                                ? " Go a little too far, then come back clockwise: that takes up the play."
+                                : "")));
     }
 
     private static Instruction tryAlone(ResponseFinding finding) {
-        double a = finding.moves().stream().mapToDouble(move -> Math.abs(move.screwA())).sum();
-        double b = finding.moves().stream().mapToDouble(move -> Math.abs(move.screwB())).sum();
+        double a = finding.moves().stream()
+                .mapToDouble(move -> Math.abs(move.screwA()))
+                .sum();
+        double b = finding.moves().stream()
+                .mapToDouble(move -> Math.abs(move.screwB()))
+                .sum();
         String screw = a <= b ? "A" : "B";
         return Instruction.of(
                         "screw-" + screw,

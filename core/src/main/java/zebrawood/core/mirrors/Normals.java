@@ -1,8 +1,8 @@
 package zebrawood.core.mirrors;
 
 /**
- * Points that are spread like a standard normal distribution, always the same ones: a Kronecker sequence by the roots of
- * {@code x^(d+1) = x + 1} (Roberts' sequence), made normal by Box and Muller.
+ * Points that are spread like a standard normal distribution, always the same ones: a Kronecker sequence by the roots
+ * of {@code x^(d+1) = x + 1} (Roberts' sequence), made normal by Box and Muller.
  */
 final class Normals {
 

@@ -10,8 +10,7 @@ package zebrawood.core.mirrors;
  * @param gain how far the corners move for a millimetre of the mark beside where it was expected
  * @param left covariance of the corners once it was read, mm²
  */
-record Outlook(
-        double weight, Corners corners, double[] expected, double[][] ofMark, double[][] gain, double[][] left) {
+record Outlook(double weight, Corners corners, double[] expected, double[][] ofMark, double[][] gain, double[][] left) {
 
     static Outlook of(Belief belief, int index, Place place, double error) {
         Guess guess = belief.guesses.get(index);

@@ -10,7 +10,8 @@ package zebrawood.core.mirrors;
 record Place(int mirror, double gantryM, double carriageM) {
 
     static Place of(PlanReadings.Shot shot) {
-        return new Place(shot.mirror(), shot.gantryMm() / 1000, shot.carriageMm().orElse(0) / 1000);
+        return new Place(
+                shot.mirror(), shot.gantryMm() / 1000, shot.carriageMm().orElse(0) / 1000);
     }
 
     boolean isAtHead() {

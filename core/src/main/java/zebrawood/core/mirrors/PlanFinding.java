@@ -13,6 +13,8 @@ import zebrawood.core.beam.Spot;
  * @param worstSpreadMm the largest distance between the marks at two corners of the bed, estimated, mm; absent before
  *     every run was seen
  * @param worstSpreadErrorMm doubt of it, mm: with 95 % the truth is not over the sum of the two
+ * @param farSpot where the beam meets the head's card at the farthest place now, with the ellipse that holds the truth
+ *     with 95 %; absent before every run was seen
  * @param toGo about how many shots it still takes
  * @param mounts mirror 1 and mirror 2, with what was learned of how they answer their screws
  * @param fault what no screw mends, where there is something
@@ -28,6 +30,7 @@ public record PlanFinding(
         Optional<Expected> expected,
         OptionalDouble worstSpreadMm,
         OptionalDouble worstSpreadErrorMm,
+        Optional<Ellipse> farSpot,
         int toGo,
         List<PlanReadings.Mount> mounts,
         Optional<Fault> fault,
@@ -51,8 +54,8 @@ public record PlanFinding(
      * What to do.
      *
      * @param act what kind of thing
-     * @param mirror whose run is shot at (1 on a card at mirror 2, 2 on a card at the head), after turning too; or which
-     *     mirror is to be moved
+     * @param mirror whose run is shot at (1 on a card at mirror 2, 2 on a card at the head), after turning too; or
+     *     which mirror is to be moved
      * @param gantryMm where the gantry stands for the shot, mm from mirror 1
      * @param carriageMm where the head stands for it, mm from mirror 2; at the head only
      * @param turns all the turns to make before it, in this order; empty unless it is to turn
@@ -72,6 +75,26 @@ public record PlanFinding(
 
     /** Where a mark should sit, mm, as it is read; 95 % sit no farther from there than the error. */
     public record Expected(double xMm, double yMm, double errorMm) {}
+
+    /**
+     * An ellipse that holds a spot with 95 %.
+     *
+     * @param xMm its middle to the right of the card's, mm
+     * @param yMm above it, mm
+     * @param majorMm its longer half axis, mm
+     * @param minorMm its shorter half axis, mm
+     * @param angleDeg where the longer one lies, degrees from the right, anticlockwise
+     */
+    public record Ellipse(double xMm, double yMm, double majorMm, double minorMm, double angleDeg) {
+
+        /** Whether a spot lies within. */
+        public boolean holds(double x, double y) {
+            double angle = Math.toRadians(angleDeg);
+            double along = (x - xMm) * Math.cos(angle) + (y - yMm) * Math.sin(angle);
+            double across = (y - yMm) * Math.cos(angle) - (x - xMm) * Math.sin(angle);
+            return Math.hypot(along / majorMm, across / minorMm) <= 1;
+        }
+    }
 
     /** Kinds of faults that no screw mends. */
     public enum Kind {

@@ -25,8 +25,8 @@ public record PlanReadings(
     public static final double TOLERANCE_MM = 0.7;
 
     /**
-     * How far the beam runs, mm: from mirror 1 to the card at mirror 2 with the gantry nearest (0 or more) and farthest,
-     * from mirror 2 to the card at the head likewise.
+     * How far the beam runs, mm: from mirror 1 to the card at mirror 2 with the gantry nearest (0 or more) and
+     * farthest, from mirror 2 to the card at the head likewise.
      */
     public record Run(double yNearMm, double yFarMm, double xNearMm, double xFarMm) {
         public Run {
@@ -42,8 +42,8 @@ public record PlanReadings(
     }
 
     /**
-     * What is known of a mount before a screw of it is turned. A turn of a screw turns the beam by about twice its pitch
-     * over its lever arm; which way is not assumed.
+     * What is known of a mount before a screw of it is turned. A turn of a screw turns the beam by about twice its
+     * pitch over its lever arm; which way is not assumed.
      *
      * @param armMm lever arm of a screw, mm, above 0; 40 where absent
      * @param pitchMm pitch of a screw, mm, above 0; 0.5 where absent
@@ -94,8 +94,8 @@ public record PlanReadings(
     /**
      * How a mount answers its screws.
      *
-     * @param mradPerTurn {@code [[xA, xB], [yA, yB]]}: how far a turn clockwise turns the beam to the right and up, seen on
-     *     the card that this mirror's beam meets, mrad a turn
+     * @param mradPerTurn {@code [[xA, xB], [yA, yB]]}: how far a turn clockwise turns the beam to the right and up,
+     *     seen on the card that this mirror's beam meets, mrad a turn
      * @param errorPct standard deviation of it, % of a screw's effect, 0 or more
      */
     public record Learned(List<List<Double>> mradPerTurn, double errorPct) {
@@ -218,6 +218,23 @@ public record PlanReadings(
     /** What is known of a mount, mirror 1 or 2. */
     Mount mount(int mirror) {
         return mounts.isEmpty() ? Mount.UNKNOWN : mounts.get(mirror - 1);
+    }
+
+    /**
+     * Whether the marks show that something is to be turned: what may be true already is left alone. So it is where two
+     * marks on cards at one mirror or at the head are surely farther apart than is allowed, and wherever a screw was
+     * turned.
+     */
+    boolean isSurelyOff() {
+        if (steps.stream().anyMatch(step -> step.turn().isPresent())) {
+            return true;
+        }
+        List<Shot> shots = steps.stream().flatMap(step -> step.shot().stream()).toList();
+        double doubt = 3 * Math.sqrt(2) * markError();
+        return shots.stream()
+                .anyMatch(one -> shots.stream()
+                        .anyMatch(other -> one.mirror() == other.mirror()
+                                && one.spot().distanceMm(other.spot()) > tolerance() + doubt));
     }
 
     /** The same, of which only the first steps were done. */

@@ -9,8 +9,7 @@ import zebrawood.core.units.Said;
 /** What an alignment says to whoever stands at the machine. */
 final class PlanWords {
 
-    private static final String SAFELY =
-            "Lowest power that marks, one short pulse; eyes and hands out of the path.";
+    private static final String SAFELY = "Lowest power that marks, one short pulse; eyes and hands out of the path.";
 
     private final PlanFinding finding;
 
@@ -48,8 +47,7 @@ final class PlanWords {
                         .byHand(Said.of("That is " + TurnWords.of(turn.turns()) + ", and back "
                                 + TurnWords.of(back.turns()) + ": so the play is taken up.")));
             } else {
-                instructions.add(Instruction.of(
-                                target(turn), Said.of(screw + way(turn) + " by {0} turn.", by(turn)))
+                instructions.add(Instruction.of(target(turn), Said.of(screw + way(turn) + " by {0} turn.", by(turn)))
                         .byHand(Said.of("That is " + TurnWords.of(turn.turns()) + ".")));
             }
         }
@@ -84,7 +82,8 @@ final class PlanWords {
                         ? "Tape a card over the opening of the head. "
                         : "Tape a card before mirror 2: it covers the mirror. ")
                 + SAFELY);
-        Instruction instruction = Instruction.of(head ? "head" : "mirror-2", said).byHand(card);
+        Instruction instruction =
+                Instruction.of(head ? "head" : "mirror-2", said).byHand(card);
         return finding.expected()
                 .map(expected -> instruction.expecting(Said.of(
                         "The mark should sit within {2} of {0#} right, {1#} up.",
@@ -98,11 +97,18 @@ final class PlanWords {
         int mirror = finding.next().mirror().orElse(1);
         Amount by = Amount.mm(finding.next().moveMm().orElse(0), 0);
         return mirror == 1
-                ? Instruction.of("mirror-1", Said.of("Move mirror 1 or the tube: the beam meets mirror 2 {0} off its middle.", by))
+                ? Instruction.of(
+                                "mirror-1",
+                                Said.of("Move mirror 1 or the tube: the beam meets mirror 2 {0} off its middle.", by))
                         .byHand(Said.of("No screw mends that. Power off at the main switch before the tube is touched; "
                                 + "the tube's high voltage is a licensed person's work. Then begin again."))
-                : Instruction.of("mirror-2", Said.of("Move mirror 2 on its bracket: the beam meets the head {0} off its middle.", by))
-                        .byHand(Said.of("No screw mends that. Power off before hands are in the machine. Then begin again."));
+                : Instruction.of(
+                                "mirror-2",
+                                Said.of(
+                                        "Move mirror 2 on its bracket: the beam meets the head {0} off its middle.",
+                                        by))
+                        .byHand(Said.of(
+                                "No screw mends that. Power off before hands are in the machine. Then begin again."));
     }
 
     private Instruction look() {
@@ -110,19 +116,28 @@ final class PlanWords {
         String mirror = fault.mirror().map(number -> "mirror " + number).orElse("the mirrors");
         return switch (fault.kind()) {
             case RAILS ->
-                Instruction.of("rails", Said.of("Look at the rails: the marks change along them as no straight rail makes them."))
-                        .byHand(Said.of("Power off. Look for play in wheels and bearings, dirt on the rail, a rail that "
-                                + "is bent or not screwed down. Mend that, then begin again: no mirror screw mends it."));
+                Instruction.of(
+                                "rails",
+                                Said.of(
+                                        "Look at the rails: the marks change along them as no straight rail makes them."))
+                        .byHand(
+                                Said.of(
+                                        "Power off. Look for play in wheels and bearings, dirt on the rail, a rail that "
+                                                + "is bent or not screwed down. Mend that, then begin again: no mirror screw mends it."));
             case LOOSE_MIRROR ->
                 Instruction.of(
                                 fault.mirror().map(number -> "mirror-" + number).orElse("mirrors"),
                                 Said.of("Look at " + mirror + ": the beam jumps between two shots."))
-                        .byHand(Said.of("Power off. Press lightly on the mount: nothing may move. Tighten mirror, mount "
-                                + "and bracket, the springs too. Then begin again."));
+                        .byHand(Said.of(
+                                "Power off. Press lightly on the mount: nothing may move. Tighten mirror, mount "
+                                        + "and bracket, the springs too. Then begin again."));
             case CLIPPING ->
-                Instruction.of("head", Said.of("Look for what cuts the beam off before the card: the marks end at an edge."))
-                        .byHand(Said.of("Power off. Look at openings, tubes, covers and cables on the way, from mirror to "
-                                + "mirror. Clear the way, then begin again."));
+                Instruction.of(
+                                "head",
+                                Said.of("Look for what cuts the beam off before the card: the marks end at an edge."))
+                        .byHand(Said.of(
+                                "Power off. Look at openings, tubes, covers and cables on the way, from mirror to "
+                                        + "mirror. Clear the way, then begin again."));
             case MIRROR_PLACE -> move();
         };
     }

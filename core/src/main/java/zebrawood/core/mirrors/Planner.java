@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Chooses what to do next, so that few shots are needed. Turns cost little and shots cost much: whatever turns are worth
- * making are made before the next shot, and of all places for that shot the one is taken after which the work is most
- * likely done; where none makes that likely, the one that leaves the least doubt of the corners.
+ * Chooses what to do next, so that few shots are needed. Turns cost little and shots cost much: whatever turns are
+ * worth making are made before the next shot, and of all places for that shot the one is taken after which the work is
+ * most likely done; where none makes that likely, the one that leaves the least doubt of the corners.
  */
 final class Planner {
 
@@ -71,7 +71,7 @@ final class Planner {
                 .spread(Corners.of(belief, belief.guesses.get(0)).mean());
         boolean isSettled = doubt(belief) <= Math.max(settled * settled, 0.01 * spread * spread);
         Correction correction = Correction.of(belief);
-        if (wait.done() >= 1 - BETTER) {
+        if (wait.done() >= 1 - BETTER || !belief.readings.isSurelyOff()) {
             return wait;
         }
         if (!correction.turns().isEmpty()) {
@@ -79,7 +79,7 @@ final class Planner {
             if (turn.done() > wait.done() + BETTER) {
                 return turn;
             }
-            if (wait.done() < HOPEFUL && correction.left() < WORTH && belief.readings.shots() > 1) {
+            if (wait.done() < HOPEFUL && correction.left() < WORTH) {
                 return turn;
             }
         }
@@ -96,9 +96,7 @@ final class Planner {
     Choice chooseShot() {
         Correction correction = Correction.of(belief);
         if (correction.isBlind()) {
-            Place place = places().stream()
-                    .min(Trial.FARTHEST_FIRST)
-                    .orElseThrow();
+            Place place = places().stream().min(Trial.FARTHEST_FIRST).orElseThrow();
             return new Choice(List.of(), place, 0, 0);
         }
         return best(List.of());
@@ -130,7 +128,8 @@ final class Planner {
         List<PlanReadings.Step> steps = readings.steps();
         return steps.size() > 1
                 && steps.subList(steps.size() - 2, steps.size()).stream()
-                        .allMatch(step -> step.shot().map(Place::of).filter(place::equals).isPresent());
+                        .allMatch(step ->
+                                step.shot().map(Place::of).filter(place::equals).isPresent());
     }
 
     /** Where a shot may be asked for: at the head only where the beam is believed to meet mirror 2 and the card. */

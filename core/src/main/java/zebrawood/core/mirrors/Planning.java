@@ -13,6 +13,9 @@ final class Planning {
     /** share of a run that two shots have to be apart before it counts as seen */
     private static final double APART = 0.4;
 
+    /** half axis of the ellipse of a normal distribution in two dimensions that holds 95 %, in standard deviations */
+    private static final double ELLIPSE = Math.sqrt(-2 * Math.log(0.05));
+
     private static final int SHOTS_FOR_RUNS = 3;
     /** an effect that is not better known than this is not worth keeping, % */
     private static final double KEPT_PCT = 40;
@@ -44,6 +47,7 @@ final class Planning {
                 expected(chosen.next()),
                 MirrorPlan.shown(seen, spread.estimateMm()),
                 MirrorPlan.shown(seen, spread.boundMm() - spread.estimateMm()),
+                MirrorPlan.shown(seen, farSpot()),
                 toGo(chosen),
                 List.of(mount(1), mount(2)),
                 chosen.fault(),
@@ -64,12 +68,10 @@ final class Planning {
         if (misplaced.isPresent()) {
             return misplaced.get();
         }
-        Faults.Suspicion suspicion =
-                isTrue || suspect || isLast ? faults.find(isLast) : Faults.Suspicion.NONE;
+        Faults.Suspicion suspicion = isTrue || suspect || isLast ? faults.find(isLast) : Faults.Suspicion.NONE;
         if (suspicion.fault().isPresent()) {
             PlanFinding.Fault fault = suspicion.fault().get();
-            return new Chosen(
-                    act(PlanFinding.Act.LOOK, fault.mirror(), OptionalDouble.empty()), Optional.of(fault), 0);
+            return new Chosen(act(PlanFinding.Act.LOOK, fault.mirror(), OptionalDouble.empty()), Optional.of(fault), 0);
         }
         if (suspect || suspicion.isDoubted()) {
             return new Chosen(shoot(doubted()), Optional.empty(), 0);
@@ -82,8 +84,8 @@ final class Planning {
     }
 
     /**
-     * Whether a mirror stands beside its place, whatever its screws do: where the beam meets mirror 1 no screw changes, and
-     * what mirror 2 adds beside the head's middle neither.
+     * Whether a mirror stands beside its place, whatever its screws do: where the beam meets mirror 1 no screw changes,
+     * and what mirror 2 adds beside the head's middle neither.
      */
     private Optional<Chosen> misplaced() {
         double before = Faults.beside(belief, AT_MIRROR_1);
@@ -126,8 +128,8 @@ final class Planning {
     }
 
     /**
-     * What to look at after turns that nobody has looked at yet: where it was said when they were asked for, if they were
-     * made as asked.
+     * What to look at after turns that nobody has looked at yet: where it was said when they were asked for, if they
+     * were made as asked.
      */
     private Optional<Planner.Choice> afterTurns() {
         List<PlanReadings.Step> steps = readings.steps();
@@ -175,10 +177,8 @@ final class Planning {
         List<Place> shots = shots();
         Geometry geometry = belief.geometry;
         double gantry = range(shots.stream().map(Place::gantryM).toList());
-        double carriage = range(shots.stream()
-                .filter(Place::isAtHead)
-                .map(Place::carriageM)
-                .toList());
+        double carriage = range(
+                shots.stream().filter(Place::isAtHead).map(Place::carriageM).toList());
         return shots.size() >= SHOTS_FOR_RUNS
                 && gantry >= APART * (geometry.yFarM() - geometry.yNearM())
                 && carriage >= APART * (geometry.xFarM() - geometry.xNearM());
@@ -201,6 +201,38 @@ final class Planning {
         Expectation expectation = Expectation.of(then, place, readings.markError());
         return Optional.of(new PlanFinding.Expected(
                 expectation.spot().xMm(), expectation.spot().yMm(), expectation.radiusMm()));
+    }
+
+    /** The spot at the farthest corner over all guesses, by its first two moments. */
+    private PlanFinding.Ellipse farSpot() {
+        Place far = belief.geometry.corners().get(3);
+        double x = 0;
+        double y = 0;
+        double xx = 0;
+        double xy = 0;
+        double yy = 0;
+        for (int i = 0; i < belief.guesses.size(); i++) {
+            Guess guess = belief.guesses.get(i);
+            Guess.Seen spot = belief.seen(guess, far);
+            double[][] doubt = guess.covarianceOf(spot.slopes(), spot.slopes());
+            double weight = belief.weights[i];
+            x += weight * spot.at()[0];
+            y += weight * spot.at()[1];
+            xx += weight * (doubt[0][0] + spot.at()[0] * spot.at()[0]);
+            xy += weight * (doubt[0][1] + spot.at()[0] * spot.at()[1]);
+            yy += weight * (doubt[1][1] + spot.at()[1] * spot.at()[1]);
+        }
+        xx -= x * x;
+        xy -= x * y;
+        yy -= y * y;
+        double middle = (xx + yy) / 2;
+        double half = Math.hypot((xx - yy) / 2, xy);
+        return new PlanFinding.Ellipse(
+                x,
+                y,
+                ELLIPSE * Math.sqrt(middle + half),
+                ELLIPSE * Math.sqrt(Math.max(middle - half, 0)),
+                Math.toDegrees(Math.atan2(2 * xy, xx - yy) / 2));
     }
 
     private int toGo(Chosen chosen) {
@@ -229,7 +261,8 @@ final class Planning {
         }
         List<Spot> corners = new ArrayList<>();
         for (Place corner : belief.geometry.corners()) {
-            double[] at = guess.seen(belief.geometry, corner, turned, guess.mean).at();
+            double[] at =
+                    guess.seen(belief.geometry, corner, turned, guess.mean).at();
             corners.add(new Spot(at[0], at[1]));
         }
         return new PlanFinding.Beam(
@@ -259,7 +292,9 @@ final class Planning {
                 turns++;
             } else {
                 history.add(new PlanFinding.Made(
-                        step.shot().orElseThrow(), MirrorPlan.shown(seen, spread(beam(turned).corners())), turns));
+                        step.shot().orElseThrow(),
+                        MirrorPlan.shown(seen, spread(beam(turned).corners())),
+                        turns));
             }
         }
         return history;
@@ -283,7 +318,7 @@ final class Planning {
             return mount;
         }
         double[][] mean = new double[2][2];
-        double worst = 0;
+        double squares = 0;
         for (int screw = 0; screw < 2; screw++) {
             int at = 2 * (mirror - 1) + screw;
             double variance = 0;
@@ -291,9 +326,10 @@ final class Planning {
                 variance += moments(at, c, mirror, mean[c], screw);
             }
             double size = Math.hypot(mean[0][screw], mean[1][screw]);
-            worst = Math.max(worst, size == 0 ? Double.POSITIVE_INFINITY : 100 * Math.sqrt(variance / 2) / size);
+            squares += size == 0 ? Double.POSITIVE_INFINITY : variance / 2 / (size * size);
         }
-        if (worst > KEPT_PCT) {
+        double errorPct = 100 * Math.sqrt(squares / 2);
+        if (!(errorPct <= KEPT_PCT)) {
             return mount;
         }
         return new PlanReadings.Mount(
@@ -303,7 +339,7 @@ final class Planning {
                 mount.crossTalkPct(),
                 mount.playTurns(),
                 Optional.of(new PlanReadings.Learned(
-                        List.of(List.of(mean[0][0], mean[0][1]), List.of(mean[1][0], mean[1][1])), worst)));
+                        List.of(List.of(mean[0][0], mean[0][1]), List.of(mean[1][0], mean[1][1])), errorPct)));
     }
 
     /** Puts the mean of an effect over all guesses, as seen on this mirror's card, and gives its variance. */

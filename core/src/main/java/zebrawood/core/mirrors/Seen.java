@@ -14,8 +14,7 @@ final class Seen {
 
     /** Whether it holds once more turns are made and a shot follows. */
     static boolean all(PlanReadings readings, List<PlanReadings.Turn> turns, Place place) {
-        return place.isAtHead()
-                || !unseen(readings, 2) && turns.stream().noneMatch(turn -> turn.mirror() == 2);
+        return place.isAtHead() || !unseen(readings, 2) && turns.stream().noneMatch(turn -> turn.mirror() == 2);
     }
 
     private static boolean unseen(PlanReadings readings, int mirror) {

@@ -6,14 +6,23 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * The small turns after which one mark tells most about which way the screws turn the beam. Several screws are turned at
- * once by different amounts, so that every way of mounting leaves its mark at another place.
+ * The small turns after which one mark tells most about which way the screws turn the beam. Several screws are turned
+ * at once by different amounts, so that every way of mounting leaves its mark at another place.
  */
 final class Trial {
 
     /** amounts of two screws of a mount, turns: far enough apart to be told from each other */
     private static final double[][] PAIRS = {
-        {0, 0}, {0.08, 0}, {0, 0.15}, {0.06, 0.12}, {0.06, 0.18}, {0.08, 0.24}, {0.1, 0.16}, {0.12, 0.3}, {0.18, 0.08}, {0.14, 0.4},
+        {0, 0},
+        {0.08, 0},
+        {0, 0.15},
+        {0.06, 0.12},
+        {0.06, 0.18},
+        {0.08, 0.24},
+        {0.1, 0.16},
+        {0.12, 0.3},
+        {0.18, 0.08},
+        {0.14, 0.4},
     };
     /** price of a millimetre by which the mark is likely moved away: it has to come back */
     private static final double PRICE = 0.00003;
@@ -43,12 +52,9 @@ final class Trial {
 
         for (double[] first : PAIRS) {
             for (double[] second : PAIRS) {
-                List<PlanReadings.Turn> turns =
-                        Correction.turns(
-                        belief,
-                        new double[] {
-                            follow[0] + first[0], follow[1] + first[1], follow[2] + second[0], follow[3] + second[1]
-                        });
+                List<PlanReadings.Turn> turns = Correction.turns(belief, new double[] {
+                    follow[0] + first[0], follow[1] + first[1], follow[2] + second[0], follow[3] + second[1]
+                });
                 if (turns.isEmpty()) {
                     continue;
                 }

@@ -25,7 +25,8 @@ public final class TurnWords {
         if (rest == 0) {
             return about + (whole == 1 ? "one whole turn" : whole + " whole turns");
         }
-        String part = EIGHTHS[rest] + (rest == 1 || rest == 3 || rest == 5 || rest == 6 || rest == 7 ? " of a turn" : " turn");
+        String part = EIGHTHS[rest]
+                + (rest == 1 || rest == 3 || rest == 5 || rest == 6 || rest == 7 ? " of a turn" : " turn");
         return about + (whole == 0 ? "" : whole + " and ") + part;
     }
 }
