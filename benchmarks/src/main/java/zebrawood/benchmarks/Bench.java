@@ -30,6 +30,7 @@ public final class Bench {
             case "duct" -> kept = DuctSpeed.run();
             case "durability" -> kept = Durability.run(words);
             case "logbook" -> kept = LogbookSpeed.run(words);
+            case "trace" -> kept = TraceSpeed.run();
             case "visit" -> kept = VisitPlans.run();
             case "words" -> kept = Sentences.run(words);
             default -> {
@@ -47,6 +48,7 @@ public final class Bench {
                         bench keystroke   the interface thread's work for a keystroke, and until the picture has changed
                         bench logbook     a shop of 500 machines and 5,000,000 entries (--entries N, --machines N, --keep DIR)
                         bench solve       hostile and plain worksheets: answers, memory, speed
+                        bench trace       how many beams a thread traces through a pretend gantry in a second
                         bench visit       1,000 visits of up to 60 tasks: how near a plan comes to the bound, and how fast
                         bench words       every phrase of the program into docs/words.md, to be read through
                         bench start       from launch to the frame that shows the machines, beside a bare window
