@@ -6,6 +6,14 @@ import zebrawood.benches.access.AccessBench;
 import zebrawood.benches.access.AccessFigure;
 import zebrawood.benches.air.AirBench;
 import zebrawood.benches.air.AirFigure;
+import zebrawood.benches.beam.ClipBench;
+import zebrawood.benches.beam.ClipFigure;
+import zebrawood.benches.beam.CornersBench;
+import zebrawood.benches.beam.CornersFigure;
+import zebrawood.benches.beam.ShapeBench;
+import zebrawood.benches.beam.ShapeFigure;
+import zebrawood.benches.beam.VerticalBench;
+import zebrawood.benches.beam.VerticalFigure;
 import zebrawood.benches.controller.PowerFigure;
 import zebrawood.benches.controller.SettingsBench;
 import zebrawood.benches.coolant.HeatBench;
@@ -32,6 +40,10 @@ import zebrawood.benches.switching.OrderBench;
 import zebrawood.benches.switching.OrderFigure;
 import zebrawood.core.access.SiteAccess;
 import zebrawood.core.air.AirAssist;
+import zebrawood.core.beam.BeamClip;
+import zebrawood.core.beam.HeadCorners;
+import zebrawood.core.beam.HeadVertical;
+import zebrawood.core.beam.MarkShape;
 import zebrawood.core.controller.ControllerSettings;
 import zebrawood.core.coolant.CoolantHeat;
 import zebrawood.core.coolant.CoolantMix;
@@ -66,6 +78,10 @@ public final class Catalogue {
             new Stop<>(new SwitchingOrder(), OrderBench.FIELDS, OrderBench::new, new OrderFigure()),
             new Stop<>(new Eyewear(), EyewearBench.FIELDS, EyewearBench::new, new EyewearFigure()),
             new Stop<>(new ControllerSettings(), SettingsBench.FIELDS, SettingsBench::new, new PowerFigure()),
+            new Stop<>(new MarkShape(), ShapeBench.FIELDS, ShapeBench::new, new ShapeFigure()),
+            new Stop<>(new HeadCorners(), CornersBench.FIELDS, CornersBench::new, new CornersFigure()),
+            new Stop<>(new HeadVertical(), VerticalBench.FIELDS, VerticalBench::new, new VerticalFigure()),
+            new Stop<>(new BeamClip(), ClipBench.FIELDS, ClipBench::new, new ClipFigure()),
             new Stop<>(new FocusRamp(), RampBench.FIELDS, RampBench::new, new RampFigures()));
 
     private Catalogue() {}

@@ -14,6 +14,8 @@ import org.hipparchus.special.Gamma;
 record RoundBeam(double diameterMm) {
 
     private static final double SMALL = 1e-17;
+    /** radii from an edge at which all of a beam is on one side of it */
+    private static final double CLEAR = 20;
     /** half of the noncentrality beyond which the edge of an opening is as good as straight */
     private static final double STRAIGHT = 45_000;
 
@@ -24,10 +26,14 @@ record RoundBeam(double diameterMm) {
     /** The share that passes, 0..1. */
     double passed(double openingMm, double offsetMm) {
         double w = radiusMm();
+        double room = openingMm / 2 - offsetMm;
+        if (Math.abs(room) / w > CLEAR) {
+            return room > 0 ? 1 : 0;
+        }
         double half = 2 * (offsetMm / w) * (offsetMm / w);
         double limit = 2 * (openingMm / 2 / w) * (openingMm / 2 / w);
         if (half > STRAIGHT) {
-            double edge = 2 * (openingMm / 2 - offsetMm) / w;
+            double edge = 2 * room / w;
             return edge > 0 ? 1 - tail(edge) : tail(-edge);
         }
         long heaviest = (long) Math.floor(half);
