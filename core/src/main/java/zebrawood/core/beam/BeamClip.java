@@ -119,7 +119,7 @@ public final class BeamClip implements Procedure<ClipReadings, ClipFinding> {
                                 Amount.mm(finding.neededApertureMm(), 1).least()))
                 .byHand(Said.of(
                         "Even in the middle this one takes more than {0}. Ask the machine's maker before an opening is "
-                                + "changed: some keep smoke or air where they belong.",
+                                + "changed: some keep smoke or air where they belong. Then shoot again, with the beam in its middle.",
                         Amount.percent(finding.tolerances().allowedLossPct(), 2)));
     }
 
