@@ -16,14 +16,14 @@ import zebrawood.kit.form.FieldList;
 public final class ClipBench extends FormBench<ClipReadings, ClipFinding> {
 
     public static final FieldList FIELDS = FieldList.of(
-            Field.words("opening", "which opening"),
             Field.amount("apertureMm", "opening", Quantity.LENGTH).needed(),
             Field.amount("beamDiameterMm", "beam there, 1/e²", Quantity.LENGTH).needed(),
             Field.amount("offsetMm", "beside the middle", Quantity.LENGTH)
                     .needed()
                     .anew(),
             Field.amount("allowedLossPct", "may be lost", Quantity.SHARE)
-                    .usually(Amount.percent(ClipReadings.ALLOWED_LOSS_PCT, 0)));
+                    .usually(Amount.percent(ClipReadings.ALLOWED_LOSS_PCT, 0)),
+            Field.words("opening", "which opening"));
 
     public ClipBench(BenchPlace place) {
         super(

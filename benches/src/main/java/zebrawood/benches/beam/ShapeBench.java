@@ -19,7 +19,6 @@ import zebrawood.kit.form.FieldList;
 public final class ShapeBench extends FormBench<ShapeReadings, ShapeFinding> {
 
     public static final FieldList FIELDS = FieldList.of(
-            Field.words("place", "shot at"),
             Field.amount("majorMm", "longest diameter", Quantity.LENGTH)
                     .needed()
                     .anew(),
@@ -30,7 +29,8 @@ public final class ShapeBench extends FormBench<ShapeReadings, ShapeFinding> {
                     .anew(),
             Field.amount("expectedMm", "expected", Quantity.LENGTH).empty("not known"),
             Field.amount("roundnessTolerance", "may be out of round", Quantity.PLAIN)
-                    .usually(Amount.plain(ShapeReadings.ROUNDNESS_TOLERANCE, 2)));
+                    .usually(Amount.plain(ShapeReadings.ROUNDNESS_TOLERANCE, 2)),
+            Field.words("place", "shot at"));
 
     public ShapeBench(BenchPlace place) {
         super(place, FIELDS, "the mark facing the beam, as large as the drawing allows; dashed: a circle of its area");

@@ -171,8 +171,7 @@ public final class HeadCorners implements Procedure<CornersReadings, CornersFind
                                 "Set the mirror before the " + along + " run: the mark moves {0} along it.",
                                 Amount.mm(growth, 1)))
                 .byHand(Said.of("Far along " + along + ", turn its screws until the mark sits where it sits near"
-                        + (first ? "; then shoot all corners again, before the other mirror is touched." : ".")
-                        + " The stop Mirrors says which screw, and how far."))
+                        + (first ? "; then shoot all corners again, before the other mirror is touched." : ".")))
                 .expecting(Said.of("Then shoot all corners again: more may be needed."));
     }
 

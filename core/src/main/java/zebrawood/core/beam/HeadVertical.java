@@ -99,6 +99,8 @@ public final class HeadVertical implements Procedure<VerticalReadings, VerticalF
         List<Instruction> instructions = new ArrayList<>();
         if (!Limits.atMost(finding.leanMrad(), finding.tolerances().leanMrad())) {
             double run = finding.lowerGapMm() - finding.upperGapMm();
+            double right = finding.lower().xMm() - finding.upper().xMm();
+            double up = finding.lower().yMm() - finding.upper().yMm();
             double apart = finding.tolerances().leanMrad() / 1000 * run;
             instructions.add(Instruction.of(
                             "head-mirror",
@@ -106,12 +108,13 @@ public final class HeadVertical implements Procedure<VerticalReadings, VerticalF
                                     "Turn the mirror in the head until the two spots sit {0} or less apart.",
                                     Amount.mm(apart, apart < 0.2 ? 3 : 2).most()))
                     .byHand(Said.of(
-                            "They sit {0} apart now; the lower one is {1} right and {2} up from the higher. Align the other mirrors first: a beam that "
-                                    + "leans into the head leans out of it. Is the head itself upright? Turn a little, then "
+                            "They sit {0} apart now; seen from the higher one the lower is {1} to the "
+                                    + (right < 0 ? "left" : "right") + " and {2} " + (up < 0 ? "down" : "up")
+                                    + ". Align the other mirrors first: a beam that leans into the head leans out of it. Is the head itself upright? Turn a little, then "
                                     + "shoot both heights again.",
                             Amount.mm(finding.upper().distanceMm(finding.lower()), 2),
-                            Amount.mm(finding.lower().xMm() - finding.upper().xMm(), 2),
-                            Amount.mm(finding.lower().yMm() - finding.upper().yMm(), 2))));
+                            Amount.mm(Math.abs(right), 2),
+                            Amount.mm(Math.abs(up), 2))));
         }
         if (!Limits.atMost(finding.clippedPct(), CLIPPED_PCT)) {
             RoundBeam beam = new RoundBeam(finding.beamAtNozzleMm());
