@@ -2,6 +2,7 @@ package zebrawood.benches;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import zebrawood.benches.access.AccessBench;
 import zebrawood.benches.access.AccessFigure;
 import zebrawood.benches.air.AirBench;
@@ -54,6 +55,9 @@ import zebrawood.core.focus.FocusRamp;
 import zebrawood.core.gas.AssistGas;
 import zebrawood.core.inventory.Inventory;
 import zebrawood.core.mains.SiteCircuit;
+import zebrawood.core.mirrors.MirrorNearFar;
+import zebrawood.core.mirrors.MirrorPlan;
+import zebrawood.core.mirrors.MirrorResponse;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.site.SiteClimate;
 import zebrawood.core.switching.SwitchingOrder;
@@ -92,6 +96,17 @@ public final class Catalogue {
 
     public static List<Procedure<?, ?>> procedures() {
         return STOPS.stream().<Procedure<?, ?>>map(Stop::procedure).toList();
+    }
+
+    /**
+     * What {@code solve} answers: every stop's procedure, and those that are reckoned with before there is a stop for
+     * them.
+     */
+    public static List<Procedure<?, ?>> solved() {
+        return Stream.concat(
+                        procedures().stream(),
+                        Stream.<Procedure<?, ?>>of(new MirrorPlan(), new MirrorNearFar(), new MirrorResponse()))
+                .toList();
     }
 
     public static Optional<Stop<?, ?>> findStop(String id) {

@@ -27,7 +27,7 @@ final class Solve implements Callable<Integer> {
     public Integer call() throws IOException {
         try (InputStream in = file.equals("-") ? System.in : Files.newInputStream(Path.of(file));
                 OutputStream out = new BufferedOutputStream(new FileOutputStream(FileDescriptor.out), 1 << 16)) {
-            return new Solver(Catalogue.procedures(), Throwable::printStackTrace).solve(in, out) == 0
+            return new Solver(Catalogue.solved(), Throwable::printStackTrace).solve(in, out) == 0
                     ? Exit.DONE
                     : Exit.REFUSED;
         }
