@@ -39,6 +39,11 @@ public final class Lines {
         this.endsThere = endsThere;
     }
 
+    /** Whether nothing more is there to be read at once. */
+    boolean isWaiting() throws IOException {
+        return in.available() == 0;
+    }
+
     /** The next line; empty at the end. The line end after the last line is no line of its own. */
     public Optional<Line> next() throws IOException {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream(512);

@@ -89,7 +89,8 @@ public final class Solver {
                     : answer(line.get().text());
             answers.write(plain(answer.json()));
             answers.write('\n');
-            if (keeper.isPresent()) {
+            // whoever asks line by line waits for each answer
+            if (keeper.isPresent() || lines.isWaiting()) {
                 answers.flush();
             }
             refused += answer.refused() ? 1 : 0;

@@ -4,9 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.BufferedOutputStream;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
@@ -277,5 +280,38 @@ class SolverTest {
         public Said judgedBy(ClimateFinding finding) {
             return climate.judgedBy(finding);
         }
+    }
+
+    /** Somebody who asks line by line, and looks at each next line for what was answered so far. */
+    private static final class Asker extends InputStream {
+        private final ByteArrayOutputStream answers = new ByteArrayOutputStream();
+        private final List<Long> answered = new ArrayList<>();
+
+        @Override
+        public int read() {
+            throw new UnsupportedOperationException("a line at a time");
+        }
+
+        @Override
+        public int read(byte[] into, int from, int most) {
+            answered.add(answers.toString(StandardCharsets.UTF_8).lines().count());
+            if (answered.size() > 3) {
+                return -1;
+            }
+            into[from] = '{';
+            into[from + 1] = '}';
+            into[from + 2] = '\n';
+            return 3;
+        }
+    }
+
+    /** Whoever asks line by line, and waits for each answer before the next line, gets it. */
+    @Test
+    void aLineIsAnsweredBeforeTheNextIsAsked() throws IOException {
+        Asker asker = new Asker();
+        try (OutputStream held = new BufferedOutputStream(asker.answers, 1 << 16)) {
+            new Solver(List.of(new SiteClimate()), fault -> {}).solve(asker, held);
+        }
+        assertThat(asker.answered).startsWith(0L, 1L, 2L, 3L);
     }
 }
