@@ -7,14 +7,6 @@ import zebrawood.benches.access.AccessBench;
 import zebrawood.benches.access.AccessFigure;
 import zebrawood.benches.air.AirBench;
 import zebrawood.benches.air.AirFigure;
-import zebrawood.benches.beam.ClipBench;
-import zebrawood.benches.beam.ClipFigure;
-import zebrawood.benches.beam.CornersBench;
-import zebrawood.benches.beam.CornersFigure;
-import zebrawood.benches.beam.ShapeBench;
-import zebrawood.benches.beam.ShapeFigure;
-import zebrawood.benches.beam.VerticalBench;
-import zebrawood.benches.beam.VerticalFigure;
 import zebrawood.benches.controller.PowerFigure;
 import zebrawood.benches.controller.SettingsBench;
 import zebrawood.benches.coolant.HeatBench;
@@ -82,11 +74,17 @@ public final class Catalogue {
             new Stop<>(new SwitchingOrder(), OrderBench.FIELDS, OrderBench::new, new OrderFigure()),
             new Stop<>(new Eyewear(), EyewearBench.FIELDS, EyewearBench::new, new EyewearFigure()),
             new Stop<>(new ControllerSettings(), SettingsBench.FIELDS, SettingsBench::new, new PowerFigure()),
-            new Stop<>(new MarkShape(), ShapeBench.FIELDS, ShapeBench::new, new ShapeFigure()),
-            new Stop<>(new HeadCorners(), CornersBench.FIELDS, CornersBench::new, new CornersFigure()),
-            new Stop<>(new HeadVertical(), VerticalBench.FIELDS, VerticalBench::new, new VerticalFigure()),
-            new Stop<>(new BeamClip(), ClipBench.FIELDS, ClipBench::new, new ClipFigure()),
             new Stop<>(new FocusRamp(), RampBench.FIELDS, RampBench::new, new RampFigures()));
+
+    /** of the beam: they are solved already, and become stops together with their benches */
+    private static final List<Procedure<?, ?>> BEFORE_THEIR_STOPS = List.of(
+            new MarkShape(),
+            new MirrorPlan(),
+            new MirrorNearFar(),
+            new MirrorResponse(),
+            new HeadCorners(),
+            new HeadVertical(),
+            new BeamClip());
 
     private Catalogue() {}
 
@@ -103,10 +101,7 @@ public final class Catalogue {
      * them.
      */
     public static List<Procedure<?, ?>> solved() {
-        return Stream.concat(
-                        procedures().stream(),
-                        Stream.<Procedure<?, ?>>of(new MirrorPlan(), new MirrorNearFar(), new MirrorResponse()))
-                .toList();
+        return Stream.concat(procedures().stream(), BEFORE_THEIR_STOPS.stream()).toList();
     }
 
     public static Optional<Stop<?, ?>> findStop(String id) {

@@ -113,7 +113,6 @@ final class Advice {
     static List<Tried> all() {
         List<Tried> all = new ArrayList<>(AdvicePlace.ALL);
         all.addAll(AdviceWater.ALL);
-        all.addAll(AdvicePath.ALL);
         all.addAll(AdviceBeam.ALL);
         return all;
     }
