@@ -76,16 +76,6 @@ public final class Catalogue {
             new Stop<>(new ControllerSettings(), SettingsBench.FIELDS, SettingsBench::new, new PowerFigure()),
             new Stop<>(new FocusRamp(), RampBench.FIELDS, RampBench::new, new RampFigures()));
 
-    /** of the beam: they are solved already, and become stops together with their benches */
-    private static final List<Procedure<?, ?>> BEFORE_THEIR_STOPS = List.of(
-            new MarkShape(),
-            new MirrorPlan(),
-            new MirrorNearFar(),
-            new MirrorResponse(),
-            new HeadCorners(),
-            new HeadVertical(),
-            new BeamClip());
-
     private Catalogue() {}
 
     public static List<Stop<?, ?>> stops() {
@@ -97,11 +87,19 @@ public final class Catalogue {
     }
 
     /**
-     * What {@code solve} answers: every stop's procedure, and those that are reckoned with before there is a stop for
-     * them.
+     * What {@code solve} answers: every stop's procedure, and those of the beam, which become stops together with their
+     * benches.
      */
     public static List<Procedure<?, ?>> solved() {
-        return Stream.concat(procedures().stream(), BEFORE_THEIR_STOPS.stream()).toList();
+        List<Procedure<?, ?>> beam = List.of(
+                new MarkShape(),
+                new MirrorPlan(),
+                new MirrorNearFar(),
+                new MirrorResponse(),
+                new HeadCorners(),
+                new HeadVertical(),
+                new BeamClip());
+        return Stream.concat(procedures().stream(), beam.stream()).toList();
     }
 
     public static Optional<Stop<?, ?>> findStop(String id) {
