@@ -64,7 +64,7 @@ final class Faults {
         static final Suspicion NONE = new Suspicion(Optional.empty(), false);
     }
 
-    /** What the marks say of faults; where one has to be named, whatever comes nearest. */
+    /** What the marks say of faults; where one has to be named, whatever explains them better than a sound machine. */
     Suspicion find(boolean mustBeNamed) {
         List<Read> reads = new ArrayList<>();
         reads.add(read(PlanFinding.Kind.RAILS, Optional.empty(), sound.assumption.bentRails()));
@@ -83,7 +83,8 @@ final class Faults {
                 .orElseThrow();
         boolean isFault = best.evidence() > sound.evidence + SURE;
         boolean isSure = best.evidence() > second + AHEAD;
-        return mustBeNamed || isFault && isSure
+        boolean isNearest = mustBeNamed && best.evidence() > sound.evidence;
+        return isNearest || isFault && isSure
                 ? new Suspicion(Optional.of(best.fault()), false)
                 : new Suspicion(Optional.empty(), isFault);
     }

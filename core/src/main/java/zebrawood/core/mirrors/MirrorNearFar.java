@@ -28,6 +28,9 @@ import zebrawood.core.units.Said;
  */
 public final class MirrorNearFar implements Procedure<NearFarReadings, NearFarFinding> {
 
+    /** what a hand does not make */
+    private static final double LEAST_TURNS = 0.005;
+
     private static final Card CARD = new Card(
             "mirror-near-far",
             1,
@@ -113,31 +116,37 @@ public final class MirrorNearFar implements Procedure<NearFarReadings, NearFarFi
 
     private static List<Instruction> tilt(NearFarFinding finding) {
         List<Instruction> instructions = new ArrayList<>();
-        instructions.add(
-                Instruction.of(
-                                "side-screw",
-                                Said.of(
-                                        "Turn the side screw by {0} turn: the far mark goes {1} to the "
-                                                + (finding.turnsX() > 0 ? "left." : "right."),
-                                        Amount.plain(Math.abs(finding.turnsX()), 2),
-                                        shift(finding.far().xMm() - finding.offsetXMm())))
-                        .byHand(
-                                Said.of(
-                                        "That is " + TurnWords.of(finding.turnsX())
-                                                + ". Shoot far after the first small part of it: if the mark went the wrong way, turn the other way.")));
-        instructions.add(Instruction.of(
-                        "height-screw",
-                        Said.of(
-                                "Turn the height screw by {0} turn: the far mark goes {1} "
-                                        + (finding.turnsY() > 0 ? "down." : "up."),
-                                Amount.plain(Math.abs(finding.turnsY()), 2),
-                                shift(finding.far().yMm() - finding.offsetYMm())))
-                .byHand(Said.of("That is " + TurnWords.of(finding.turnsY()) + "."))
+        if (Math.abs(finding.turnsX()) >= LEAST_TURNS) {
+            instructions.add(screw(
+                    "side",
+                    finding.turnsX(),
+                    finding.far().xMm() - finding.offsetXMm(),
+                    finding.turnsX() > 0 ? "to the left" : "to the right"));
+        }
+        if (Math.abs(finding.turnsY()) >= LEAST_TURNS) {
+            instructions.add(screw(
+                    "height",
+                    finding.turnsY(),
+                    finding.far().yMm() - finding.offsetYMm(),
+                    finding.turnsY() > 0 ? "down" : "up"));
+        }
+        instructions.add(Instruction.of("card", Said.of("Then shoot near and far again."))
                 .expecting(Said.of(
-                        "Then shoot near and far again: far should sit {0} right and {1} up.",
-                        Amount.mm(finding.expectedFar().xMm(), 1),
-                        Amount.mm(finding.expectedFar().yMm(), 1))));
+                        "Far should sit " + Sides.words(finding.expectedFar(), 0) + " from the cross.",
+                        Sides.across(finding.expectedFar()),
+                        Sides.upright(finding.expectedFar()))));
         return instructions;
+    }
+
+    private static Instruction screw(String name, double turns, double shiftMm, String way) {
+        return Instruction.of(
+                        name + "-screw",
+                        Said.of(
+                                "Turn the " + name + " screw by {0} turn: the far mark goes {1} " + way + ".",
+                                Amount.plain(Math.abs(turns), 2),
+                                shift(shiftMm)))
+                .byHand(Said.of("That is " + TurnWords.of(turns)
+                        + ". Shoot far after a small part of it: if the mark went the wrong way, turn the other way."));
     }
 
     private static Amount shift(double mm) {
@@ -152,9 +161,11 @@ public final class MirrorNearFar implements Procedure<NearFarReadings, NearFarFi
                                         + " the mirror or what stands before it: the beam meets it {0} beside its middle.",
                                 Amount.mm(finding.expectedFar().fromCentreMm(), 1)))
                 .byHand(Said.of(
-                        "It is {0} to the right and {1} up. No screw of this mirror mends that: do not tilt for it. Power off "
-                                + "before hands are in the machine; the tube's high voltage is a licensed person's work.",
-                        Amount.mm(finding.offsetXMm(), 1), Amount.mm(finding.offsetYMm(), 1)))
+                        "It is " + Sides.words(finding.expectedFar(), 0)
+                                + " there. No screw of this mirror mends that: do not tilt for it. Power off before "
+                                + "hands are in the machine; the tube's high voltage is a licensed person's work.",
+                        Sides.across(finding.expectedFar()),
+                        Sides.upright(finding.expectedFar())))
                 .expecting(Said.of("Then shoot near and far again."));
     }
 

@@ -2,8 +2,6 @@ package zebrawood.core.mirrors;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
@@ -130,14 +128,5 @@ public final class MirrorPlan implements Procedure<PlanReadings, PlanFinding> {
         return Said.of(
                 "marks at the corners at most {0} apart, doubt and all",
                 Amount.mm(finding.tolerances().toleranceMm(), 2).most());
-    }
-
-    /** The worst spread where it may be shown: once every run was seen. */
-    static OptionalDouble shown(boolean seen, double spreadMm) {
-        return seen ? OptionalDouble.of(spreadMm) : OptionalDouble.empty();
-    }
-
-    static <T> Optional<T> shown(boolean seen, T value) {
-        return seen ? Optional.of(value) : Optional.empty();
     }
 }

@@ -30,6 +30,8 @@ public final class MirrorResponse implements Procedure<ResponseReadings, Respons
     private static final double MOST_CONDITION = 20;
     /** smaller over larger singular value below which a matrix is taken for singular */
     private static final double SINGULAR = 1e-9;
+    /** what a hand does not make */
+    private static final double LEAST_TURNS = 0.005;
     /** the turn by which a screw is tried alone */
     private static final double TRIAL_TURNS = 0.25;
 
@@ -147,12 +149,18 @@ public final class MirrorResponse implements Procedure<ResponseReadings, Respons
 
     private static List<Instruction> turn(ResponseFinding finding) {
         List<Instruction> instructions = new ArrayList<>();
-        instructions.add(turn("A", finding.turnsA().orElse(0)));
-        instructions.add(turn("B", finding.turnsB().orElse(0))
+        for (Screw screw : Screw.values()) {
+            double turns = (screw == Screw.A ? finding.turnsA() : finding.turnsB()).orElse(0);
+            if (Math.abs(turns) >= LEAST_TURNS) {
+                instructions.add(turn(screw.name(), turns));
+            }
+        }
+        instructions.add(Instruction.of("card", Said.of("Then shoot far again."))
                 .expecting(Said.of(
-                        "Then shoot far again: the mark should sit near {0} right and {1} up; more may be needed.",
-                        Amount.mm(finding.aim().xMm(), 1),
-                        Amount.mm(finding.aim().yMm(), 1))));
+                        "The mark should sit near a place " + Sides.words(finding.aim(), 0)
+                                + " from the cross; more may be needed.",
+                        Sides.across(finding.aim()),
+                        Sides.upright(finding.aim()))));
         return instructions;
     }
 

@@ -24,6 +24,9 @@ public record PlanReadings(
     /** what a lens and a nozzle bear without loss */
     public static final double TOLERANCE_MM = 0.7;
 
+    /** ten times what an alignment takes: what is longer is two of them, or no alignment at all */
+    private static final int MOST_STEPS = 400;
+
     /**
      * How far the beam runs, mm: from mirror 1 to the card at mirror 2 with the gantry nearest (0 or more) and
      * farthest, from mirror 2 to the card at the head likewise.
@@ -184,6 +187,10 @@ public record PlanReadings(
                         mounts == null || mounts.isEmpty() || mounts.size() == 2,
                         "mounts",
                         "leave it out, or give mirror 1 and then mirror 2")
+                .that(
+                        steps == null || steps.size() <= MOST_STEPS,
+                        "steps",
+                        "more than " + MOST_STEPS + " steps: begin a new alignment")
                 .above("markErrorMm", markErrorMm, 0)
                 .above("toleranceMm", toleranceMm, 0);
         for (int i = 0; run != null && steps != null && i < steps.size(); i++) {

@@ -2,6 +2,7 @@ package zebrawood.core.mirrors;
 
 import java.util.ArrayList;
 import java.util.List;
+import zebrawood.core.beam.Spot;
 import zebrawood.core.procedure.Instruction;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Said;
@@ -10,6 +11,9 @@ import zebrawood.core.units.Said;
 final class PlanWords {
 
     private static final String SAFELY = "Lowest power that marks, one short pulse; eyes and hands out of the path.";
+
+    /** what a place loses by being said to a tenth of a millimetre in both directions */
+    private static final double ROUNDED_MM = 0.05 * Math.sqrt(2);
 
     private final PlanFinding finding;
 
@@ -85,11 +89,14 @@ final class PlanWords {
         Instruction instruction =
                 Instruction.of(head ? "head" : "mirror-2", said).byHand(card);
         return finding.expected()
-                .map(expected -> instruction.expecting(Said.of(
-                        "The mark should sit within {2} of {0#} right, {1#} up.",
-                        Amount.mm(expected.xMm(), 1),
-                        Amount.mm(expected.yMm(), 1),
-                        Amount.mm(expected.errorMm(), 1).least())))
+                .map(expected -> {
+                    Spot spot = new Spot(expected.xMm(), expected.yMm());
+                    return instruction.expecting(Said.of(
+                            "The mark should sit within {2} of a place " + Sides.words(spot, 0) + " from the cross.",
+                            Sides.across(spot),
+                            Sides.upright(spot),
+                            Amount.mm(expected.errorMm() + ROUNDED_MM, 1).least()));
+                })
                 .orElse(instruction);
     }
 
@@ -112,7 +119,20 @@ final class PlanWords {
     }
 
     private Instruction look() {
-        PlanFinding.Fault fault = finding.fault().orElseThrow();
+        return finding.fault().map(this::look).orElseGet(this::tooCoarse);
+    }
+
+    private Instruction tooCoarse() {
+        return Instruction.of(
+                        "card", Said.of("Stop here: marks read like this cannot show whether the corners are true."))
+                .byHand(Said.of(
+                        "No fault shows. {0} shots were made, and they are still not sure to {1}. Read the marks with a loupe, "
+                                + "use thinner paper and less power, then begin again.",
+                        Amount.plain(finding.shots(), 0),
+                        Amount.mm(finding.tolerances().toleranceMm(), 2)));
+    }
+
+    private Instruction look(PlanFinding.Fault fault) {
         String mirror = fault.mirror().map(number -> "mirror " + number).orElse("the mirrors");
         return switch (fault.kind()) {
             case RAILS ->

@@ -17,8 +17,6 @@ final class Planning {
     private static final double ELLIPSE = Math.sqrt(-2 * Math.log(0.05));
 
     private static final int SHOTS_FOR_RUNS = 3;
-    /** an effect that is not better known than this is not worth keeping, % */
-    private static final double KEPT_PCT = 40;
     /** shots that an alignment takes from nothing, and from mounts that are known */
     private static final int FROM_NOTHING = 7;
 
@@ -45,18 +43,27 @@ final class Planning {
         return new PlanFinding(
                 chosen.next(),
                 expected(chosen.next()),
-                MirrorPlan.shown(seen, spread.estimateMm()),
-                MirrorPlan.shown(seen, spread.boundMm() - spread.estimateMm()),
-                MirrorPlan.shown(seen, farSpot()),
+                onceSeen(spread.estimateMm()),
+                onceSeen(spread.boundMm() - spread.estimateMm()),
+                onceSeen(farSpot()),
                 toGo(chosen),
-                List.of(mount(1), mount(2)),
+                List.of(LearnedMount.of(belief, 1), LearnedMount.of(belief, 2)),
                 chosen.fault(),
                 readings.run(),
                 readings.shots(),
-                MirrorPlan.shown(seen, beam(Turned.NOTHING)),
+                onceSeen(beam(Turned.NOTHING)),
                 beam(belief.turned),
                 history(),
                 new PlanFinding.Tolerances(readings.tolerance(), readings.markError()));
+    }
+
+    /** What is only told once every run was seen. */
+    private OptionalDouble onceSeen(double mm) {
+        return seen ? OptionalDouble.of(mm) : OptionalDouble.empty();
+    }
+
+    private <T> Optional<T> onceSeen(T value) {
+        return seen ? Optional.of(value) : Optional.empty();
     }
 
     private Chosen choose(Spread spread) {
@@ -73,7 +80,10 @@ final class Planning {
             PlanFinding.Fault fault = suspicion.fault().get();
             return new Chosen(act(PlanFinding.Act.LOOK, fault.mirror(), OptionalDouble.empty()), Optional.of(fault), 0);
         }
-        if (suspect || suspicion.isDoubted()) {
+        if (isLast && !isTrue) {
+            return new Chosen(act(PlanFinding.Act.LOOK, Optional.empty(), OptionalDouble.empty()), Optional.empty(), 0);
+        }
+        if (!isLast && (suspect || suspicion.isDoubted())) {
             return new Chosen(shoot(doubted()), Optional.empty(), 0);
         }
         if (isTrue) {
@@ -292,9 +302,7 @@ final class Planning {
                 turns++;
             } else {
                 history.add(new PlanFinding.Made(
-                        step.shot().orElseThrow(),
-                        MirrorPlan.shown(seen, spread(beam(turned).corners())),
-                        turns));
+                        step.shot().orElseThrow(), onceSeen(spread(beam(turned).corners())), turns));
             }
         }
         return history;
@@ -309,52 +317,5 @@ final class Planning {
             }
         }
         return most;
-    }
-
-    /** What is known of a mount now: what was learned of it, or what was known before. */
-    private PlanReadings.Mount mount(int mirror) {
-        PlanReadings.Mount mount = readings.mount(mirror);
-        if (!belief.turned.isTouchedMirror(mirror)) {
-            return mount;
-        }
-        double[][] mean = new double[2][2];
-        double squares = 0;
-        for (int screw = 0; screw < 2; screw++) {
-            int at = 2 * (mirror - 1) + screw;
-            double variance = 0;
-            for (int c = 0; c < 2; c++) {
-                variance += moments(at, c, mirror, mean[c], screw);
-            }
-            double size = Math.hypot(mean[0][screw], mean[1][screw]);
-            squares += size == 0 ? Double.POSITIVE_INFINITY : variance / 2 / (size * size);
-        }
-        double errorPct = 100 * Math.sqrt(squares / 2);
-        if (!(errorPct <= KEPT_PCT)) {
-            return mount;
-        }
-        return new PlanReadings.Mount(
-                mount.armMm(),
-                mount.pitchMm(),
-                mount.gainErrorPct(),
-                mount.crossTalkPct(),
-                mount.playTurns(),
-                Optional.of(new PlanReadings.Learned(
-                        List.of(List.of(mean[0][0], mean[0][1]), List.of(mean[1][0], mean[1][1])), errorPct)));
-    }
-
-    /** Puts the mean of an effect over all guesses, as seen on this mirror's card, and gives its variance. */
-    private double moments(int screw, int c, int mirror, double[] mean, int column) {
-        double sum = 0;
-        double square = 0;
-        for (int i = 0; i < belief.guesses.size(); i++) {
-            Guess guess = belief.guesses.get(i);
-            double side = mirror == 1 && c == 0 ? guess.side : 1;
-            double gain = side * guess.mean[Guess.gain(screw, c)];
-            int at = Guess.gain(screw, c);
-            sum += belief.weights[i] * gain;
-            square += belief.weights[i] * (gain * gain + guess.covariance[at][at]);
-        }
-        mean[column] = sum;
-        return Math.max(0, square - sum * sum);
     }
 }

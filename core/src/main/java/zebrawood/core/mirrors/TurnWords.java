@@ -4,7 +4,14 @@ package zebrawood.core.mirrors;
 public final class TurnWords {
 
     private static final String[] EIGHTHS = {
-        "", "an eighth", "a quarter", "three eighths", "half", "five eighths", "three quarters", "seven eighths"
+        "",
+        "an eighth of a turn",
+        "a quarter turn",
+        "three eighths of a turn",
+        "half a turn",
+        "five eighths of a turn",
+        "three quarters of a turn",
+        "seven eighths of a turn"
     };
     /** nearer to an eighth than this is as good as one, turns */
     private static final double NEAR = 0.015;
@@ -21,12 +28,11 @@ public final class TurnWords {
         boolean near = Math.abs(many - eighths / 8.0) <= NEAR;
         String about = near ? "" : many > eighths / 8.0 ? "a little more than " : "a little less than ";
         int whole = eighths / 8;
-        int rest = eighths % 8;
-        if (rest == 0) {
-            return about + (whole == 1 ? "one whole turn" : whole + " whole turns");
+        String part = EIGHTHS[eighths % 8];
+        if (whole == 0) {
+            return about + part;
         }
-        String part = EIGHTHS[rest]
-                + (rest == 1 || rest == 3 || rest == 5 || rest == 6 || rest == 7 ? " of a turn" : " turn");
-        return about + (whole == 0 ? "" : whole + " and ") + part;
+        String wholes = whole == 1 ? "1 turn" : whole + " turns";
+        return about + wholes + (part.isEmpty() ? "" : " and " + part);
     }
 }

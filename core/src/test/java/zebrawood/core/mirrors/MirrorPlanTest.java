@@ -249,7 +249,9 @@ class MirrorPlanTest {
                 gantry(1, Build.USUAL.withMarkError(0.5)), List.of(Follower.mount(10), Follower.mount(10)), 0.5, 0.2);
         Outcome<PlanFinding> end = follower.follow();
         assertThat(follower.shots()).isLessThanOrEqualTo(MirrorPlan.MOST_SHOTS);
-        assertThat(end.verdict()).isNotEqualTo(Verdict.PASS);
+        assertThat(end.verdict()).isEqualTo(Verdict.UNCLEAR);
+        assertThat(end.instructions().get(0).sentence(UnitChoice.METRIC))
+                .startsWith("Stop here: marks read like this cannot show whether the corners are true.");
     }
 
     @Test
@@ -258,7 +260,8 @@ class MirrorPlanTest {
         assertThat(TurnWords.of(-0.26)).isEqualTo("a quarter turn");
         assertThat(TurnWords.of(0.31)).isEqualTo("a little more than a quarter turn");
         assertThat(TurnWords.of(0.04)).isEqualTo("less than an eighth of a turn");
-        assertThat(TurnWords.of(1.5)).isEqualTo("1 and half turn");
+        assertThat(TurnWords.of(1.5)).isEqualTo("1 turn and half a turn");
+        assertThat(TurnWords.of(0.5)).isEqualTo("half a turn");
         assertThat(new MirrorPlan()
                         .evaluate(readings(
                                 List.of(shot(620, 820, 6, 2), shot(120, 120, 0.2, 0.4), shot(620, 120, 0.5, 0.9))))
