@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import zebrawood.core.beam.Spot;
 
 /**
  * Which fault explains the marks, where no sound machine does. Each fault is an assumption of its own under which the
@@ -93,10 +94,11 @@ final class Faults {
         return new Read(new PlanFinding.Fault(kind, mirror), Belief.of(sound.readings, assumption).evidence);
     }
 
-    /** How far the beam surely meets a card beside its middle, mm; nothing where it may be within what is usual. */
-    static double beside(Belief belief, Place place) {
+    /** Where the beam meets a card, if that is surely beside its middle by more than is usual. */
+    static Optional<Spot> beside(Belief belief, Place place) {
         Expectation expected = Expectation.of(belief, place, 0);
-        double least = expected.spot().fromCentreMm() - expected.radiusMm();
-        return least > BESIDE_MM ? expected.spot().fromCentreMm() : 0;
+        return expected.spot().fromCentreMm() - expected.radiusMm() > BESIDE_MM
+                ? Optional.of(expected.spot())
+                : Optional.empty();
     }
 }

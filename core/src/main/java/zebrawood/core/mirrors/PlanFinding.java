@@ -59,7 +59,8 @@ public record PlanFinding(
      * @param gantryMm where the gantry stands for the shot, mm from mirror 1
      * @param carriageMm where the head stands for it, mm from mirror 2; at the head only
      * @param turns all the turns to make before it, in this order; empty unless it is to turn
-     * @param moveMm how far the beam has to come on that mirror, mm; to move only
+     * @param moveMm how far the beam has to come, mm; to move only
+     * @param beside where it sits, seen on the card of that mirror's run, mm; to move only
      */
     public record Next(
             Act act,
@@ -67,7 +68,8 @@ public record PlanFinding(
             OptionalDouble gantryMm,
             OptionalDouble carriageMm,
             List<PlanReadings.Turn> turns,
-            OptionalDouble moveMm) {
+            OptionalDouble moveMm,
+            Optional<Spot> beside) {
         public Next {
             turns = List.copyOf(turns);
         }

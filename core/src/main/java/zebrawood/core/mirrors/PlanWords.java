@@ -48,15 +48,20 @@ final class PlanWords {
                                         screw + way(turn) + " by {0} turn, then " + way(back) + " by {1} turn.",
                                         by(turn),
                                         by(back)))
-                        .byHand(Said.of("That is " + TurnWords.of(turn.turns()) + ", and back "
+                        .byHand(Said.of(safely(instructions) + "That is " + TurnWords.of(turn.turns()) + ", and back "
                                 + TurnWords.of(back.turns()) + ": so the play is taken up.")));
             } else {
                 instructions.add(Instruction.of(target(turn), Said.of(screw + way(turn) + " by {0} turn.", by(turn)))
-                        .byHand(Said.of("That is " + TurnWords.of(turn.turns()) + ".")));
+                        .byHand(Said.of(safely(instructions) + "That is " + TurnWords.of(turn.turns()) + ".")));
             }
         }
         instructions.add(shot("Then shoot"));
         return instructions;
+    }
+
+    /** Said once, with the first turn. */
+    private static String safely(List<Instruction> before) {
+        return before.isEmpty() ? "Beam off and axes still before a hand goes in. " : "";
     }
 
     /** The part that a turn is done to, as the drawing knows it. */
@@ -102,20 +107,27 @@ final class PlanWords {
 
     private Instruction move() {
         int mirror = finding.next().mirror().orElse(1);
-        Amount by = Amount.mm(finding.next().moveMm().orElse(0), 0);
+        Spot beside = finding.next().beside().orElse(new Spot(0, 0));
+        String where = Sides.words(beside, 0) + " from the cross, however its screws stand";
         return mirror == 1
                 ? Instruction.of(
                                 "mirror-1",
-                                Said.of("Move mirror 1 or the tube: the beam meets mirror 2 {0} off its middle.", by))
-                        .byHand(Said.of("No screw mends that. Power off at the main switch before the tube is touched; "
-                                + "the tube's high voltage is a licensed person's work. Then begin again."))
+                                Said.of(
+                                        "Move mirror 1 or the tube: on a card at mirror 2 the beam sits " + where + ".",
+                                        Sides.across(beside),
+                                        Sides.upright(beside)))
+                        .byHand(Said.of(
+                                "Power off at the main switch before the tube is touched; its high voltage is a "
+                                        + "licensed person's work. Then begin again with the first shot."))
                 : Instruction.of(
                                 "mirror-2",
                                 Said.of(
-                                        "Move mirror 2 on its bracket: the beam meets the head {0} off its middle.",
-                                        by))
+                                        "Move mirror 2 on its bracket: on a card at the head the beam sits " + where
+                                                + ".",
+                                        Sides.across(beside),
+                                        Sides.upright(beside)))
                         .byHand(Said.of(
-                                "No screw mends that. Power off before hands are in the machine. Then begin again."));
+                                "Power off before hands are in the machine. Then begin again with the first shot."));
     }
 
     private Instruction look() {

@@ -78,16 +78,16 @@ final class Planning {
         Faults.Suspicion suspicion = isTrue || suspect || isLast ? faults.find(isLast) : Faults.Suspicion.NONE;
         if (suspicion.fault().isPresent()) {
             PlanFinding.Fault fault = suspicion.fault().get();
-            return new Chosen(act(PlanFinding.Act.LOOK, fault.mirror(), OptionalDouble.empty()), Optional.of(fault), 0);
+            return new Chosen(act(PlanFinding.Act.LOOK, fault.mirror(), Optional.empty()), Optional.of(fault), 0);
         }
         if (isLast && !isTrue) {
-            return new Chosen(act(PlanFinding.Act.LOOK, Optional.empty(), OptionalDouble.empty()), Optional.empty(), 0);
+            return new Chosen(act(PlanFinding.Act.LOOK, Optional.empty(), Optional.empty()), Optional.empty(), 0);
         }
         if (!isLast && (suspect || suspicion.isDoubted())) {
             return new Chosen(shoot(doubted()), Optional.empty(), 0);
         }
         if (isTrue) {
-            return new Chosen(act(PlanFinding.Act.DONE, Optional.empty(), OptionalDouble.empty()), Optional.empty(), 1);
+            return new Chosen(act(PlanFinding.Act.DONE, Optional.empty(), Optional.empty()), Optional.empty(), 1);
         }
         Planner.Choice choice = afterTurns().orElseGet(() -> new Planner(belief).choose());
         return new Chosen(next(choice.turns(), choice.place()), Optional.empty(), choice.done());
@@ -98,9 +98,9 @@ final class Planning {
      * and what mirror 2 adds beside the head's middle neither.
      */
     private Optional<Chosen> misplaced() {
-        double before = Faults.beside(belief, AT_MIRROR_1);
-        double behind = Faults.beside(belief, BEHIND_MIRROR_2);
-        if (before == 0 && behind == 0) {
+        Optional<Spot> before = Faults.beside(belief, AT_MIRROR_1);
+        Optional<Spot> behind = Faults.beside(belief, BEHIND_MIRROR_2);
+        if (before.isEmpty() && behind.isEmpty()) {
             return Optional.empty();
         }
         boolean carded = readings.steps().stream()
@@ -108,15 +108,22 @@ final class Planning {
         if (!carded) {
             return Optional.of(new Chosen(shoot(belief.geometry.firstMirrorNear()), Optional.empty(), 0));
         }
-        int mirror = before > 0 ? 1 : 2;
+        int mirror = before.isPresent() ? 1 : 2;
         return Optional.of(new Chosen(
-                act(PlanFinding.Act.MOVE, Optional.of(mirror), OptionalDouble.of(before > 0 ? before : behind)),
+                act(PlanFinding.Act.MOVE, Optional.of(mirror), before.or(() -> behind)),
                 Optional.of(new PlanFinding.Fault(PlanFinding.Kind.MIRROR_PLACE, Optional.of(mirror))),
                 0));
     }
 
-    private static PlanFinding.Next act(PlanFinding.Act act, Optional<Integer> mirror, OptionalDouble moveMm) {
-        return new PlanFinding.Next(act, mirror, OptionalDouble.empty(), OptionalDouble.empty(), List.of(), moveMm);
+    private static PlanFinding.Next act(PlanFinding.Act act, Optional<Integer> mirror, Optional<Spot> beside) {
+        return new PlanFinding.Next(
+                act,
+                mirror,
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                List.of(),
+                beside.map(spot -> OptionalDouble.of(spot.fromCentreMm())).orElse(OptionalDouble.empty()),
+                beside);
     }
 
     private static PlanFinding.Next shoot(Place place) {
@@ -130,7 +137,8 @@ final class Planning {
                 OptionalDouble.of(millimetres(place.gantryM())),
                 place.isAtHead() ? OptionalDouble.of(millimetres(place.carriageM())) : OptionalDouble.empty(),
                 turns,
-                OptionalDouble.empty());
+                OptionalDouble.empty(),
+                Optional.empty());
     }
 
     private static double millimetres(double metres) {

@@ -1,6 +1,7 @@
 package zebrawood.core.mirrors;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
@@ -269,5 +270,36 @@ class MirrorPlanTest {
                         .get(0)
                         .sentence(UnitChoice.METRIC))
                 .matches("Turn screw [AB] of mirror [12] (anti)?clockwise by 0\\.\\d+ turn.*");
+    }
+
+    /** What has to be moved is said with the way it has to go, and no turn is asked for. */
+    @Test
+    void aMisplacedMirrorIsSaidWithWhereTheBeamSits() {
+        int said = 0;
+        for (int seed = 0; seed < 10; seed++) {
+            Gantry gantry = gantry(seed, Build.USUAL.with(Flaw.MISPLACED_MIRROR));
+            Outcome<PlanFinding> end = follower(gantry).follow();
+            if (end.finding().next().act() != PlanFinding.Act.MOVE) {
+                continue;
+            }
+            assertThat(end.finding().next().mirror()).contains(gantry.flawedMirror());
+            double[] card = gantry.flawedMirror() == 1 ? gantry.spot(1, 0.001, 0) : gantry.spot(2, 0.001, 0.001);
+            assertThat(end.finding().next().beside().orElseThrow().xMm()).isCloseTo(card[0], within(1.5));
+            assertThat(end.instructions()).hasSize(1);
+            assertThat(end.instructions().get(0).sentence(UnitChoice.METRIC))
+                    .contains(card[0] < 0 ? " to the left and " : " to the right and ");
+            said++;
+        }
+        assertThat(said).isGreaterThan(7);
+    }
+
+    /** What is no alignment is refused before anything is reckoned with it. */
+    @Test
+    void moreStepsThanAnyAlignmentTakesAreRefused() {
+        List<PlanReadings.Step> steps = new ArrayList<>();
+        for (int i = 0; i < 401; i++) {
+            steps.add(shot(620, 820, 0, 0));
+        }
+        assertThatThrownBy(() -> readings(steps)).hasMessageContaining("begin a new alignment");
     }
 }
