@@ -7,6 +7,14 @@ import zebrawood.benches.access.AccessBench;
 import zebrawood.benches.access.AccessFigure;
 import zebrawood.benches.air.AirBench;
 import zebrawood.benches.air.AirFigure;
+import zebrawood.benches.beam.ClipBench;
+import zebrawood.benches.beam.ClipFigure;
+import zebrawood.benches.beam.CornersBench;
+import zebrawood.benches.beam.CornersFigure;
+import zebrawood.benches.beam.ShapeBench;
+import zebrawood.benches.beam.ShapeFigure;
+import zebrawood.benches.beam.VerticalBench;
+import zebrawood.benches.beam.VerticalFigure;
 import zebrawood.benches.controller.PowerFigure;
 import zebrawood.benches.controller.SettingsBench;
 import zebrawood.benches.coolant.HeatBench;
@@ -27,6 +35,8 @@ import zebrawood.benches.inventory.InventoryBench;
 import zebrawood.benches.inventory.InventoryFigure;
 import zebrawood.benches.mains.CircuitBench;
 import zebrawood.benches.mains.CircuitFigure;
+import zebrawood.benches.mirrors.MirrorsBench;
+import zebrawood.benches.mirrors.MirrorsFigure;
 import zebrawood.benches.site.ClimateBench;
 import zebrawood.benches.site.ClimateChart;
 import zebrawood.benches.switching.OrderBench;
@@ -74,6 +84,11 @@ public final class Catalogue {
             new Stop<>(new SwitchingOrder(), OrderBench.FIELDS, OrderBench::new, new OrderFigure()),
             new Stop<>(new Eyewear(), EyewearBench.FIELDS, EyewearBench::new, new EyewearFigure()),
             new Stop<>(new ControllerSettings(), SettingsBench.FIELDS, SettingsBench::new, new PowerFigure()),
+            new Stop<>(new MarkShape(), ShapeBench.FIELDS, ShapeBench::new, new ShapeFigure()),
+            new Stop<>(new MirrorPlan(), MirrorsBench.FIELDS, MirrorsBench::new, new MirrorsFigure()),
+            new Stop<>(new HeadCorners(), CornersBench.FIELDS, CornersBench::new, new CornersFigure()),
+            new Stop<>(new HeadVertical(), VerticalBench.FIELDS, VerticalBench::new, new VerticalFigure()),
+            new Stop<>(new BeamClip(), ClipBench.FIELDS, ClipBench::new, new ClipFigure()),
             new Stop<>(new FocusRamp(), RampBench.FIELDS, RampBench::new, new RampFigures()));
 
     private Catalogue() {}
@@ -87,19 +102,12 @@ public final class Catalogue {
     }
 
     /**
-     * What {@code solve} answers: every stop's procedure, and those of the beam, which become stops together with their
-     * benches.
+     * What {@code solve} answers: every stop's procedure, and what a person can check a plan of the mirrors by, which is
+     * no stop of its own.
      */
     public static List<Procedure<?, ?>> solved() {
-        List<Procedure<?, ?>> beam = List.of(
-                new MarkShape(),
-                new MirrorPlan(),
-                new MirrorNearFar(),
-                new MirrorResponse(),
-                new HeadCorners(),
-                new HeadVertical(),
-                new BeamClip());
-        return Stream.concat(procedures().stream(), beam.stream()).toList();
+        List<Procedure<?, ?>> byHand = List.of(new MirrorNearFar(), new MirrorResponse());
+        return Stream.concat(procedures().stream(), byHand.stream()).toList();
     }
 
     public static Optional<Stop<?, ?>> findStop(String id) {

@@ -15,6 +15,7 @@ import zebrawood.core.procedure.Phase;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.procedure.Verdict;
 import zebrawood.core.units.Amount;
+import zebrawood.core.units.Quantity;
 import zebrawood.core.units.Said;
 
 /** Chooses the next shot or the next turns of an alignment, so that few shots are needed; see the package. */
@@ -108,10 +109,23 @@ public final class MirrorPlan implements Procedure<PlanReadings, PlanFinding> {
         finding.before()
                 .ifPresent(before -> evidence.add(new Evidence(
                         "as found", Said.of("{0}", Amount.mm(Planning.spread(before.corners()), 2)))));
-        evidence.add(new Evidence("leans, mirror 1", lean(finding.now().yRun())));
-        evidence.add(new Evidence("leans, mirror 2", lean(finding.now().xRun())));
+        if (finding.shots() > 0) {
+            evidence.add(new Evidence("leans, mirror 1", lean(finding.now().yRun())));
+            evidence.add(new Evidence("leans, mirror 2", lean(finding.now().xRun())));
+        }
         evidence.add(
                 new Evidence("shots", Said.of("{0}, about {1} to go", shots(finding.shots()), shots(finding.toGo()))));
+        finding.pointerBesideMm()
+                .ifPresent(beside ->
+                        evidence.add(new Evidence("pointer beside the beam", Said.of("{0}", Amount.mm(beside, 1)))));
+        finding.current()
+                .filter(PlanFinding.Current::isMixed)
+                .ifPresent(current -> evidence.add(new Evidence(
+                        "currents differ: do not compare sizes",
+                        Said.of(
+                                "{0#} to {1}",
+                                new Amount(Quantity.CURRENT, current.leastMa(), 1),
+                                new Amount(Quantity.CURRENT, current.mostMa(), 1)))));
         return evidence;
     }
 

@@ -23,6 +23,9 @@ import zebrawood.core.beam.Spot;
  * @param before how the beam ran when it was found, absent before every run was seen
  * @param now how it runs
  * @param history each shot so far
+ * @param pointerBesideMm how far the pointer's spot sits beside the last mark at the head, mm; absent where not read
+ * @param current least and largest current that was read with a shot, absent where none was
+ * @param cardAtMirror2 whether a card goes before mirror 2
  * @param tolerances what it was judged by
  */
 public record PlanFinding(
@@ -39,6 +42,9 @@ public record PlanFinding(
         Optional<Beam> before,
         Beam now,
         List<Made> history,
+        OptionalDouble pointerBesideMm,
+        Optional<Current> current,
+        boolean cardAtMirror2,
         Tolerances tolerances) {
 
     /** Kinds of things to do. */
@@ -139,6 +145,15 @@ public record PlanFinding(
      * @param turnsBefore how many turns had been made by then
      */
     public record Made(PlanReadings.Shot shot, OptionalDouble spreadMm, int turnsBefore) {}
+
+    /** Least and largest current, mA. */
+    public record Current(double leastMa, double mostMa) {
+
+        /** Whether marks made with them cannot be compared in size: a fifth apart, or more. */
+        public boolean isMixed() {
+            return mostMa > 1.2 * leastMa;
+        }
+    }
 
     /** The largest distance between two corners' marks, and the error of a mark, mm. */
     public record Tolerances(double toleranceMm, double markErrorMm) {}

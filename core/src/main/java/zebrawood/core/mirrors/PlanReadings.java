@@ -15,9 +15,44 @@ import zebrawood.core.reading.Checks;
  * @param markErrorMm standard deviation of a coordinate of a mark as read, mm, above 0; 0.1 where absent
  * @param toleranceMm largest distance allowed between the marks at any two corners of the bed, at the head, mm, above
  *     0; 0.7 where absent
+ * @param looked what was looked at before the first shot, as it makes a beam look bad too
+ * @param cardAtMirror2 whether a card goes before mirror 2; so where absent
+ * @param pointer where the pointer's spot sits on the card of the last shot, read last; nothing is judged by it
  */
 public record PlanReadings(
-        Run run, List<Mount> mounts, List<Step> steps, OptionalDouble markErrorMm, OptionalDouble toleranceMm) {
+        Run run,
+        List<Mount> mounts,
+        List<Step> steps,
+        OptionalDouble markErrorMm,
+        OptionalDouble toleranceMm,
+        Optional<Looked> looked,
+        Optional<Boolean> cardAtMirror2,
+        Optional<Spot> pointer) {
+
+    /** An alignment of which no more is known than its shots and turns. */
+    public PlanReadings(
+            Run run, List<Mount> mounts, List<Step> steps, OptionalDouble markErrorMm, OptionalDouble toleranceMm) {
+        this(run, mounts, steps, markErrorMm, toleranceMm, Optional.empty(), Optional.empty(), Optional.empty());
+    }
+
+    /** How mirrors and lens looked: a dirty one looks like a bad beam. */
+    public enum Optics {
+        CLEAN,
+        DIRTY
+    }
+
+    /** How the bed lies: one that leans looks like a bad beam. */
+    public enum BedLies {
+        LEVEL,
+        LEANS
+    }
+
+    /** What was looked at before the first shot. */
+    public record Looked(Optics optics, BedLies bed) {
+        public Looked {
+            new Checks().present("optics", optics).present("bed", bed).done();
+        }
+    }
 
     /** what a person with a loupe reads */
     public static final double MARK_ERROR_MM = 0.1;
@@ -144,8 +179,21 @@ public record PlanReadings(
      * @param carriageMm from mirror 2 to the head, mm, within the run; with mirror 2 only
      * @param xMm right of the card's centre, mm
      * @param yMm above it, mm
+     * @param currentMa what the meter showed, mA, 0 or more; marks of other currents differ in size
      */
-    public record Shot(int mirror, double gantryMm, OptionalDouble carriageMm, double xMm, double yMm) {
+    public record Shot(
+            int mirror,
+            double gantryMm,
+            OptionalDouble carriageMm,
+            double xMm,
+            double yMm,
+            OptionalDouble currentMa) {
+
+        /** One without a meter. */
+        public Shot(int mirror, double gantryMm, OptionalDouble carriageMm, double xMm, double yMm) {
+            this(mirror, gantryMm, carriageMm, xMm, yMm, OptionalDouble.empty());
+        }
+
         public Shot {
             new Checks()
                     .that(mirror == 1 || mirror == 2, "mirror", mirror + " must be 1 or 2")
@@ -153,6 +201,7 @@ public record PlanReadings(
                     .finite("carriageMm", carriageMm)
                     .finite("xMm", xMm)
                     .finite("yMm", yMm)
+                    .atLeast("currentMa", currentMa, 0)
                     .tie(() -> mirror == 1 || carriageMm.isPresent(), "carriageMm", "is missing: where stood the head?")
                     .tie(
                             () -> mirror == 2 || carriageMm.isEmpty(),
@@ -246,7 +295,13 @@ public record PlanReadings(
 
     /** The same, of which only the first steps were done. */
     PlanReadings upTo(int many) {
-        return new PlanReadings(run, mounts, steps.subList(0, many), markErrorMm, toleranceMm);
+        return new PlanReadings(
+                run, mounts, steps.subList(0, many), markErrorMm, toleranceMm, looked, cardAtMirror2, Optional.empty());
+    }
+
+    /** Whether a card can be shot at before mirror 2. */
+    boolean takesCardAtMirror2() {
+        return cardAtMirror2.orElse(true);
     }
 
     /** Whether an earlier visit found how a mount answers. */

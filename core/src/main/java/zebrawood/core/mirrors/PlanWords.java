@@ -12,6 +12,9 @@ final class PlanWords {
 
     private static final String SAFELY = "Lowest power that marks, one short pulse; eyes and hands out of the path.";
 
+    private static final String UNSEEN = "No card goes before mirror 2, so it is skipped: where no mark shows, the beam "
+            + "missed a mirror. Stop then, and find where it went. ";
+
     /** what a place loses by being said to a tenth of a millimetre in both directions */
     private static final double ROUNDED_MM = 0.05 * Math.sqrt(2);
 
@@ -90,12 +93,18 @@ final class PlanWords {
         Said card = Said.of((head
                         ? "Tape a card over the opening of the head. "
                         : "Tape a card before mirror 2: it covers the mirror. ")
+                + (head && !finding.cardAtMirror2() ? UNSEEN : "")
                 + SAFELY);
         Instruction instruction =
                 Instruction.of(head ? "head" : "mirror-2", said).byHand(card);
         return finding.expected()
                 .map(expected -> {
                     Spot spot = new Spot(expected.xMm(), expected.yMm());
+                    if (Sides.isOnTheCross(spot)) {
+                        return instruction.expecting(Said.of(
+                                "The mark should sit within {0} of the cross.",
+                                Amount.mm(expected.errorMm() + ROUNDED_MM, 1).least()));
+                    }
                     return instruction.expecting(Said.of(
                             "The mark should sit within {2} of a place " + Sides.words(spot, 0) + " from the cross.",
                             Sides.across(spot),

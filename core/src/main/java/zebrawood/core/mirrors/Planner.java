@@ -140,7 +140,10 @@ final class Planner {
                 places.add(place);
             }
         }
-        if (places.isEmpty()) {
+        if (places.isEmpty() && !belief.readings.takesCardAtMirror2()) {
+            // the nearest place: there the beam is likeliest to arrive
+            places.add(belief.geometry.corners().get(0));
+        } else if (places.isEmpty()) {
             places.add(belief.geometry.firstMirrorNear());
             places.add(belief.geometry.firstMirrorFar());
         } else if (meets(belief, belief.geometry.middle())) {

@@ -2,6 +2,7 @@ package zebrawood.core.mirrors;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -54,7 +55,30 @@ final class Planning {
                 onceSeen(beam(Turned.NOTHING)),
                 beam(belief.turned),
                 history(),
+                pointerBeside(),
+                current(),
+                readings.takesCardAtMirror2(),
                 new PlanFinding.Tolerances(readings.tolerance(), readings.markError()));
+    }
+
+    /** The pointer's spot against the last mark: on the card of the last shot, which was one at the head. */
+    private OptionalDouble pointerBeside() {
+        List<PlanReadings.Step> steps = readings.steps();
+        Optional<PlanReadings.Shot> last =
+                steps.isEmpty() ? Optional.empty() : steps.get(steps.size() - 1).shot();
+        return readings.pointer().isPresent() && last.filter(shot -> shot.mirror() == 2).isPresent()
+                ? OptionalDouble.of(readings.pointer().get().distanceMm(last.get().spot()))
+                : OptionalDouble.empty();
+    }
+
+    private Optional<PlanFinding.Current> current() {
+        DoubleSummaryStatistics read = readings.steps().stream()
+                .flatMap(step -> step.shot().stream())
+                .flatMapToDouble(shot -> shot.currentMa().stream())
+                .summaryStatistics();
+        return read.getCount() == 0
+                ? Optional.empty()
+                : Optional.of(new PlanFinding.Current(read.getMin(), read.getMax()));
     }
 
     /** What is only told once every run was seen. */
@@ -105,7 +129,7 @@ final class Planning {
         }
         boolean carded = readings.steps().stream()
                 .anyMatch(step -> step.shot().filter(shot -> shot.mirror() == 1).isPresent());
-        if (!carded) {
+        if (!carded && readings.takesCardAtMirror2()) {
             return Optional.of(new Chosen(shoot(belief.geometry.firstMirrorNear()), Optional.empty(), 0));
         }
         int mirror = before.isPresent() ? 1 : 2;

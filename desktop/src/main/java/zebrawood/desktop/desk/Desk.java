@@ -34,12 +34,16 @@ import zebrawood.core.route.Route;
 import zebrawood.core.route.WorkConditions;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.core.work.TakenAlong;
+import zebrawood.desktop.paper.SinglePage;
+import zebrawood.kit.figure.Figure;
 import zebrawood.kit.theme.Ground;
 import zebrawood.kit.theme.Look;
+import zebrawood.kit.view.Paper;
 import zebrawood.kit.view.Workplace;
 import zebrawood.logbook.store.Flaws;
 import zebrawood.logbook.store.Logbook;
 import zebrawood.logbook.store.LogbookException;
+import zebrawood.logbook.store.OutputFile;
 import zebrawood.logbook.store.PrivateFiles;
 import zebrawood.logbook.store.Restore;
 
@@ -206,6 +210,24 @@ public final class Desk implements Workplace, AutoCloseable {
     @Override
     public void tell(String sentence) {
         faults.say(sentence);
+    }
+
+    @Override
+    public void page(Path file, String words, Figure figure) {
+        Paper paper = preferences().paper();
+        apart(
+                () -> {
+                    try {
+                        return OutputFile.write(file, true, out -> {
+                            SinglePage.write(figure, words, paper, out);
+                            return file;
+                        });
+                    } catch (IOException e) {
+                        throw new LogbookException(
+                                "the page could not be saved in " + file + "; choose another folder", e);
+                    }
+                },
+                saved -> tell("The page stands in " + saved + ". Print it at 100 %."));
     }
 
     /**

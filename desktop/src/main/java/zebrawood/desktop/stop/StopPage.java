@@ -261,6 +261,8 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
     private Optional<Recording.What> ready() {
         if (shown.isPresent()) {
             recording.tell("Nothing has changed since no. " + shown.get().number() + " was recorded.");
+        } else if (bench.notForTheRecord().isPresent()) {
+            recording.tell(bench.notForTheRecord().get());
         } else if (judge.isPending()) {
             recording.tell("Still computing; a moment, then record.");
         } else if (now.outcome().isEmpty() || now.readings().isEmpty()) {

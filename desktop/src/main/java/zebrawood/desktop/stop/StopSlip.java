@@ -170,7 +170,15 @@ final class StopSlip<R extends Record, F extends Record> {
             again.setOnAction(event -> acts.again().run());
             nodes.add(again);
         } else {
-            nodes.add(recording.button(bench.recordWord(), now.outcome().isPresent()));
+            List<Node> steps = bench.steps(now);
+            nodes.addAll(steps);
+            Button record = recording.button(
+                    bench.recordWord(),
+                    now.outcome().isPresent() && bench.notForTheRecord().isEmpty());
+            if (!steps.isEmpty()) {
+                record.getStyleClass().setAll("button", "outline", "compact");
+            }
+            nodes.add(record);
         }
         return nodes;
     }

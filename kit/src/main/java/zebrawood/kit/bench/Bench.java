@@ -49,6 +49,19 @@ public interface Bench<R extends Record, F extends Record> {
         return Optional.empty();
     }
 
+    /**
+     * What stands over the button that records, where there is a step to take before that: the step is then the next
+     * thing to do, and recording is not.
+     */
+    default List<Node> steps(Showing<R, F> now) {
+        return List.of();
+    }
+
+    /** Why what is shown is nothing to be recorded, as a sentence; empty where it may be. */
+    default Optional<String> notForTheRecord() {
+        return Optional.empty();
+    }
+
     /** What the button says that records. */
     default String recordWord() {
         return "Record";

@@ -30,7 +30,15 @@ public final class Draft {
     /** A text as typed, and the units a number without one is in. */
     public record Text(String text, UnitChoice units) {}
 
-    private record Step(String field, Text before, Text after) {}
+    private record Change(String field, Text before, Text after) {}
+
+    /** What is taken back at once. */
+    private record Step(List<Change> changes) {
+        /** Whether it is what was typed into this field alone. */
+        private boolean isOf(String field) {
+            return changes.size() == 1 && changes.get(0).field().equals(field);
+        }
+    }
 
     private final Map<String, Text> texts = new LinkedHashMap<>();
     private final Deque<Step> undone = new ArrayDeque<>();
@@ -56,16 +64,33 @@ public final class Draft {
         }
         Text after = new Text(text, units);
         Text before = texts.get(field);
-        if (stepOpen && !done.isEmpty() && done.peek().field().equals(field)) {
-            before = done.pop().before();
+        if (stepOpen && !done.isEmpty() && done.peek().isOf(field)) {
+            before = done.pop().changes().get(0).before();
         }
-        done.push(new Step(field, before, after));
+        stepOpen = true;
+        make(new Step(List.of(new Change(field, before, after))));
+    }
+
+    /** Changes several fields in one step; an empty text empties its field. */
+    public void typeAll(Map<String, Text> changed) {
+        List<Change> changes = changed.entrySet().stream()
+                .filter(each -> !each.getValue().text().equals(text(each.getKey())))
+                .map(each -> new Change(each.getKey(), texts.get(each.getKey()), each.getValue()))
+                .toList();
+        if (!changes.isEmpty()) {
+            stepOpen = false;
+            make(new Step(changes));
+        }
+    }
+
+    private void make(Step step) {
+        done.push(step);
         if (done.size() > LONGEST_UNDO) {
             done.removeLast();
         }
         undone.clear();
-        stepOpen = true;
-        set(field, after);
+        step.changes().forEach(change -> set(change.field(), change.after()));
+        tell();
     }
 
     /** What is typed next is a step of its own, even in the same field. */
@@ -91,7 +116,8 @@ public final class Draft {
         Step step = done.pop();
         undone.push(step);
         stepOpen = false;
-        set(step.field(), step.before());
+        step.changes().forEach(change -> set(change.field(), change.before()));
+        tell();
         return true;
     }
 
@@ -103,7 +129,8 @@ public final class Draft {
         Step step = undone.pop();
         done.push(step);
         stepOpen = false;
-        set(step.field(), step.after());
+        step.changes().forEach(change -> set(change.field(), change.after()));
+        tell();
         return true;
     }
 
@@ -160,7 +187,6 @@ public final class Draft {
         } else {
             texts.put(field, text);
         }
-        tell();
     }
 
     private void tell() {

@@ -155,6 +155,15 @@ public record FieldList(List<Field> fields, Optional<Rows> rows, List<Listed> li
     }
 
     /**
+     * The texts that give these readings again, as far as they stand in fields of this list.
+     *
+     * @param whole also what is read anew each time
+     */
+    public Map<String, Draft.Text> texts(Record readings, Map<String, String> asTyped, boolean whole) {
+        return texts(readings, asTyped, whole, Map.of());
+    }
+
+    /**
      * The texts that give these readings again.
      *
      * @param whole also what is read anew each time

@@ -56,7 +56,8 @@ public record Filled(
     public <R extends Record> Bound<R> bind(Class<R> type) {
         try {
             R bound = Binder.bind(readings, type);
-            return new Bound<>(problems.isEmpty() ? Optional.of(bound) : Optional.empty(), this);
+            boolean isWhole = problems.isEmpty() && missing.isEmpty();
+            return new Bound<>(isWhole ? Optional.of(bound) : Optional.empty(), this);
         } catch (ReadingException refused) {
             return new Bound<>(Optional.empty(), refusedBy(refused));
         }

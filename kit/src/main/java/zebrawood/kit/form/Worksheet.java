@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -29,6 +30,7 @@ public final class Worksheet {
     private final Map<String, String> problems = new LinkedHashMap<>();
     private final Map<String, Double> understood = new HashMap<>();
     private final Map<String, String> fieldOfPath = new HashMap<>();
+    private final List<String> missing = new ArrayList<>();
 
     private Worksheet(Draft draft) {
         this.draft = draft;
@@ -142,6 +144,21 @@ public final class Worksheet {
         }
     }
 
+    /** Takes what stands in a field of a list, as its kind has it. */
+    public void choice(Field field) {
+        field.kind().put(field.name(), field.name(), this);
+    }
+
+    /** Something without which nothing is judged yet is missing, whatever else is there. */
+    public void lacks(String what) {
+        missing.add(what);
+    }
+
+    /** Makes a list that is there even when nothing is in it. */
+    public void list(String path) {
+        readings.putArray(path);
+    }
+
     /** Puts a number that nobody typed. */
     public void number(String path, double value) {
         put(path, NODES.numberNode(value));
@@ -206,6 +223,6 @@ public final class Worksheet {
                 .filter(text -> !text.getValue().text().isBlank())
                 .map(Map.Entry::getKey)
                 .toList();
-        return new Filled(readings.deepCopy(), asTyped, fieldOfPath, typed, understood, problems, List.of(), List.of());
+        return new Filled(readings.deepCopy(), asTyped, fieldOfPath, typed, understood, problems, List.of(), missing);
     }
 }

@@ -1,5 +1,6 @@
 package zebrawood.kit.view;
 
+import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.util.Optional;
@@ -7,6 +8,7 @@ import java.util.concurrent.Callable;
 import java.util.function.Consumer;
 import javafx.beans.value.ObservableValue;
 import zebrawood.core.units.UnitChoice;
+import zebrawood.kit.figure.Figure;
 import zebrawood.kit.theme.Look;
 
 /** What a view is given of where it stands: units, look, time, messages, background work. No logbook. */
@@ -27,6 +29,16 @@ public interface Workplace {
     /** A text of the shop's own that lies in the folder of its logbook, by its name; empty where there is none. */
     default Optional<String> shopFile(String name) {
         return Optional.empty();
+    }
+
+    /**
+     * Writes one page at true size as a PDF.
+     *
+     * @param words what the page is, for its title and for who cannot see it
+     * @param figure drawn over the whole page, px of 1/96 inch
+     */
+    default void page(Path file, String words, Figure figure) {
+        tell("Nothing can be written here.");
     }
 
     /** One sentence for the person, at the foot of the window. */

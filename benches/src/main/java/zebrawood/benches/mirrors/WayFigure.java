@@ -1,0 +1,386 @@
+package zebrawood.benches.mirrors;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import zebrawood.core.beam.Spot;
+import zebrawood.core.mirrors.PlanFinding;
+import zebrawood.core.mirrors.PlanReadings;
+import zebrawood.core.units.Amount;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.kit.figure.Anchor;
+import zebrawood.kit.figure.Enlarged;
+import zebrawood.kit.figure.Path;
+import zebrawood.kit.figure.Pen;
+import zebrawood.kit.figure.Stroke;
+import zebrawood.kit.theme.Lettering;
+import zebrawood.kit.theme.Tone;
+
+/** The beam's way from above, to scale, and the run in hand from the side; only the beam's error is enlarged. */
+final class WayFigure {
+
+    /** px left of mirror 1, for its name and for fields */
+    static final double LEFT = 112;
+
+    private static final double TOP = 26;
+    private static final double FOOT = 26;
+    /** the same where fields stand under the machine */
+    private static final double FIELDS = 70;
+    /** mm of machine around the runs */
+    private static final double AROUND_MM = 46;
+    /** share of the width that the view from above may take where the view from the side stands beside it */
+    private static final double ABOVE = 0.68;
+    /** px that the largest error takes */
+    private static final double ERROR_PX = 30;
+
+    private static final double CARD = 9;
+
+    /**
+     * What is drawn.
+     *
+     * @param beam how it runs, once that is known
+     * @param at where a card is shot at next
+     * @param lit mirrors whose screws are turned now
+     * @param known whether the runs were measured; otherwise they are only proposed, and dashed
+     */
+    record Way(
+            PlanReadings.Run run,
+            Optional<PlanFinding.Beam> beam,
+            Optional<Steps.At> at,
+            Set<Integer> lit,
+            boolean known) {
+        Way {
+            lit = Set.copyOf(lit);
+        }
+    }
+
+    /** Where things lie in a drawing, px. */
+    record Plan(double x, double y, double scale, PlanReadings.Run run) {
+
+        static Plan of(PlanReadings.Run run, double width, double height, boolean beside) {
+            double across = (beside ? ABOVE * width : width - 20) - LEFT;
+            double scale = Math.min(
+                    across / (run.xFarMm() + 1.5 * AROUND_MM),
+                    (height - TOP - (beside ? FOOT : FIELDS)) / (run.yFarMm() + 2 * AROUND_MM));
+            return new Plan(LEFT, TOP + AROUND_MM * scale, scale, run);
+        }
+
+        double gantry(double mm) {
+            return y + mm * scale;
+        }
+
+        /** Where the machine ends in front. */
+        double front() {
+            return gantry(run.yFarMm() + AROUND_MM);
+        }
+
+        double head(double mm) {
+            return x + mm * scale;
+        }
+    }
+
+    private final Pen pen;
+    private final Way way;
+    private final UnitChoice units;
+    private final Plan plan;
+    private final double width;
+    private final double height;
+
+    private WayFigure(Pen pen, Way way, UnitChoice units, double width, double height) {
+        this.pen = pen;
+        this.way = way;
+        this.units = units;
+        this.width = width;
+        this.height = height;
+        plan = Plan.of(way.run(), width, height, way.known());
+    }
+
+    static void draw(Pen pen, Way way, UnitChoice units, double width, double height) {
+        new WayFigure(pen, way, units, width, height).draw();
+    }
+
+    /** By how much the error of the beam is drawn larger than the machine. */
+    static double enlarged(Way way, double width, double height) {
+        return factor(way, Plan.of(way.run(), width, height, way.known()));
+    }
+
+    private static double factor(Way way, Plan plan) {
+        return way.beam()
+                .map(beam -> Math.max(1, Enlarged.factor(largest(beam, way.run()), plan.scale(), ERROR_PX)))
+                .orElse(1.0);
+    }
+
+    private static double largest(PlanFinding.Beam beam, PlanReadings.Run run) {
+        double most = Math.max(
+                first(beam, run.yFarMm()).fromCentreMm(), first(beam, run.yNearMm()).fromCentreMm());
+        for (double g : new double[] {run.yNearMm(), run.yFarMm()}) {
+            for (double d : new double[] {run.xNearMm(), run.xFarMm()}) {
+                most = Math.max(most, second(beam, g, d).fromCentreMm());
+            }
+        }
+        return most;
+    }
+
+    /** Where the beam stands beside its way so far from mirror 1, as seen at the head. */
+    private static Spot first(PlanFinding.Beam beam, double g) {
+        return new Spot(
+                beam.atMirror().xMm() + beam.yRun().xMrad() * g / 1000,
+                beam.atMirror().yMm() + beam.yRun().yMrad() * g / 1000);
+    }
+
+    /** The same on the second run. */
+    private static Spot second(PlanFinding.Beam beam, double g, double d) {
+        Spot start = first(beam, g);
+        return new Spot(
+                start.xMm() + beam.xRun().xMrad() * d / 1000, start.yMm() + beam.xRun().yMrad() * d / 1000);
+    }
+
+    private void draw() {
+        double right = plan.head(way.run().xFarMm() + AROUND_MM / 2);
+        frame(right);
+        double far = plan.gantry(way.run().yFarMm());
+        double near = plan.gantry(way.run().yNearMm());
+        double gantry = way.at().map(at -> plan.gantry(at.gantryMm())).orElse(far);
+        for (double each : new double[] {near, far}) {
+            if (Math.abs(each - gantry) > 1) {
+                pen.line(plan.x() - 10, each, right - 6, each, Stroke.dashed(Tone.QUIET, 1.2, 5));
+            }
+        }
+        pen.line(plan.x() - 10, gantry, right - 6, gantry, Stroke.of(Tone.INK, 3));
+        if (way.known()) {
+            beam(gantry);
+        } else {
+            dimensions(near, far);
+        }
+        mirror(1, plan.x(), plan.y(), true);
+        mirror(2, plan.x(), gantry, false);
+        cards(gantry, near);
+        foot();
+        if (way.known()) {
+            side(width * ABOVE + 24, width - 18);
+        }
+    }
+
+    private void frame(double right) {
+        double left = plan.x() - Math.min(AROUND_MM * plan.scale(), 22);
+        double top = plan.y() - AROUND_MM * plan.scale();
+        double bottom = plan.front();
+        pen.rectangle(left, top, right - left, bottom - top, Tone.GROUND, Stroke.of(Tone.INK, 1.6));
+        double bedX = plan.head(way.run().xNearMm());
+        double bedY = plan.gantry(way.run().yNearMm());
+        pen.rectangle(
+                bedX,
+                bedY,
+                plan.head(way.run().xFarMm()) - bedX,
+                plan.gantry(way.run().yFarMm()) - bedY,
+                Tone.RAISED,
+                Stroke.of(Tone.HAIRLINE, 1));
+        double tubeLeft = plan.head(way.run().xFarMm() * 0.3);
+        double tubeRight = plan.head(way.run().xFarMm() * 0.92);
+        pen.rectangle(tubeLeft, plan.y() - 8, tubeRight - tubeLeft, 16, Tone.BAND, Stroke.of(Tone.INK, 1.2));
+        pen.text((tubeLeft + tubeRight) / 2, plan.y() + 4, "tube", Lettering.CAPTION, Tone.INK, Anchor.MIDDLE);
+    }
+
+    private void beam(double gantry) {
+        double g = way.at().map(Steps.At::gantryMm).orElse(way.run().yFarMm());
+        double perMm = factor(way, plan) * plan.scale();
+        Stroke stroke = way.beam().isPresent() ? Stroke.of(Tone.BEAM, 2) : Stroke.dashed(Tone.BEAM, 1.6, 6);
+        double tube = plan.head(way.run().xFarMm() * 0.3);
+        double end = way.at()
+                .map(at -> at.carriageMm().isPresent()
+                        ? plan.head(at.carriageMm().getAsDouble())
+                        : plan.x())
+                .orElse(plan.head(way.run().xFarMm()));
+        double start = way.beam().map(beam -> -first(beam, 0).xMm() * perMm).orElse(0.0);
+        double turn = way.beam().map(beam -> -first(beam, g).xMm() * perMm).orElse(0.0);
+        pen.line(tube, plan.y(), plan.x() + start, plan.y(), stroke);
+        pen.line(plan.x() + start, plan.y(), plan.x() + turn, gantry, stroke);
+        double from = way.beam().map(beam -> second(beam, g, 0).xMm() * perMm).orElse(0.0);
+        double to = way.beam()
+                .map(beam -> second(beam, g, (end - plan.x()) / plan.scale()).xMm() * perMm)
+                .orElse(0.0);
+        if (end > plan.x()) {
+            pen.line(plan.x() + turn, gantry - from, end, gantry - to, stroke);
+        }
+    }
+
+    /** How far the runs are, where that is measured. */
+    private void dimensions(double near, double far) {
+        Stroke blue = Stroke.of(Tone.READING, 1.3);
+        double x = plan.x() - 16;
+        upright(x, plan.y(), far, blue);
+        upright(x - 8, plan.y(), near, blue);
+        double y = far + 16;
+        level(plan.x(), plan.head(way.run().xFarMm()), y, blue);
+        level(plan.x(), plan.head(way.run().xNearMm()), y - 8, blue);
+    }
+
+    private void upright(double x, double from, double to, Stroke stroke) {
+        pen.line(x, from, x, to, stroke);
+        pen.line(x - 4, from, x + 4, from, stroke);
+        pen.line(x - 4, to, x + 4, to, stroke);
+    }
+
+    private void level(double from, double to, double y, Stroke stroke) {
+        pen.line(from, y, to, y, stroke);
+        pen.line(from, y - 4, from, y + 4, stroke);
+        pen.line(to, y - 4, to, y + 4, stroke);
+    }
+
+    private void mirror(int number, double x, double y, boolean rising) {
+        boolean lit = way.lit().contains(number);
+        if (lit) {
+            pen.circle(x, y, 19, Tone.STRAW);
+            pen.stroke(Path.circle(x, y, 19), Stroke.of(Tone.WALNUT, 1.4));
+        }
+        double d = rising ? -9 : 9;
+        pen.line(x - 9, y - d, x + 9, y + d, Stroke.of(Tone.INK, 5));
+        double left = x - 34;
+        if (way.known()) {
+            pen.text(
+                    left,
+                    y + (lit ? -2 : 5),
+                    "mirror " + number,
+                    lit ? Lettering.TEXT_BOLD : Lettering.SMALL,
+                    Tone.INK,
+                    Anchor.END);
+        } else {
+            pen.text(x + 18, y - 12, "mirror " + number, Lettering.SMALL, Tone.INK, Anchor.START);
+        }
+        if (lit) {
+            pen.text(left, y + 14, "turn here", Lettering.CAPTION, Tone.WALNUT, Anchor.END);
+        }
+    }
+
+    private void cards(double gantry, double near) {
+        boolean atMirror = way.at().filter(at -> at.mirror() == 1).isPresent();
+        if (atMirror) {
+            card(plan.x(), gantry, true);
+            pen.patched(plan.x() + 24, gantry - 12, "shoot here", Lettering.TEXT_BOLD, Tone.WALNUT, Anchor.START);
+            return;
+        }
+        List<Double> places = List.of(way.run().xNearMm(), way.run().xFarMm());
+        for (double head : places) {
+            boolean here = way.at()
+                    .filter(at -> Math.abs(at.carriageMm().orElse(-1) - head) < 0.5)
+                    .isPresent();
+            card(plan.head(head), gantry, here);
+        }
+        way.at().ifPresent(at -> {
+            double x = plan.head(at.carriageMm().orElse(0));
+            if (places.stream().noneMatch(head -> Math.abs(head - at.carriageMm().orElse(-1)) < 0.5)) {
+                card(x, gantry, true);
+            }
+            double room = pen.textWidth("shoot here", Lettering.TEXT_BOLD) / 2;
+            double middle = Math.min(Math.max(x, plan.x() + room + 8), plan.head(way.run().xFarMm()) - room + 14);
+            boolean below = gantry - near < 40;
+            pen.patched(
+                    middle, gantry + (below ? 28 : -34), "shoot here", Lettering.TEXT_BOLD, Tone.WALNUT, Anchor.MIDDLE);
+        });
+    }
+
+    private void card(double x, double y, boolean here) {
+        pen.rectangle(
+                x - CARD,
+                y - CARD,
+                2 * CARD,
+                2 * CARD,
+                Tone.RAISED,
+                here ? Stroke.of(Tone.WALNUT, 2.6) : Stroke.dashed(Tone.INK, 1.2, 3));
+    }
+
+    private void foot() {
+        double bottom = plan.front();
+        double hundred = 100 * plan.scale();
+        double y = bottom + 13;
+        if (way.known() && hundred > 8 && hundred < width / 2) {
+            level(plan.x(), plan.x() + hundred, y, Stroke.of(Tone.INK, 1.2));
+            pen.text(
+                    plan.x() + hundred + 8,
+                    y + 4,
+                    Amount.mm(100, 0).text(units),
+                    Lettering.CAPTION,
+                    Tone.QUIET,
+                    Anchor.START);
+        }
+        pen.text(plan.head(way.run().xFarMm()), y + 4, "front", Lettering.CAPTION, Tone.QUIET, Anchor.END);
+    }
+
+    /** The run in hand from the side: near and far tell a beam that leans from one that stands beside. */
+    private void side(double left, double right) {
+        if (right - left < 90) {
+            return;
+        }
+        boolean first = way.at().filter(at -> at.mirror() == 1).isPresent()
+                || way.lit().size() == 1 && way.lit().contains(1);
+        double nearMm = first ? way.run().yNearMm() : way.run().xNearMm();
+        double farMm = first ? way.run().yFarMm() : way.run().xFarMm();
+        double g = way.at().map(Steps.At::gantryMm).orElse(way.run().yFarMm());
+        pen.text(left, TOP + 6, "the run of mirror " + (first ? 1 : 2), Lettering.SMALL, Tone.INK, Anchor.START);
+        pen.text(
+                left,
+                TOP + 23,
+                first ? "from the left" : "from the front",
+                Lettering.CAPTION,
+                Tone.QUIET,
+                Anchor.START);
+        double scale = (right - left - 28) / farMm;
+        double middle = Math.min(TOP + 104, height * 0.45);
+        double mirror = left + 12;
+        double near = mirror + nearMm * scale;
+        double far = mirror + farMm * scale;
+        pen.line(mirror, middle, far, middle, Stroke.dashed(Tone.QUIET, 1.2, 3));
+        double perMm = factor(way, plan) * plan.scale();
+        sideCard(near, middle);
+        sideCard(far, middle);
+        way.beam().ifPresent(beam -> {
+            Spot start = first ? first(beam, 0) : second(beam, g, 0);
+            Spot atNear = first ? first(beam, nearMm) : second(beam, g, nearMm);
+            Spot atFar = first ? first(beam, farMm) : second(beam, g, farMm);
+            pen.line(
+                    mirror,
+                    middle - start.yMm() * perMm,
+                    far,
+                    middle - atFar.yMm() * perMm,
+                    Stroke.of(Tone.BEAM, 2));
+            double apart = Math.abs(atFar.yMm() - atNear.yMm());
+            pen.text(
+                    left,
+                    middle + 52,
+                    "up and down: " + Amount.mm(apart, 1).text(units),
+                    Lettering.SMALL,
+                    Tone.READING,
+                    Anchor.START);
+            pen.text(
+                    left,
+                    middle + 69,
+                    "to the sides: "
+                            + Amount.mm(Math.abs(atFar.xMm() - atNear.xMm()), 1).text(units),
+                    Lettering.SMALL,
+                    Tone.READING,
+                    Anchor.START);
+            pen.text(left, middle + 86, "from near to far", Lettering.CAPTION, Tone.QUIET, Anchor.START);
+        });
+        pen.line(mirror - 6, middle + 9, mirror + 6, middle - 9, Stroke.of(Tone.INK, 4));
+        pen.text(near, middle + 32, "near", Lettering.CAPTION, Tone.QUIET, Anchor.MIDDLE);
+        pen.text(far, middle + 32, "far", Lettering.CAPTION, Tone.QUIET, Anchor.MIDDLE);
+        lesson(left, right, middle + 116);
+    }
+
+    private void sideCard(double x, double y) {
+        pen.rectangle(x - 4, y - 16, 8, 32, Tone.RAISED, Stroke.of(Tone.INK, 1.2));
+    }
+
+    private void lesson(double left, double right, double y) {
+        List<String> lines = pen.wrapped(
+                "A beam that leans moves from near to far: a screw mends it. One that stands beside stays beside: "
+                        + "a mirror is moved.",
+                right - left,
+                Lettering.CAPTION);
+        if (y + 15 * lines.size() < height) {
+            for (int i = 0; i < lines.size(); i++) {
+                pen.text(left, y + 15 * i, lines.get(i), Lettering.CAPTION, Tone.QUIET, Anchor.START);
+            }
+        }
+    }
+}
