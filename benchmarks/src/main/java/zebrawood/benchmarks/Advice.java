@@ -32,7 +32,7 @@ final class Advice {
     private static final int SHOWN = 3;
     /** what says beforehand that one step is not the end */
     private static final Pattern MORE = Pattern.compile(
-            "not enough|again|said next|second line|[Tt]ype |more widths|[Mm]easure on|Say what|Record the text|or fit");
+            "not enough|again|[Ss]hoot at|said next|second line|[Tt]ype |more widths|[Mm]easure on|Say what|Record the text|or fit");
 
     /** procedures that judge nothing: no worksheet of theirs fails, and there is no advice to arrive at a pass */
     static final Set<String> ESTIMATES = Set.of("eyewear");
@@ -85,14 +85,24 @@ final class Advice {
      * @param worksheet makes readings, sound or not
      * @param hands does what is said
      * @param read what the procedure gets of a sheet: all of it, but where a sheet holds the true state of a machine
+     * @param dear of how many worksheets only one is tried, because each takes so long
      */
     record Tried(
             String id,
             Function<SplittableRandom, ObjectNode> worksheet,
             Hands hands,
-            Function<ObjectNode, ObjectNode> read) {
+            Function<ObjectNode, ObjectNode> read,
+            int dear) {
         Tried(String id, Function<SplittableRandom, ObjectNode> worksheet, Hands hands) {
             this(id, worksheet, hands, sheet -> sheet);
+        }
+
+        Tried(
+                String id,
+                Function<SplittableRandom, ObjectNode> worksheet,
+                Hands hands,
+                Function<ObjectNode, ObjectNode> read) {
+            this(id, worksheet, hands, read, 1);
         }
     }
 
@@ -114,6 +124,7 @@ final class Advice {
         List<Tried> all = new ArrayList<>(AdvicePlace.ALL);
         all.addAll(AdviceWater.ALL);
         all.addAll(AdviceBeam.ALL);
+        all.addAll(AdvicePath.ALL);
         return all;
     }
 
@@ -135,7 +146,7 @@ final class Advice {
         Procedure<?, ?> procedure = Catalogue.findStop(tried.id()).orElseThrow().procedure();
         SplittableRandom random = new SplittableRandom(20_310_314);
         Counts counts = new Counts();
-        while (counts.tried < worksheets) {
+        while (counts.tried < Math.max(1, worksheets / tried.dear())) {
             ObjectNode sheet = tried.worksheet().apply(random);
             if (!evaluate(procedure, tried.read().apply(sheet)).verdict().satisfies()) {
                 counts.tried++;

@@ -4,19 +4,25 @@ import static zebrawood.benchmarks.Advice.often;
 import static zebrawood.benchmarks.Advice.typed;
 import static zebrawood.benchmarks.AdvicePlace.object;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import java.util.SplittableRandom;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import zebrawood.benchmarks.Advice.Done;
 import zebrawood.benchmarks.Advice.Step;
 import zebrawood.benchmarks.Advice.Tried;
+import zebrawood.core.gantry.Build;
+import zebrawood.core.gantry.Gantry;
 
 /** What is in a beam's way from the source to the nozzle, and hands that do what is said about it. */
 final class AdvicePath {
 
     static final List<Tried> ALL = List.of(
             new Tried("mark-shape", AdvicePath::mark, AdvicePath::followMark),
+            new Tried("mirror-plan", AdvicePath::machine, AdvicePath::followPlan, AdvicePath::alignment, 25),
             new Tried("head-corners", AdvicePath::corners, AdvicePath::followCorners, AdvicePath::marks),
             new Tried("head-vertical", AdvicePath::vertical, AdvicePath::followVertical),
             new Tried("beam-clip", AdvicePath::clip, AdvicePath::followClip));
@@ -49,6 +55,83 @@ final class AdvicePath {
             return Done.WHAT;
         }
         return Done.DID;
+    }
+
+    private static final Pattern TURN = Pattern.compile(
+            "Turn screw ([AB]) of mirror ([12]) (anti)?clockwise by .*?(?:, then (anti)?clockwise by .*)?");
+
+    /** A machine of which nobody knows anything, and nothing shot yet. */
+    private static ObjectNode machine(SplittableRandom random) {
+        ObjectNode sheet = object();
+        sheet.put("seed", random.nextLong()).putArray("steps");
+        return sheet;
+    }
+
+    /** What is known of it: its runs, and what was shot and turned. */
+    private static ObjectNode alignment(ObjectNode machine) {
+        ObjectNode sheet = object();
+        sheet.putObject("run").put("yNearMm", 120).put("yFarMm", 620).put("xNearMm", 120).put("xFarMm", 820);
+        sheet.set("steps", machine.get("steps"));
+        return sheet;
+    }
+
+    private static Done followPlan(ObjectNode sheet, Step step, SplittableRandom random) {
+        ArrayNode steps = (ArrayNode) sheet.get("steps");
+        Matcher turn = TURN.matcher(step.words());
+        if (turn.matches()) {
+            turn(steps, turn, turn.group(3), step.letter(0));
+            if (step.words().contains(", then ")) {
+                turn(steps, turn, turn.group(4), step.letter(1));
+            }
+        } else if (step.words().contains("hoot at the head: ")) {
+            shoot(sheet, steps, 2, step.letter(0), step.letter(1));
+        } else if (step.words().contains("hoot at mirror 2: ")) {
+            shoot(sheet, steps, 1, step.letter(0), 0);
+        } else if (step.says("Look ") || step.says("Move mirror ") || step.says("Stop here")) {
+            return Done.PERSON;
+        } else {
+            return Done.WHAT;
+        }
+        return Done.DID;
+    }
+
+    private static void turn(ArrayNode steps, Matcher which, String anti, double turns) {
+        steps.addObject()
+                .putObject("turn")
+                .put("mirror", Integer.parseInt(which.group(2)))
+                .put("screw", which.group(1))
+                .put("turns", anti == null ? turns : -turns);
+    }
+
+    /** Shoots where the sentence says, on the machine as it stands after all that was done to it. */
+    private static void shoot(ObjectNode sheet, ArrayNode steps, int mirror, double gantryMm, double carriageMm) {
+        Gantry machine = new Gantry(new SplittableRandom(sheet.get("seed").longValue()), Build.USUAL);
+        for (JsonNode step : steps) {
+            JsonNode turn = step.get("turn");
+            JsonNode shot = step.get("shot");
+            if (turn != null) {
+                machine.turn(
+                        turn.get("mirror").intValue(),
+                        turn.get("screw").asText().equals("A") ? 0 : 1,
+                        turn.get("turns").doubleValue());
+            } else {
+                machine.shoot(
+                        shot.get("mirror").intValue(),
+                        shot.get("gantryMm").doubleValue(),
+                        shot.path("carriageMm").doubleValue());
+            }
+        }
+        double gantry = Math.min(620, Math.max(120, gantryMm));
+        double carriage = Math.min(820, Math.max(120, carriageMm));
+        double[] mark = machine.shoot(mirror, gantry, carriage);
+        ObjectNode shot = steps.addObject().putObject("shot");
+        shot.put("mirror", mirror)
+                .put("gantryMm", gantry)
+                .put("xMm", Math.rint(mark[0] * 10) / 10)
+                .put("yMm", Math.rint(mark[1] * 10) / 10);
+        if (mirror == 2) {
+            shot.put("carriageMm", carriage);
+        }
     }
 
     /** How the marks of a machine change over its bed. */

@@ -45,6 +45,7 @@ final class CardPane extends Pane {
     private final Label head = Words.label("", "head");
     private final Label caption = Words.wrapped("", "caption");
     private final DrawingSurface card;
+    private final PhotoPane photo;
     private final ComboBox<Where> where = new ComboBox<>();
     private final Label[] names = {
         Words.label("right", "small"), Words.label("above", "small"), Words.label("current", "small")
@@ -76,6 +77,7 @@ final class CardPane extends Pane {
         draft = place.draft();
         meter = place.plate().source().map(Plate.Source::ratedCurrentMa).orElse(OptionalDouble.empty()).isPresent();
         card = new DrawingSurface(place.workplace().look());
+        photo = new PhotoPane(place, this::put, taken);
         card.setId("card");
         card.setFocusTraversable(true);
         card.getStyleClass().add("grip");
@@ -106,7 +108,7 @@ final class CardPane extends Pane {
                 taken.run();
             }
         });
-        getChildren().addAll(head, caption, card, problem);
+        getChildren().addAll(head, caption, card, photo, problem);
         for (int i = 0; i < fields.length; i++) {
             getChildren().addAll(names[i], fields[i]);
             boolean shown = i < 2 || meter;
@@ -185,6 +187,7 @@ final class CardPane extends Pane {
                 Steps.FIELD, Steps.kept(steps.made(), List.of(new Steps.Made(at, Optional.empty()))));
         where.getItems().clear();
         Draft.put(changed, Practice.SHOT, "");
+        photo.taken();
         draft.typeAll(changed);
         taken.run();
     }
@@ -288,6 +291,16 @@ final class CardPane extends Pane {
         return where;
     }
 
+    /** The photo of the card, where there is one. */
+    PhotoPane photo() {
+        return photo;
+    }
+
+    /** Whether a mark is being read, so that a photo of its card can be taken. */
+    boolean isReading() {
+        return measuring && asks && !isToBeShot();
+    }
+
     /** Whether this is practice, and the pretend card was not shot at yet. */
     boolean isToBeShot() {
         return practice.isPresent() && asks && correcting.isEmpty() && draft.text(Practice.SHOT).isEmpty();
@@ -343,7 +356,15 @@ final class CardPane extends Pane {
         card.show(
                 (pen, width, height) -> CardFigure.draw(pen, drawn, units, width),
                 CardFigure.words(drawn, units));
-        Words.set(caption, "facing the beam; " + (reads ? "point, or use the arrow keys" : "filled: this place"));
+        if (photo.isVisible() && !reads) {
+            photo.close();
+        }
+        Words.set(
+                caption,
+                photo.isVisible()
+                        ? photo.asked()
+                        : "facing the beam; " + (reads ? "point, or arrow keys" : "filled: this place"));
+        photo.requestLayout();
         follow();
         Words.set(
                 problem,
@@ -435,6 +456,7 @@ final class CardPane extends Pane {
         caption.resizeRelocate(0, 23, width, 18);
         double side = Math.max(120, Math.min(width, getHeight() - 44 - 62));
         card.resizeRelocate(0, 44, side, side);
+        photo.resizeRelocate(0, 44, side, side);
         double top = 44 + side + 4;
         int shown = meter ? 3 : 2;
         double each = (side - 8 * (shown - 1)) / shown;

@@ -1,10 +1,12 @@
 package zebrawood.benches.mirrors;
 
+import java.io.File;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import javafx.scene.Node;
+import zebrawood.core.entry.NewAttachment;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.mirrors.PlanFinding;
 import zebrawood.core.mirrors.PlanReadings;
@@ -171,6 +173,23 @@ public final class MirrorsBench implements Bench<PlanReadings, PlanFinding> {
     @Override
     public List<Node> steps(Showing<PlanReadings, PlanFinding> now) {
         return view.step(now);
+    }
+
+    @Override
+    public boolean takesFiles() {
+        return true;
+    }
+
+    @Override
+    public Optional<String> take(File file) {
+        return view.card().isReading()
+                ? view.card().photo().take(file)
+                : Optional.of("a photo of a card is taken when a mark is to be read");
+    }
+
+    @Override
+    public List<NewAttachment> attachments() {
+        return view.card().photo().kept();
     }
 
     @Override

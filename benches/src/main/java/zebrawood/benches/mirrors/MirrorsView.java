@@ -164,6 +164,10 @@ final class MirrorsView extends Pane {
         return fields;
     }
 
+    CardPane card() {
+        return card;
+    }
+
     private boolean isBegun() {
         return MirrorsBench.isBegun(draft);
     }
@@ -272,6 +276,9 @@ final class MirrorsView extends Pane {
 
     void show(Showing<PlanReadings, PlanFinding> showing) {
         now = showing;
+        if (!showing.measuring()) {
+            card.photo().forget();
+        }
         UnitChoice units = place.units();
         boolean begun = isBegun();
         List<Spot> marks = marks();

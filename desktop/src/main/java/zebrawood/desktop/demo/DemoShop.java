@@ -172,6 +172,10 @@ public final class DemoShop {
                         crept(130),
                         0,
                         Optional.of(new MachineDiary.Correct("wrong block", "the plate lay on the wrong block"))));
+        BeamDeeds path = new BeamDeeds(wren, 7);
+        path.visit(DAYS - 1, LocalTime.of(10, 5), "RV");
+        path.visit(455, LocalTime.of(10, 40), "RV");
+        path.visit(20, LocalTime.of(8, 30), "LO");
         wren.newPlate(9, Plates.wren(480));
         wren.plan(5, LocalTime.of(16, 20), "LO", () -> wren.climate("21.4", "46"));
         wren.plan(3, LocalTime.of(10, 52), "RV", () -> wren.ramp("last", beam, crept(3), 0, Optional.empty()));
@@ -225,6 +229,7 @@ public final class DemoShop {
                 12,
                 18,
                 day -> dunlin.planSome(day, () -> dunlin.ramp("ramp " + day, beam, 10.1, 0, Optional.empty())));
+        new BeamDeeds(dunlin, 11).visit(DAYS - 6, LocalTime.of(13, 5), "LO");
         dunlin.plan(402, LocalTime.of(11, 3), "LO", () -> dunlin.climate("24.6", "83"));
         dunlin.plan(401, LocalTime.of(8, 15), "LO", () -> dunlin.climate("22.1", "51"));
         dunlin.happened(4, LocalTime.of(8, 50), "GA", Change.MOVED, "to the clean room");

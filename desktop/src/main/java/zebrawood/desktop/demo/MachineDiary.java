@@ -639,7 +639,7 @@ final class MachineDiary {
     /** Which earlier ramp is replaced, and why. */
     record Correct(String name, String why) {}
 
-    private <R extends Record, F extends Record> Body.Measured measure(
+    <R extends Record, F extends Record> Body.Measured measure(
             Procedure<R, F> procedure, R readings, Map<String, String> asTyped, Optional<Logbook.Correcting> replaces) {
         Body.Measured body =
                 Body.Measured.of(procedure, readings, asTyped, procedure.evaluate(readings), UnitChoice.METRIC);
@@ -656,7 +656,7 @@ final class MachineDiary {
         logbook.append(id, body, stamp);
     }
 
-    private static String text(double value, int decimals) {
+    static String text(double value, int decimals) {
         return BigDecimal.valueOf(value)
                 .setScale(decimals, RoundingMode.HALF_UP)
                 .toPlainString();

@@ -47,7 +47,7 @@ public record Thumbnail(Optional<Image> picture, Optional<String> warning) {
             return new Thumbnail(Optional.empty(), Optional.empty());
         }
         try {
-            Optional<Image> picture = decode(content);
+            Optional<Image> picture = decode(content, SIDE);
             return new Thumbnail(
                     picture,
                     picture.isPresent()
@@ -69,7 +69,16 @@ public record Thumbnail(Optional<Image> picture, Optional<String> warning) {
         }
     }
 
-    private static Optional<Image> decode(NewAttachment.Content content) throws TooLargeException {
+    /** The picture at least so many pixels large where it has them; empty where it cannot be shown. */
+    public static Optional<Image> picture(NewAttachment.Content content, int side) {
+        try {
+            return decode(content, side);
+        } catch (TooLargeException large) {
+            return Optional.empty();
+        }
+    }
+
+    private static Optional<Image> decode(NewAttachment.Content content, int side) throws TooLargeException {
         ImageIO.setUseCache(false);
         try (InputStream in = content.open();
                 ImageInputStream image = ImageIO.createImageInputStream(in)) {
@@ -87,7 +96,7 @@ public record Thumbnail(Optional<Image> picture, Optional<String> warning) {
                 throw new TooLargeException(wide, high);
             }
             ImageReadParam every = reader.getDefaultReadParam();
-            int step = Math.max(1, longest / (2 * SIDE));
+            int step = Math.max(1, longest / (2 * side));
             every.setSourceSubsampling(step, step, 0, 0);
             BufferedImage small = reader.read(0, every);
             reader.dispose();
