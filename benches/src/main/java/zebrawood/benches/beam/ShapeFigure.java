@@ -21,7 +21,7 @@ public final class ShapeFigure implements Exhibit<ShapeReadings, ShapeFinding> {
 
     private static final int STEPS = 72;
     /** the shapes beside it */
-    private static final double ASIDE = 180;
+    private static final double ASIDE = 196;
 
     @Override
     public OnPaper onPaper() {
@@ -92,16 +92,19 @@ public final class ShapeFigure implements Exhibit<ShapeReadings, ShapeFinding> {
                         pen.stroke(Path.circle(x, y, expected / 2 * scale), Stroke.dashed(Tone.QUIET, 1.2, 3)));
         pen.text(
                 x,
-                height - 6,
-                Amount.mm(major, 2).number(units) + " by " + Amount.mm(minor, 2).text(units)
-                        + (found.growth().isPresent()
-                                ? ", "
-                                        + Amount.percent(100 * found.growth().getAsDouble(), 0)
-                                                .text(units) + " of what was expected"
-                                : ""),
+                height - (found.growth().isPresent() ? 22 : 6),
+                Amount.mm(major, 2).number(units) + " by " + Amount.mm(minor, 2).text(units),
                 Lettering.TEXT_BOLD,
                 Tone.READING,
                 Anchor.MIDDLE);
+        found.growth()
+                .ifPresent(growth -> pen.text(
+                        x,
+                        height - 6,
+                        Amount.percent(100 * growth, 0).text(units) + " of what was expected",
+                        Lettering.CAPTION,
+                        Tone.QUIET,
+                        Anchor.MIDDLE));
     }
 
     private static Path ellipse(double x, double y, double a, double b) {

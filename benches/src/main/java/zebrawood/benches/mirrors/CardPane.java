@@ -149,7 +149,7 @@ final class CardPane extends Pane {
     private void entered(int which) {
         if (which == 0 && fields[1].getText().isBlank()) {
             fields[1].requestFocus();
-        } else if (which < 2 && fields[2].isVisible() && fields[2].getText().isBlank()) {
+        } else if (correcting.isEmpty() && which < 2 && fields[2].isVisible() && fields[2].getText().isBlank()) {
             fields[2].requestFocus();
         } else {
             take();

@@ -88,7 +88,7 @@ public final class MirrorsFigure implements Exhibit<PlanReadings, PlanFinding> {
                 left + width / 2,
                 31,
                 beam.map(known ->
-                                Amount.mm(spread(known.corners()), 2).text(units) + " between the worst corners")
+                                Amount.mm(spread(known.corners()), 2).text(units) + " apart at worst")
                         .orElse("not known"),
                 Lettering.CAPTION,
                 Tone.QUIET,

@@ -282,7 +282,7 @@ final class MirrorsView extends Pane {
         UnitChoice units = place.units();
         boolean begun = isBegun();
         List<Spot> marks = marks();
-        if (card.correcting().isPresent() && card.correcting().getAsInt() >= marks.size()) {
+        if (card.correcting().isPresent() && card.correcting().getAsInt() >= steps.shots().size()) {
             card.correct(OptionalInt.empty());
         }
         card.show(finding(), marks, showing.measuring(), practice());

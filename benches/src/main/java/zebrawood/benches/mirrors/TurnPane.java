@@ -55,6 +55,7 @@ final class TurnPane extends Pane {
         this.changed = changed;
         draft = place.draft();
         drawing = new DrawingSurface(place.workplace().look()).withMenu();
+        drawing.setId("screws");
         for (int i = 0; i < 4; i++) {
             TextField field = field(i, enter);
             fields.add(field);

@@ -113,8 +113,11 @@ public final class MirrorPlan implements Procedure<PlanReadings, PlanFinding> {
             evidence.add(new Evidence("leans, mirror 1", lean(finding.now().yRun())));
             evidence.add(new Evidence("leans, mirror 2", lean(finding.now().xRun())));
         }
-        evidence.add(
-                new Evidence("shots", Said.of("{0}, about {1} to go", shots(finding.shots()), shots(finding.toGo()))));
+        evidence.add(new Evidence(
+                "shots",
+                finding.toGo() == 0
+                        ? Said.of("{0}", shots(finding.shots()))
+                        : Said.of("{0}, about {1} to go", shots(finding.shots()), shots(finding.toGo()))));
         finding.pointerBesideMm()
                 .ifPresent(beside ->
                         evidence.add(new Evidence("pointer beside the beam", Said.of("{0}", Amount.mm(beside, 1)))));

@@ -26,12 +26,23 @@ final class PlanWords {
 
     List<Instruction> instructions() {
         return switch (finding.next().act()) {
-            case DONE -> List.of();
+            case DONE -> List.of(done());
             case SHOOT -> List.of(shot("Shoot"));
             case TURN -> turns();
             case MOVE -> List.of(move());
             case LOOK -> List.of(look());
         };
+    }
+
+    private Instruction done() {
+        boolean turned = finding.history().stream().anyMatch(made -> made.turnsBefore() > 0);
+        return Instruction.of(
+                        "mirrors",
+                        Said.of(
+                                turned
+                                        ? "The mirrors are true. Turn no screw any more."
+                                        : "Leave the mirrors alone: they are true as they are."))
+                .byHand(Said.of("Record it. Where there is a pointer, read its spot last."));
     }
 
     private List<Instruction> turns() {

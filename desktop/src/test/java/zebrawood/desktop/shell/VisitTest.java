@@ -33,14 +33,14 @@ class VisitTest {
                     "Dunlin alone is planned",
                     () -> seat.says("Dunlin: Coolant flows") && !seat.says("Wren: Settings"));
             assertThat(seat.words("verdict"))
-                    .as("seven bars and one wait; the ramp takes forty minutes in this shop")
-                    .isEqualTo("OVER AT 11:40");
+                    .as("seven bars and one wait; the beam and the ramp take their time in this shop")
+                    .isEqualTo("OVER AT 13:05");
             assertThat(seat.says("While this waits, do: Extraction draws")).isTrue();
 
             seat.focus("visit-start").type("25:00");
             seat.until("no such time", () -> seat.says("Type a time of the day, such as 9:30, instead of \"25:00\"."));
             seat.press(KeyCode.CONTROL, KeyCode.A).type("13.00").enter();
-            seat.until("it begins in the afternoon", () -> seat.words("verdict").equals("OVER AT 14:10"));
+            seat.until("it begins in the afternoon", () -> seat.words("verdict").equals("OVER AT 15:35"));
             seat.until("then the electrician", () -> seat.focused("visit-electrician"));
             seat.type("13:20").enter();
             seat.until("then the cold", () -> seat.focused("visit-cold"));
@@ -80,7 +80,7 @@ class VisitTest {
                     .startsWith("BEGIN:VCALENDAR")
                     .contains("SUMMARY:Dunlin: Coolant flows\\, no bubble\\, no drip")
                     .contains("DTSTART:20310314T1315");
-            assertThat(calendar.split("BEGIN:VEVENT", -1)).hasSize(1 + 10);
+            assertThat(calendar.split("BEGIN:VEVENT", -1)).hasSize(1 + 15);
         }
         try (Seat seat = new Seat(folder).as("LO").later(Duration.ofHours(3))) {
             seat.jump("plan a visit");
@@ -90,7 +90,7 @@ class VisitTest {
             seat.until("what is left goes on from now", () -> seat.says("tasks from 13:30"));
             seat.focus("visit-cold").press(KeyCode.CONTROL, KeyCode.A).press(KeyCode.DELETE);
             seat.focus("visit-besides").press(KeyCode.CONTROL, KeyCode.A).press(KeyCode.DELETE);
-            seat.until("only Dunlin's own is left", () -> seat.says("8 tasks from 13:30"));
+            seat.until("only Dunlin's own is left", () -> seat.says("13 tasks from 13:30"));
             seat.fire("visit-row-1");
             seat.until("its stop is open", () -> seat.focused("yes"));
             seat.enter();
