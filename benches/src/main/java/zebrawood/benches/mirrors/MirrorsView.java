@@ -257,21 +257,21 @@ final class MirrorsView extends Pane {
     }
 
     List<Node> step(Showing<PlanReadings, PlanFinding> showing) {
-        if (!showing.measuring()) {
-            return List.of();
+        return showing.measuring() && !step.getText().isEmpty() ? List.of(step) : List.of();
+    }
+
+    /** What the next step is called; empty where there is none. */
+    private String stepWords() {
+        if (!isBegun()) {
+            return "Begin";
+        } else if (card.correcting().isPresent()) {
+            return "The mark is right now";
+        } else if (turns.isTurning()) {
+            return "I turned it";
         }
-        String words = !isBegun()
-                ? "Begin"
-                : card.correcting().isPresent()
-                        ? "The mark is right now"
-                        : turns.isTurning() ? "I turned it" : act().map(act -> switch (act) {
-                                    case SHOOT -> card.isToBeShot() ? "Shoot" : "Take the mark";
-                                    case TURN -> "I turned it";
-                                    case DONE, MOVE, LOOK -> "";
-                                })
-                                .orElse("");
-        step.setText(words);
-        return words.isEmpty() ? List.of() : List.of(step);
+        return act().filter(PlanFinding.Act.SHOOT::equals)
+                .map(shoot -> card.isToBeShot() ? "Shoot" : "Take the mark")
+                .orElse("");
     }
 
     void show(Showing<PlanReadings, PlanFinding> showing) {
@@ -318,6 +318,7 @@ final class MirrorsView extends Pane {
         stripName.setVisible(begun);
         showWay(begun, units);
         showStrip(marks);
+        step.setText(stepWords());
         focusOn();
         requestLayout();
     }

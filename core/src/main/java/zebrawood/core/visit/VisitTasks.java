@@ -92,6 +92,8 @@ public final class VisitTasks {
             }
         }
         Set<String> cleared = gate(machine, at, ready, stand);
+        // one laser fires for one person at a time, in the order of the Route
+        Set<String> fired = new HashSet<>();
         for (StopStatus stop : open) {
             Card card = stop.card();
             Set<String> after = new HashSet<>();
@@ -104,6 +106,8 @@ public final class VisitTasks {
             }
             if (card.fires()) {
                 after.addAll(cleared);
+                after.addAll(fired);
+                fired.add(at + card.id());
             }
             if (!needsNoPower(card)) {
                 after.addAll(stand);

@@ -61,10 +61,10 @@ final class BeamDeeds {
     /** A visit to the beam: a mark, the mirrors, the corners, the nozzle and what the narrowest opening lets through. */
     void visit(int daysAgo, LocalTime from, String by) {
         mark(daysAgo, from, by);
-        mirrors(daysAgo, from.plusMinutes(10), by);
+        mirrors(daysAgo, from.plusMinutes(40), by);
         corners(daysAgo, from.plusMinutes(55), by);
-        vertical(daysAgo, from.plusMinutes(70), by);
-        opening(daysAgo, from.plusMinutes(80), by);
+        vertical(daysAgo, from.plusMinutes(65), by);
+        opening(daysAgo, from.plusMinutes(70), by);
     }
 
     private void mark(int daysAgo, LocalTime at, String by) {

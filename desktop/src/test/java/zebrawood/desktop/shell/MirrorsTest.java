@@ -179,10 +179,12 @@ class MirrorsTest {
             seat.until("what is no length is told", () -> seat.says("Type a number"));
             seat.put("mark-x", "0.5").focus("mark-x").enter();
             seat.until("the next is asked for", () -> seat.words("mark-x").isEmpty() && seat.words("step").equals("Take the mark"));
-            seat.press(KeyCode.CONTROL, KeyCode.Z).press(KeyCode.CONTROL, KeyCode.Z);
-            seat.until("back before the correction", () -> seat.has("shot-1"));
             seat.enter();
             assertThat(seat.has("shot-2")).as("nothing is taken that was not read").isFalse();
+            seat.press(KeyCode.CONTROL, KeyCode.Z).press(KeyCode.CONTROL, KeyCode.Z);
+            seat.until(
+                    "back before the correction, and before it was taken",
+                    () -> !seat.has("shot-1") && seat.words("mark-x").equals("0.2"));
         }
     }
 

@@ -34,13 +34,13 @@ class VisitTest {
                     () -> seat.says("Dunlin: Coolant flows") && !seat.says("Wren: Settings"));
             assertThat(seat.words("verdict"))
                     .as("seven bars and one wait; the beam and the ramp take their time in this shop")
-                    .isEqualTo("OVER AT 13:05");
+                    .isEqualTo("OVER AT 12:55");
             assertThat(seat.says("While this waits, do: Extraction draws")).isTrue();
 
             seat.focus("visit-start").type("25:00");
             seat.until("no such time", () -> seat.says("Type a time of the day, such as 9:30, instead of \"25:00\"."));
             seat.press(KeyCode.CONTROL, KeyCode.A).type("13.00").enter();
-            seat.until("it begins in the afternoon", () -> seat.words("verdict").equals("OVER AT 15:35"));
+            seat.until("it begins in the afternoon", () -> seat.words("verdict").equals("OVER AT 15:25"));
             seat.until("then the electrician", () -> seat.focused("visit-electrician"));
             seat.type("13:20").enter();
             seat.until("then the cold", () -> seat.focused("visit-cold"));
@@ -97,7 +97,7 @@ class VisitTest {
             seat.until("the water is watched", () -> seat.says("5  Switch the extraction on"));
             new AtTheGate(seat, dunlin).liftOne();
             seat.jump("plan a visit");
-            seat.until("what is recorded has left the plan", () -> seat.says("7 tasks from 13:30"));
+            seat.until("what is recorded has left the plan", () -> seat.says("12 tasks from 13:30"));
             assertThat(seat.says("Dunlin: Extraction draws")).isFalse();
             assertThat(seat.says("15 min of waiting"))
                     .as("the wait that runs is no wait to come")
