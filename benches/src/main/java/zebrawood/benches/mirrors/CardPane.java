@@ -328,7 +328,9 @@ final class CardPane extends Pane {
         boolean shoots = finding.filter(f -> f.next().act() == PlanFinding.Act.SHOOT).isPresent();
         asks = shoots && measuring;
         offer(finding, shoots);
-        Optional<Steps.At> at = at();
+        List<Steps.At> shots = steps.shots();
+        Optional<Steps.At> at =
+                at().or(() -> shots.isEmpty() ? Optional.empty() : Optional.of(shots.get(shots.size() - 1)));
         boolean head = at.map(place -> place.mirror() == 2).orElse(true);
         boolean reads = measuring && (shoots && !isToBeShot() || correcting.isPresent());
         Words.set(

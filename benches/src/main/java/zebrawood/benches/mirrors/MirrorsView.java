@@ -45,6 +45,8 @@ final class MirrorsView extends Pane {
     private static final double STRIP = 62;
     /** where a draft keeps which other way of working is shown */
     private static final String SCHOOL = "school";
+    /** from one pretend machine's number to the next one's */
+    private static final long ANOTHER = 7919;
     /** where a draft keeps which runs practice filled in, to take them out again */
     private static final String LENT = "practiceRuns";
 
@@ -66,12 +68,14 @@ final class MirrorsView extends Pane {
     private final DrawingSurface school;
     private final Label stripName = Words.label("Shots", "stage");
     private final ShotStrip strip;
+    private final DrawingSurface corners;
     private final VBox pointer;
     private final Button step = new Button();
     private Showing<PlanReadings, PlanFinding> now;
     private Optional<Practice.Score> score = Optional.empty();
     private String scored = "";
     private String focused = "";
+    private long practised;
 
     MirrorsView(BenchPlace place, Steps steps, boolean learned) {
         this.place = place;
@@ -81,6 +85,7 @@ final class MirrorsView extends Pane {
         turns = new TurnPane(place, steps, step::requestFocus, () -> show(now));
         school = new DrawingSurface(place.workplace().look());
         strip = new ShotStrip(place.workplace().look());
+        corners = new DrawingSurface(place.workplace().look()).withMenu();
         card = new CardPane(place, steps, () -> show(now));
         runs = List.of(MirrorsBench.Y_NEAR, MirrorsBench.Y_FAR, MirrorsBench.X_NEAR, MirrorsBench.X_FAR).stream()
                 .map(name -> new ReadingField(MirrorsBench.FIELDS.field(name)).bare())
@@ -145,7 +150,7 @@ final class MirrorsView extends Pane {
         step.setGraphicTextGap(12);
         step.setMaxWidth(Double.MAX_VALUE);
         step.setOnAction(event -> takeStep());
-        getChildren().addAll(heading, way, card, turns, schoolHead, school, stripName, card.where(), strip, pointer);
+        getChildren().addAll(heading, way, card, turns, schoolHead, school, stripName, card.where(), strip, pointer, corners);
         getChildren().addAll(runs);
         getChildren().addAll(runNames);
         getChildren().addAll(cells);
@@ -180,12 +185,8 @@ final class MirrorsView extends Pane {
         return finding().map(found -> found.next().act());
     }
 
-    private List<PlanReadings.Turn> asked() {
-        return finding().map(found -> found.next().turns()).orElse(List.of());
-    }
-
     /** What is to be done before the next judgement: begin, take a mark, say that screws were turned. */
-    private void takeStep() {
+    void takeStep() {
         if (!isBegun()) {
             if (ready().isPresent()) {
                 place.workplace().tell(ready().get());
@@ -309,7 +310,13 @@ final class MirrorsView extends Pane {
             cell.setVisible(!begun);
             cell.setDisable(!showing.measuring());
         });
-        card.setVisible(begun);
+        card.setVisible(begun && !done);
+        corners.setVisible(done);
+        if (done) {
+            corners.show(
+                    new MirrorsFigure().figure(showing.readings().orElseThrow(), finding().orElseThrow(), units),
+                    "the corners of the bed as found and as left");
+        }
         String chosen = draft.text(SCHOOL);
         turns.setVisible(begun && !done && chosen.isEmpty());
         turns.show(finding(), turns.isVisible() && showing.measuring());
@@ -369,7 +376,7 @@ final class MirrorsView extends Pane {
 
     private void showWay(boolean begun, UnitChoice units) {
         Optional<PlanFinding> found = finding();
-        Set<Integer> lit = asked().stream().map(PlanReadings.Turn::mirror).collect(Collectors.toSet());
+        Set<Integer> lit = turns.inHand().stream().map(PlanReadings.Turn::mirror).collect(Collectors.toSet());
         found.flatMap(PlanFinding::fault).flatMap(PlanFinding.Fault::mirror).ifPresent(lit::add);
         WayFigure.Way drawn = new WayFigure.Way(
                 run(),
@@ -553,7 +560,7 @@ final class MirrorsView extends Pane {
                 changed.put(runs.get(i).name(), new Draft.Text(Amount.exact(usual[i]), UnitChoice.METRIC));
             }
         }
-        long number = Math.floorMod(place.workplace().now().toEpochMilli() / 1000, 100_000L);
+        long number = Math.floorMod(place.workplace().now().getEpochSecond() + ANOTHER * ++practised, 100_000L);
         Draft.put(changed, Practice.FIELD, String.valueOf(number));
         Draft.put(changed, LENT, String.join(" ", lent));
         Draft.put(changed, MirrorsBench.BEGUN, "yes");
@@ -655,7 +662,17 @@ final class MirrorsView extends Pane {
         stripName.resizeRelocate(x, stripTop, 60, 20);
         double box = Math.min(card.where().prefWidth(-1), right - 60);
         card.where().resizeRelocate(x + right - box, stripTop - 15, box, 34);
+        double map = Math.max(300, width * 0.6 - 30);
+        corners.resizeRelocate(24, y, map, lower - 4);
+        if (corners.isVisible()) {
+            x = 24 + map + 20;
+            right = width - x - 12;
+            stripName.resizeRelocate(x, stripTop, 60, 20);
+        }
         strip.resizeRelocate(x, stripTop + 20, right, STRIP);
         pointer.resizeRelocate(x, y, right, pointer.prefHeight(right));
+        if (strip.needs(right)) {
+            Platform.runLater(() -> show(now));
+        }
     }
 }

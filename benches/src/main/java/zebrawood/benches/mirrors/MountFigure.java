@@ -23,10 +23,15 @@ final class MountFigure {
 
     private MountFigure() {}
 
-    /** Both mounts beside each other, with the turns that are asked for. */
+    /**
+     * Both mounts beside each other, with the turns that are asked for.
+     *
+     * @param hand those of the screw in hand
+     */
     static void draw(
             Pen pen,
             List<PlanReadings.Turn> turns,
+            List<PlanReadings.Turn> hand,
             List<PlanReadings.Mount> mounts,
             UnitChoice units,
             double width,
@@ -38,6 +43,7 @@ final class MountFigure {
                     pen,
                     number,
                     turns.stream().filter(turn -> turn.mirror() == number).toList(),
+                    hand.stream().filter(turn -> turn.mirror() == number).toList(),
                     mounts.size() == 2 ? Optional.of(mounts.get(mirror - 1)) : Optional.empty(),
                     (mirror - 1) * half,
                     Math.min(half - 8, 190),
@@ -49,11 +55,12 @@ final class MountFigure {
             Pen pen,
             int number,
             List<PlanReadings.Turn> turns,
+            List<PlanReadings.Turn> hand,
             Optional<PlanReadings.Mount> known,
             double left,
             double width,
             double height) {
-        boolean lit = !turns.isEmpty();
+        boolean lit = !hand.isEmpty();
         double x = left + 30;
         double y = 25;
         pen.text(
@@ -67,12 +74,19 @@ final class MountFigure {
                 x, y, BODY, BODY, lit ? Tone.BAND : Tone.GROUND, Stroke.of(lit ? Tone.INK : Tone.QUIET, lit ? 2 : 1.2));
         pen.circle(x + BODY / 2, y + BODY / 2, 18, Tone.RAISED);
         pen.stroke(Path.circle(x + BODY / 2, y + BODY / 2, 18), Stroke.of(Tone.QUIET, 1.2));
-        screw(pen, "A", x + INSET, y + INSET, of(turns, Screw.A), true);
-        screw(pen, "B", x + BODY - INSET, y + BODY - INSET, of(turns, Screw.B), false);
+        screw(pen, "A", x + INSET, y + INSET, of(hand, Screw.A), true);
+        screw(pen, "B", x + BODY - INSET, y + BODY - INSET, of(hand, Screw.B), false);
         screw(pen, "C", x + INSET, y + BODY - INSET, List.of(), true);
         double at = y + BODY + 17;
         for (PlanReadings.Turn turn : turns) {
-            pen.text(left, at, words(turn), Lettering.TEXT_BOLD, Tone.WALNUT, Anchor.START);
+            boolean now = hand.contains(turn);
+            pen.text(
+                    left,
+                    at,
+                    words(turn),
+                    now ? Lettering.TEXT_BOLD : Lettering.SMALL,
+                    now ? Tone.WALNUT : Tone.QUIET,
+                    Anchor.START);
             at += 16;
         }
         if (turns.isEmpty()) {

@@ -22,9 +22,16 @@ final class ShotStrip extends HBox {
 
     private final ObservableValue<Look> look;
 
+    private double shownFor = -1;
+
     ShotStrip(ObservableValue<Look> look) {
         super(GAP);
         this.look = look;
+    }
+
+    /** Whether it was shown for another width than this. */
+    boolean needs(double width) {
+        return Math.abs(width - shownFor) > 1;
     }
 
     /**
@@ -43,6 +50,7 @@ final class ShotStrip extends HBox {
             double width,
             Consumer<Integer> correct) {
         getChildren().clear();
+        shownFor = width;
         int room = Math.max(2, (int) ((width + GAP) / (CARD + GAP)) - (next ? 1 : 0));
         int first = Math.max(0, Math.min(shots.size() - room, correcting.orElse(shots.size())));
         double most = marks.stream()

@@ -43,6 +43,8 @@ final class TurnPane extends Pane {
     private final Hyperlink otherwise = new Hyperlink("I turned something else");
     private final Runnable changed;
     private List<PlanReadings.Turn> asked = List.of();
+    /** the same, screw by screw: one that goes over and back is one */
+    private List<List<PlanReadings.Turn>> screws = List.of();
     private boolean open;
 
     /**
@@ -134,7 +136,24 @@ final class TurnPane extends Pane {
         }
     }
 
-    /** Takes it that the screws were turned, as asked or as typed. */
+    /** The turns of the screw in hand. */
+    List<PlanReadings.Turn> inHand() {
+        return screws.isEmpty() ? List.of() : screws.get(0);
+    }
+
+    private static List<List<PlanReadings.Turn>> screws(List<PlanReadings.Turn> turns) {
+        List<List<PlanReadings.Turn>> screws = new ArrayList<>();
+        for (int i = 0; i < turns.size(); i++) {
+            boolean twice = i + 1 < turns.size()
+                    && turns.get(i + 1).mirror() == turns.get(i).mirror()
+                    && turns.get(i + 1).screw() == turns.get(i).screw();
+            screws.add(turns.subList(i, i + (twice ? 2 : 1)));
+            i += twice ? 1 : 0;
+        }
+        return screws;
+    }
+
+    /** Takes it that the screw in hand was turned as asked, or screws as typed. */
     void take() {
         List<PlanReadings.Turn> turns = new ArrayList<>();
         if (isOtherwise()) {
@@ -150,7 +169,7 @@ final class TurnPane extends Pane {
                 turns.add(new PlanReadings.Turn(i / 2 + 1, screw(i), read(i)));
             }
         } else {
-            turns.addAll(asked);
+            turns.addAll(inHand());
         }
         Map<String, Draft.Text> all = new HashMap<>();
         for (int i = 0; i < fields.size(); i++) {
@@ -183,6 +202,7 @@ final class TurnPane extends Pane {
      */
     void show(Optional<PlanFinding> finding, boolean measuring) {
         asked = finding.map(found -> found.next().turns()).orElse(List.of());
+        screws = screws(asked);
         List<PlanReadings.Mount> known = finding.map(PlanFinding::mounts).orElse(List.of());
         Words.set(
                 caption,
@@ -190,12 +210,15 @@ final class TurnPane extends Pane {
                         ? "turns clockwise, as 0.25; minus for anticlockwise"
                         : asked.isEmpty()
                                 ? "write A, B and C on the screws as drawn; C stays as it is"
-                                : "C stays as it is; every screw stops clockwise: no play");
+                                : screws.size() < 2
+                                        ? "C stays as it is; stop clockwise, so that the play is taken up"
+                                        : screws.size() + " screws, one after the other; stop clockwise: no play");
         UnitChoice units = place.units();
+        List<PlanReadings.Turn> hand = inHand();
         drawing.show(
-                (pen, width, height) -> MountFigure.draw(pen, asked, known, units, width, height),
+                (pen, width, height) -> MountFigure.draw(pen, asked, hand, known, units, width, height),
                 "mirrors from behind: "
-                        + asked.stream()
+                        + hand.stream()
                                 .map(turn -> "mirror " + turn.mirror() + ", screw " + MountFigure.words(turn))
                                 .collect(Collectors.joining("; ")));
         otherwise.setVisible(measuring);

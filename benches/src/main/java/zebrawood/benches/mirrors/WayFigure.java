@@ -194,7 +194,8 @@ final class WayFigure {
         double start = way.beam().map(beam -> -first(beam, 0).xMm() * perMm).orElse(0.0);
         double turn = way.beam().map(beam -> -first(beam, g).xMm() * perMm).orElse(0.0);
         pen.line(tube, plan.y(), plan.x() + start, plan.y(), stroke);
-        pen.line(plan.x() + start, plan.y(), plan.x() + turn, gantry, stroke);
+        // a mirror at 45 degrees is met as far beside as it is met too early or too late
+        pen.line(plan.x() + start, plan.y(), plan.x() + turn, end > plan.x() ? gantry + turn : gantry, stroke);
         double from = way.beam().map(beam -> second(beam, g, 0).xMm() * perMm).orElse(0.0);
         double to = way.beam()
                 .map(beam -> second(beam, g, (end - plan.x()) / plan.scale()).xMm() * perMm)

@@ -170,8 +170,8 @@ final class Planning {
     }
 
     /**
-     * What to look at after turns that nobody has looked at yet: where it was said when they were asked for, if they
-     * were made as asked.
+     * What comes after turns that nobody has looked at yet: the rest of them where only some were made, else a look
+     * where it was said when they were asked for, if they were made as asked.
      */
     private Optional<Planner.Choice> afterTurns() {
         List<PlanReadings.Step> steps = readings.steps();
@@ -187,10 +187,13 @@ final class Planning {
         List<PlanReadings.Turn> made = steps.subList(from, steps.size()).stream()
                 .map(step -> step.turn().orElseThrow())
                 .toList();
-        return Optional.of(
-                asked.turns().equals(made)
-                        ? new Planner.Choice(List.of(), asked.place(), asked.done(), asked.doubt())
-                        : new Planner(belief).chooseShot());
+        boolean asAsked = made.size() <= asked.turns().size()
+                && asked.turns().subList(0, made.size()).equals(made);
+        if (!asAsked) {
+            return Optional.of(new Planner(belief).chooseShot());
+        }
+        List<PlanReadings.Turn> left = asked.turns().subList(made.size(), asked.turns().size());
+        return Optional.of(new Planner.Choice(left, asked.place(), asked.done(), asked.doubt()));
     }
 
     /** Where marks do not go together: the last place once more, then where fewest shots were made. */

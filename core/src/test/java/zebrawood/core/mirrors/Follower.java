@@ -20,6 +20,7 @@ final class Follower {
     private final List<PlanReadings.Mount> mounts;
     private final double errorMm;
     private final double toleranceMm;
+    private Optional<Boolean> cardAtMirror2 = Optional.empty();
 
     Follower(Gantry gantry, List<PlanReadings.Mount> mounts, double errorMm, double toleranceMm) {
         this.gantry = gantry;
@@ -39,7 +40,21 @@ final class Follower {
     }
 
     PlanReadings readings() {
-        return new PlanReadings(RUN, mounts, steps, OptionalDouble.of(errorMm), OptionalDouble.of(toleranceMm));
+        return new PlanReadings(
+                RUN,
+                mounts,
+                steps,
+                OptionalDouble.of(errorMm),
+                OptionalDouble.of(toleranceMm),
+                Optional.empty(),
+                cardAtMirror2,
+                Optional.empty());
+    }
+
+    /** The same on a machine before whose mirror 2 no card goes. */
+    Follower withoutCardAtMirror2() {
+        cardAtMirror2 = Optional.of(false);
+        return this;
     }
 
     long shots() {

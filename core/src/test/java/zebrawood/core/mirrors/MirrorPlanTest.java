@@ -223,6 +223,39 @@ class MirrorPlanTest {
                 OptionalDouble.of(0.7));
     }
 
+    /** Screws are turned one after the other: what is left of a row of turns is asked for, and then the same shot. */
+    @Test
+    void ofTurnsThatAreHalfMadeTheRestIsAskedFor() {
+        int rows = 0;
+        for (Moment moment : moments()) {
+            PlanFinding.Next asked = moment.finding().next();
+            List<PlanReadings.Step> steps = new ArrayList<>(moment.readings().steps());
+            boolean afterShot = !steps.isEmpty() && steps.get(steps.size() - 1).shot().isPresent();
+            for (int made = 1; afterShot && made < asked.turns().size(); made++) {
+                steps.add(PlanReadings.Step.of(asked.turns().get(made - 1)));
+                PlanFinding.Next left = with(moment.readings(), steps).next();
+                assertThat(left.turns()).isEqualTo(asked.turns().subList(made, asked.turns().size()));
+                assertThat(List.of(left.mirror(), left.gantryMm(), left.carriageMm()))
+                        .isEqualTo(List.of(asked.mirror(), asked.gantryMm(), asked.carriageMm()));
+                rows++;
+            }
+        }
+        assertThat(rows).isGreaterThan(20);
+    }
+
+    /** Where no card goes before mirror 2 none is asked for there, and the machine is true in the end all the same. */
+    @Test
+    void whereNoCardGoesBeforeMirrorTwoNoneIsAskedForThere() {
+        for (int seed = 0; seed < 12; seed++) {
+            Gantry gantry = gantry(seed, Build.USUAL);
+            Follower follower = follower(gantry).withoutCardAtMirror2();
+            assertThat(follower.follow().verdict()).isEqualTo(Verdict.PASS);
+            assertThat(follower.steps)
+                    .noneMatch(step -> step.shot().filter(shot -> shot.mirror() == 1).isPresent());
+            assertThat(gantry.spreadMm()).isLessThan(0.8);
+        }
+    }
+
     /** No turn is left unseen, and every screw comes to its place clockwise. */
     @Test
     void everyScrewComesToItsPlaceClockwise() {

@@ -16,4 +16,9 @@ public interface StopView extends Page {
 
     /** What stands at the right of the foot. */
     ObservableValue<String> footnote();
+
+    /** Whether what is typed was judged, and what is shown is of now. */
+    default boolean isJudged() {
+        return true;
+    }
 }

@@ -367,6 +367,11 @@ public final class RoutePage extends HBox implements FramedPage {
         begin(go::requestFocus);
     }
 
+    /** Whether what is typed at the stop that is open was judged. */
+    public boolean isJudged() {
+        return view.map(StopView::isJudged).orElse(true);
+    }
+
     /** Puts a stop up, under the bar that leads to the other parts of a bench it shares. */
     private void onBench(Node shown) {
         VBox.setVgrow(shown, Priority.ALWAYS);

@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import javafx.event.Event;
 import javafx.scene.Node;
@@ -26,9 +27,15 @@ import javafx.scene.input.KeyEvent;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.PDFRenderer;
+import zebrawood.core.gantry.Build;
+import zebrawood.core.gantry.Gantry;
+import zebrawood.core.mirrors.MirrorPlan;
+import zebrawood.core.mirrors.PlanFinding;
+import zebrawood.core.mirrors.PlanReadings;
 import zebrawood.desktop.certificate.Certificate;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
+import zebrawood.desktop.route.RoutePage;
 import zebrawood.desktop.shell.Window;
 import zebrawood.desktop.shop.ShopPage;
 import zebrawood.kit.theme.Ground;
@@ -40,6 +47,11 @@ public final class Tour {
 
     private static final String[] WIDTHS = {"0.43", "0.33", "0.28", "0.22", "0.22", "0.24", "0.31", "0.37", "0.47"};
 
+    /** which machine is aligned, and before which turns the picture is taken */
+    private static final long ALIGNED = 4;
+
+    private static final int TURNS = 3;
+
     private final Window window;
     private final Desk desk;
     private final Path folder;
@@ -48,7 +60,11 @@ public final class Tour {
     private final List<String> failed = new ArrayList<>();
 
     /** A view: its name, how to get there, and what to do there before the picture. */
-    private record Shot(String name, Runnable go, Runnable there) {}
+    private record Shot(String name, Runnable go, List<Runnable> there) {
+        Shot {
+            there = List.copyOf(there);
+        }
+    }
 
     public Tour(Window window, Desk desk, Path folder, Runnable done) {
         this.window = window;
@@ -90,6 +106,7 @@ public final class Tour {
         shot("visit", () -> go().visit(), this::twoMachines);
         shot("gate", () -> go().stop(machine("Dunlin"), "first-light"), () -> {});
         shot("settings-bad", () -> go().stop(machine("Wren"), "controller-settings"), () -> {});
+        shot("mirrors", () -> go().stop(machine("Wren"), "mirror-plan"), aligned());
         shot("ramp-good", () -> go().stop(machine("Wren"), "focus-ramp"), this::ramp);
         shot(
                 "logbook",
@@ -112,8 +129,53 @@ public final class Tour {
                 this::worked);
     }
 
-    private void shot(String name, Runnable go, Runnable there) {
-        shots.add(new Shot(name, go, there));
+    private void shot(String name, Runnable go, Runnable... there) {
+        shots.add(new Shot(name, go, List.of(there)));
+    }
+
+    /** Wren's mirrors, knocked: shot at and turned as the plan says, up to the last turn but one. */
+    private Runnable[] aligned() {
+        List<Runnable> steps = new ArrayList<>();
+        steps.add(() -> {
+            press("again");
+            choose("looked.optics", "clean");
+            choose("looked.bed", "level");
+            choose("mounts", "others, or changed");
+            press("step");
+        });
+        Gantry gantry = new Gantry(new SplittableRandom(ALIGNED), Build.USUAL);
+        List<PlanReadings.Step> made = new ArrayList<>();
+        PlanReadings.Run run = new PlanReadings.Run(120, 620, 120, 820);
+        for (int turns = 0; turns < TURNS; ) {
+            PlanFinding.Next next = new MirrorPlan()
+                    .evaluate(new PlanReadings(run, List.of(), made, OptionalDouble.empty(), OptionalDouble.empty()))
+                    .finding()
+                    .next();
+            for (PlanReadings.Turn turn : next.turns()) {
+                gantry.turn(turn.mirror(), turn.screw().ordinal(), turn.turns());
+                made.add(PlanReadings.Step.of(turn));
+            }
+            if (next.act() != PlanFinding.Act.SHOOT) {
+                turns++;
+                if (turns < TURNS) {
+                    steps.add(() -> press("step"));
+                }
+                continue;
+            }
+            int mirror = next.mirror().orElseThrow();
+            double gantryMm = next.gantryMm().orElseThrow();
+            double[] mark = gantry.shoot(mirror, gantryMm, next.carriageMm().orElse(0));
+            double x = Math.rint(mark[0] * 10) / 10;
+            double y = Math.rint(mark[1] * 10) / 10;
+            made.add(PlanReadings.Step.of(new PlanReadings.Shot(mirror, gantryMm, next.carriageMm(), x, y)));
+            steps.add(() -> {
+                Nodes.type(root(), "mark-x", String.valueOf(x));
+                Nodes.type(root(), "mark-y", String.valueOf(y));
+                Nodes.type(root(), "mark-current", "6");
+                press("step");
+            });
+        }
+        return steps.toArray(Runnable[]::new);
     }
 
     private void thirdStep() {
@@ -273,20 +335,27 @@ public final class Tour {
         Shot shot = left.next();
         step(shot.name(), () -> {
             shot.go().run();
-            whenStill(shot, () -> {
-                shot.there().run();
-                whenStill(shot, () -> {
-                    if (!Picture.save(window.shell().scene(), folder.resolve(shot.name() + ".png"))) {
-                        failed.add(shot.name());
-                    }
-                    next(left);
-                });
-            });
+            whenStill(shot, () -> there(shot, shot.there().iterator(), left));
         });
     }
 
+    /** What is done there step by step, then the picture, then the next. */
+    private void there(Shot shot, Iterator<Runnable> steps, Iterator<Shot> left) {
+        if (steps.hasNext()) {
+            steps.next().run();
+            whenStill(shot, () -> there(shot, steps, left));
+            return;
+        }
+        if (!Picture.save(window.shell().scene(), folder.resolve(shot.name() + ".png"))) {
+            failed.add(shot.name());
+        }
+        next(left);
+    }
+
     private boolean isIdle() {
-        return desk.isIdle() && !(window.shell().page() instanceof ShopPage shop && !shop.isWhole());
+        return desk.isIdle()
+                && !(window.shell().page() instanceof ShopPage shop && !shop.isWhole())
+                && !(window.shell().page() instanceof RoutePage route && !route.isJudged());
     }
 
     private void whenStill(Shot shot, Runnable then) {

@@ -386,6 +386,11 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
     }
 
     @Override
+    public boolean isJudged() {
+        return !judge.isPending();
+    }
+
+    @Override
     public void leave() {
         left = true;
         keeper.stop();
