@@ -102,8 +102,8 @@ public final class Catalogue {
     }
 
     /**
-     * What {@code solve} answers: every stop's procedure, and what a person can check a plan of the mirrors by, which is
-     * no stop of its own.
+     * What {@code solve} answers: every stop's procedure, and what a person can check a plan of the mirrors by, which
+     * is no stop of its own.
      */
     public static List<Procedure<?, ?>> solved() {
         List<Procedure<?, ?>> byHand = List.of(new MirrorNearFar(), new MirrorResponse());

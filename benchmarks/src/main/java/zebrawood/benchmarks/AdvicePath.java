@@ -70,7 +70,11 @@ final class AdvicePath {
     /** What is known of it: its runs, and what was shot and turned. */
     private static ObjectNode alignment(ObjectNode machine) {
         ObjectNode sheet = object();
-        sheet.putObject("run").put("yNearMm", 120).put("yFarMm", 620).put("xNearMm", 120).put("xFarMm", 820);
+        sheet.putObject("run")
+                .put("yNearMm", 120)
+                .put("yFarMm", 620)
+                .put("xNearMm", 120)
+                .put("xFarMm", 820);
         sheet.set("steps", machine.get("steps"));
         return sheet;
     }

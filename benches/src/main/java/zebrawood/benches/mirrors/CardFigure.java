@@ -40,8 +40,7 @@ final class CardFigure {
      * @param expected where it should sit
      * @param burn a mark on a pretend card, which is to be read
      */
-    record Card(
-            List<Mark> marks, Optional<Spot> live, Optional<PlanFinding.Expected> expected, Optional<Spot> burn) {
+    record Card(List<Mark> marks, Optional<Spot> live, Optional<PlanFinding.Expected> expected, Optional<Spot> burn) {
         Card {
             marks = List.copyOf(marks);
         }
@@ -100,7 +99,11 @@ final class CardFigure {
         pen.line(half, EDGE, half, width - EDGE, Stroke.of(Tone.HAIRLINE, 1.2));
         pen.clipped(2, 2, width - 4, width - 4, () -> {
             for (Mark mark : card.marks()) {
-                mark(pen, mark, half + mark.spot().xMm() * perMm, half - mark.spot().yMm() * perMm);
+                mark(
+                        pen,
+                        mark,
+                        half + mark.spot().xMm() * perMm,
+                        half - mark.spot().yMm() * perMm);
             }
             card.expected().ifPresent(expected -> {
                 double r = Math.max(5, expected.errorMm() * perMm);
@@ -108,8 +111,9 @@ final class CardFigure {
                         Path.circle(half + expected.xMm() * perMm, half - expected.yMm() * perMm, r),
                         Stroke.dashed(Tone.WALNUT, 2, 4));
             });
-            card.burn().ifPresent(burn -> pen.circle(
-                    half + burn.xMm() * perMm, half - burn.yMm() * perMm, Math.max(5, 1.2 * perMm), Tone.BURN));
+            card.burn()
+                    .ifPresent(burn -> pen.circle(
+                            half + burn.xMm() * perMm, half - burn.yMm() * perMm, Math.max(5, 1.2 * perMm), Tone.BURN));
             card.live().ifPresent(live -> {
                 double x = half + live.xMm() * perMm;
                 double y = half - live.yMm() * perMm;
@@ -118,8 +122,7 @@ final class CardFigure {
                 pen.line(x, y - 14, x, y + 14, Stroke.of(Tone.READING, 1.6));
             });
         });
-        pen.patched(
-                width - 8, width - 8, Amount.mm(whole, 0).text(units), Lettering.CAPTION, Tone.QUIET, Anchor.END);
+        pen.patched(width - 8, width - 8, Amount.mm(whole, 0).text(units), Lettering.CAPTION, Tone.QUIET, Anchor.END);
     }
 
     private static void mark(Pen pen, Mark mark, double x, double y) {
@@ -132,8 +135,7 @@ final class CardFigure {
             case BEFORE -> pen.stroke(Path.circle(x, y, 4), Stroke.of(Tone.QUIET, 1.2));
         }
         if (mark.sort() != Sort.BEFORE) {
-            pen.text(
-                    x + 9, y - 7, String.valueOf(mark.shot()), Lettering.CAPTION, Tone.READING, Anchor.START);
+            pen.text(x + 9, y - 7, String.valueOf(mark.shot()), Lettering.CAPTION, Tone.READING, Anchor.START);
         }
     }
 
@@ -149,7 +151,9 @@ final class CardFigure {
     }
 
     private static String place(Spot spot, UnitChoice units) {
-        return Amount.mm(Math.abs(spot.xMm()), 1).text(units) + (spot.xMm() < 0 ? " left, " : " right, ")
-                + Amount.mm(Math.abs(spot.yMm()), 1).text(units) + (spot.yMm() < 0 ? " down" : " up");
+        return Amount.mm(Math.abs(spot.xMm()), 1).text(units)
+                + (spot.xMm() < 0 ? " left, " : " right, ")
+                + Amount.mm(Math.abs(spot.yMm()), 1).text(units)
+                + (spot.yMm() < 0 ? " down" : " up");
     }
 }

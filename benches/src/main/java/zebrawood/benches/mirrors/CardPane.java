@@ -55,7 +55,8 @@ final class CardPane extends Pane {
     private final boolean meter;
     private OptionalInt correcting = OptionalInt.empty();
     private Optional<Steps.At> asked = Optional.empty();
-    private CardFigure.Card drawn = new CardFigure.Card(List.of(), Optional.empty(), Optional.empty(), Optional.empty());
+    private CardFigure.Card drawn =
+            new CardFigure.Card(List.of(), Optional.empty(), Optional.empty(), Optional.empty());
     private boolean following;
     private boolean measuring;
     private boolean asks;
@@ -75,7 +76,11 @@ final class CardPane extends Pane {
         this.steps = steps;
         this.taken = taken;
         draft = place.draft();
-        meter = place.plate().source().map(Plate.Source::ratedCurrentMa).orElse(OptionalDouble.empty()).isPresent();
+        meter = place.plate()
+                .source()
+                .map(Plate.Source::ratedCurrentMa)
+                .orElse(OptionalDouble.empty())
+                .isPresent();
         card = new DrawingSurface(place.workplace().look());
         photo = new PhotoPane(place, this::put, taken);
         card.setId("card");
@@ -149,7 +154,10 @@ final class CardPane extends Pane {
     private void entered(int which) {
         if (which == 0 && fields[1].getText().isBlank()) {
             fields[1].requestFocus();
-        } else if (correcting.isEmpty() && which < 2 && fields[2].isVisible() && fields[2].getText().isBlank()) {
+        } else if (correcting.isEmpty()
+                && which < 2
+                && fields[2].isVisible()
+                && fields[2].getText().isBlank()) {
             fields[2].requestFocus();
         } else {
             take();
@@ -168,7 +176,8 @@ final class CardPane extends Pane {
             return;
         }
         if (live().isEmpty()) {
-            boolean unread = fields[0].getText().isBlank() || fields[1].getText().isBlank();
+            boolean unread =
+                    fields[0].getText().isBlank() || fields[1].getText().isBlank();
             place.workplace()
                     .tell(
                             unread
@@ -183,8 +192,7 @@ final class CardPane extends Pane {
             return;
         }
         Map<String, Draft.Text> changed = new HashMap<>();
-        changed.put(
-                Steps.FIELD, Steps.kept(steps.made(), List.of(new Steps.Made(at, Optional.empty()))));
+        changed.put(Steps.FIELD, Steps.kept(steps.made(), List.of(new Steps.Made(at, Optional.empty()))));
         where.getItems().clear();
         Draft.put(changed, Practice.SHOT, "");
         photo.taken();
@@ -259,7 +267,8 @@ final class CardPane extends Pane {
             return Optional.empty();
         }
         try {
-            return Optional.of(Typed.read(typed.text(), quantity(which), typed.units()).base());
+            return Optional.of(
+                    Typed.read(typed.text(), quantity(which), typed.units()).base());
         } catch (UnreadableException wrong) {
             return Optional.empty();
         }
@@ -303,7 +312,10 @@ final class CardPane extends Pane {
 
     /** Whether this is practice, and the pretend card was not shot at yet. */
     boolean isToBeShot() {
-        return practice.isPresent() && asks && correcting.isEmpty() && draft.text(Practice.SHOT).isEmpty();
+        return practice.isPresent()
+                && asks
+                && correcting.isEmpty()
+                && draft.text(Practice.SHOT).isEmpty();
     }
 
     /** Where one types first. */
@@ -324,8 +336,10 @@ final class CardPane extends Pane {
         UnitChoice units = place.units();
         asked = finding.map(PlanFinding::next)
                 .filter(next -> next.act() == PlanFinding.Act.SHOOT || next.act() == PlanFinding.Act.TURN)
-                .map(next -> new Steps.At(next.mirror().orElse(2), next.gantryMm().orElse(0), next.carriageMm()));
-        boolean shoots = finding.filter(f -> f.next().act() == PlanFinding.Act.SHOOT).isPresent();
+                .map(next ->
+                        new Steps.At(next.mirror().orElse(2), next.gantryMm().orElse(0), next.carriageMm()));
+        boolean shoots =
+                finding.filter(f -> f.next().act() == PlanFinding.Act.SHOOT).isPresent();
         asks = shoots && measuring;
         offer(finding, shoots);
         List<Steps.At> shots = steps.shots();
@@ -355,9 +369,7 @@ final class CardPane extends Pane {
                 reads ? live() : Optional.empty(),
                 correcting.isPresent() ? Optional.empty() : finding.flatMap(PlanFinding::expected),
                 burn());
-        card.show(
-                (pen, width, height) -> CardFigure.draw(pen, drawn, units, width),
-                CardFigure.words(drawn, units));
+        card.show((pen, width, height) -> CardFigure.draw(pen, drawn, units, width), CardFigure.words(drawn, units));
         if (photo.isVisible() && !reads) {
             photo.close();
         }
@@ -394,8 +406,7 @@ final class CardPane extends Pane {
             offered.add(new Where("as asked", asked));
             for (double g : new double[] {run.yNearMm(), run.yFarMm()}) {
                 String gantry = g == run.yNearMm() ? "gantry near" : "gantry far";
-                offered.add(
-                        new Where("mirror 2, " + gantry, Optional.of(new Steps.At(1, g, OptionalDouble.empty()))));
+                offered.add(new Where("mirror 2, " + gantry, Optional.of(new Steps.At(1, g, OptionalDouble.empty()))));
                 for (double d : new double[] {run.xNearMm(), run.xFarMm()}) {
                     offered.add(new Where(
                             "head " + (d == run.xNearMm() ? "near, " : "far, ") + gantry,
@@ -433,12 +444,12 @@ final class CardPane extends Pane {
             }
             Steps.At there = made.get(i).shot().get();
             boolean same = at.filter(there::equals).isPresent();
-            boolean sameCard = at.filter(place -> place.mirror() == there.mirror()).isPresent();
+            boolean sameCard =
+                    at.filter(place -> place.mirror() == there.mirror()).isPresent();
             boolean being = correcting.isPresent() && correcting.getAsInt() == shot;
             if (shot < marks.size() && sameCard && !being) {
-                CardFigure.Sort sort = i < lastTurn
-                        ? CardFigure.Sort.BEFORE
-                        : same ? CardFigure.Sort.HERE : CardFigure.Sort.ELSEWHERE;
+                CardFigure.Sort sort =
+                        i < lastTurn ? CardFigure.Sort.BEFORE : same ? CardFigure.Sort.HERE : CardFigure.Sort.ELSEWHERE;
                 sorted.add(new CardFigure.Mark(marks.get(shot), shot + 1, sort));
             }
             shot++;

@@ -24,8 +24,7 @@ final class CardSheet {
         for (String line : pen.wrapped(
                 "Print at 100 %, not fitted to the page. Measure the ruler: it must be 100 mm long. Cut out along the "
                         + "edges, tape the card over the opening, cross on its middle, this side to the beam.",
-                width - 2 * LEFT,
-                Lettering.TEXT)) {
+                width - 2 * LEFT, Lettering.TEXT)) {
             pen.text(LEFT, y, line, Lettering.TEXT, Tone.INK, Anchor.START);
             y += 5 * MM;
         }
@@ -78,7 +77,8 @@ final class CardSheet {
         for (int r = 1; r <= 30; r++) {
             if (r <= 10 || r % 5 == 0) {
                 pen.stroke(
-                        Path.circle(cx, cy, r * MM), Stroke.of(r % 5 == 0 ? Tone.INK : Tone.QUIET, r % 5 == 0 ? 0.8 : 0.4));
+                        Path.circle(cx, cy, r * MM),
+                        Stroke.of(r % 5 == 0 ? Tone.INK : Tone.QUIET, r % 5 == 0 ? 0.8 : 0.4));
             }
         }
         pen.line(cx - 33 * MM, cy, cx + 33 * MM, cy, ink);

@@ -58,25 +58,21 @@ public final class MirrorsBench implements Bench<PlanReadings, PlanFinding> {
     static final Choice NO_CARD = new Choice("no", "none goes there");
 
     public static final FieldList FIELDS = FieldList.of(
-                    Field.amount(Y_NEAR, "mirror 1 to 2, near", Quantity.LENGTH).needed(),
-                    Field.amount(Y_FAR, "mirror 1 to 2, far", Quantity.LENGTH).needed(),
-                    Field.amount(X_NEAR, "mirror 2 to head, near", Quantity.LENGTH)
-                            .needed(),
-                    Field.amount(X_FAR, "mirror 2 to head, far", Quantity.LENGTH)
-                            .needed(),
-                    Field.oneOf(OPTICS, "mirrors and lens", OPTICS_CHOICES),
-                    Field.oneOf(BED, "bed", BED_CHOICES),
-                    Field.either(CARD, "before mirror 2", TAKES_CARD, NO_CARD),
-                    Field.amount(MARK_ERROR, "a mark is read to", Quantity.LENGTH)
-                            .usually(Amount.mm(PlanReadings.MARK_ERROR_MM, 1)),
-                    Field.amount(TOLERANCE, "corners at most apart", Quantity.LENGTH)
-                            .usually(Amount.mm(PlanReadings.TOLERANCE_MM, 1)),
-                    Field.amount(POINTER_X, "pointer, right", Quantity.LENGTH)
-                            .together()
-                            .anew(),
-                    Field.amount(POINTER_Y, "pointer, up", Quantity.LENGTH)
-                            .together()
-                            .anew());
+            Field.amount(Y_NEAR, "mirror 1 to 2, near", Quantity.LENGTH).needed(),
+            Field.amount(Y_FAR, "mirror 1 to 2, far", Quantity.LENGTH).needed(),
+            Field.amount(X_NEAR, "mirror 2 to head, near", Quantity.LENGTH).needed(),
+            Field.amount(X_FAR, "mirror 2 to head, far", Quantity.LENGTH).needed(),
+            Field.oneOf(OPTICS, "mirrors and lens", OPTICS_CHOICES),
+            Field.oneOf(BED, "bed", BED_CHOICES),
+            Field.either(CARD, "before mirror 2", TAKES_CARD, NO_CARD),
+            Field.amount(MARK_ERROR, "a mark is read to", Quantity.LENGTH)
+                    .usually(Amount.mm(PlanReadings.MARK_ERROR_MM, 1)),
+            Field.amount(TOLERANCE, "corners at most apart", Quantity.LENGTH)
+                    .usually(Amount.mm(PlanReadings.TOLERANCE_MM, 1)),
+            Field.amount(POINTER_X, "pointer, right", Quantity.LENGTH)
+                    .together()
+                    .anew(),
+            Field.amount(POINTER_Y, "pointer, up", Quantity.LENGTH).together().anew());
 
     /** What is known of both mounts, as a draft keeps it. */
     public record Known(List<PlanReadings.Mount> mounts) {

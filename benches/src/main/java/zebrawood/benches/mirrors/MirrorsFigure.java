@@ -46,7 +46,8 @@ public final class MirrorsFigure implements Exhibit<PlanReadings, PlanFinding> {
     public Figure figure(PlanReadings readings, PlanFinding finding, UnitChoice units) {
         return (pen, width, height) -> {
             double reach = Math.max(
-                    reach(finding.now()), finding.before().map(MirrorsFigure::reach).orElse(0.0));
+                    reach(finding.now()),
+                    finding.before().map(MirrorsFigure::reach).orElse(0.0));
             double perMm = reach == 0 ? 1 : (CARD - 6) / reach;
             double half = width / 2;
             map(pen, finding, finding.before(), "as found", finding.run(), perMm, 0, half - 10, height, units);
@@ -87,8 +88,7 @@ public final class MirrorsFigure implements Exhibit<PlanReadings, PlanFinding> {
         pen.text(
                 left + width / 2,
                 31,
-                beam.map(known ->
-                                Amount.mm(spread(known.corners()), 2).text(units) + " apart at worst")
+                beam.map(known -> Amount.mm(spread(known.corners()), 2).text(units) + " apart at worst")
                         .orElse("not known"),
                 Lettering.CAPTION,
                 Tone.QUIET,
@@ -138,14 +138,12 @@ public final class MirrorsFigure implements Exhibit<PlanReadings, PlanFinding> {
                 "mirror 1 to 2",
                 "near and far",
                 Amount.told(Quantity.LENGTH, run.yNearMm()).text(units) + ", "
-                        + Amount.told(Quantity.LENGTH, run.yFarMm())
-                                .text(units)));
+                        + Amount.told(Quantity.LENGTH, run.yFarMm()).text(units)));
         rows.add(List.of(
                 "mirror 2 to head",
                 "near and far",
                 Amount.told(Quantity.LENGTH, run.xNearMm()).text(units) + ", "
-                        + Amount.told(Quantity.LENGTH, run.xFarMm())
-                                .text(units)));
+                        + Amount.told(Quantity.LENGTH, run.xFarMm()).text(units)));
         int shot = 0;
         for (int i = 0; i < readings.steps().size(); i++) {
             PlanReadings.Step step = readings.steps().get(i);
@@ -176,9 +174,7 @@ public final class MirrorsFigure implements Exhibit<PlanReadings, PlanFinding> {
         String x = asTyped.getOrDefault(at + "xMm", Amount.mm(shot.xMm(), 2).number(units));
         String y = asTyped.getOrDefault(at + "yMm", Amount.mm(shot.yMm(), 2).number(units));
         String current = shot.currentMa().isPresent()
-                ? ", "
-                        + new Amount(Quantity.CURRENT, shot.currentMa().getAsDouble(), 1)
-                                .text(units)
+                ? ", " + new Amount(Quantity.CURRENT, shot.currentMa().getAsDouble(), 1).text(units)
                 : "";
         return x + " right, " + y + " up" + current;
     }

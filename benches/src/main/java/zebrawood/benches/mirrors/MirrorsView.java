@@ -1,5 +1,6 @@
 package zebrawood.benches.mirrors;
 
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -40,9 +41,10 @@ import zebrawood.kit.view.Words;
 final class MirrorsView extends Pane {
 
     private static final double LEAST = 640;
-    private static final double FIELD_WIDTH = 100;
+    private static final double FIELD_WIDTH = 88;
     private static final double FIELD_HEIGHT = 34;
     private static final double STRIP = 62;
+    private static final double CELL = 80;
     /** where a draft keeps which other way of working is shown */
     private static final String SCHOOL = "school";
     /** from one pretend machine's number to the next one's */
@@ -95,14 +97,11 @@ final class MirrorsView extends Pane {
             name.setLabelFor(run.field());
             runNames.add(name);
         }
-        others = List.of(
-                        MirrorsBench.MARK_ERROR,
-                        MirrorsBench.TOLERANCE,
-                        MirrorsBench.POINTER_X,
-                        MirrorsBench.POINTER_Y)
-                .stream()
-                .map(name -> new ReadingField(MirrorsBench.FIELDS.field(name)))
-                .toList();
+        others =
+                List.of(MirrorsBench.MARK_ERROR, MirrorsBench.TOLERANCE, MirrorsBench.POINTER_X, MirrorsBench.POINTER_Y)
+                        .stream()
+                        .map(name -> new ReadingField(MirrorsBench.FIELDS.field(name)))
+                        .toList();
         ChoiceField at2 = new ChoiceField(
                 MirrorsBench.CARD, "before mirror 2", List.of(MirrorsBench.TAKES_CARD, MirrorsBench.NO_CARD));
         List<ChoiceField> choices = new ArrayList<>(List.of(optics, bed, at2));
@@ -130,11 +129,18 @@ final class MirrorsView extends Pane {
                     event.consume();
                 }
             });
-            cells.add(cell(choice.getAccessibleText(), choice));
+            VBox cell = cell(choice.getAccessibleText(), choice);
+            if (choice == optics || choice == bed) {
+                cell.getChildren().add(Words.label(onRecord(choice == optics ? "cleaning" : "level"), "caption"));
+            }
+            cells.add(cell);
         }
         cells.add(cell(others.get(0).title(), others.get(0)));
         cells.add(cell(others.get(1).title(), others.get(1)));
-        HBox spot = new HBox(12, cell(others.get(2).title(), others.get(2)), cell(others.get(3).title(), others.get(3)));
+        HBox spot = new HBox(
+                12,
+                cell(others.get(2).title(), others.get(2)),
+                cell(others.get(3).title(), others.get(3)));
         pointer = new VBox(
                 4,
                 Words.label("The pointer, last", "stage"),
@@ -150,11 +156,40 @@ final class MirrorsView extends Pane {
         step.setGraphicTextGap(12);
         step.setMaxWidth(Double.MAX_VALUE);
         step.setOnAction(event -> takeStep());
-        getChildren().addAll(heading, way, card, turns, schoolHead, school, stripName, card.where(), strip, pointer, corners);
+        getChildren()
+                .addAll(
+                        heading,
+                        way,
+                        card,
+                        turns,
+                        schoolHead,
+                        school,
+                        stripName,
+                        card.where(),
+                        strip,
+                        pointer,
+                        corners);
         getChildren().addAll(runs);
         getChildren().addAll(runNames);
         getChildren().addAll(cells);
         setMinHeight(LEAST);
+    }
+
+    /** What is on record of it, and how old that is. */
+    private String onRecord(String what) {
+        return place.known(what)
+                .map(known -> {
+                    long days = Math.max(
+                            0,
+                            ChronoUnit.DAYS.between(
+                                    place.workplace().local(known.since()).toLocalDate(),
+                                    place.workplace()
+                                            .local(place.workplace().now())
+                                            .toLocalDate()));
+                    String cleaned = what.equals("cleaning") ? known.figure() + " cleaned " : known.figure() + ", ";
+                    return cleaned + (days == 0 ? "today" : days == 1 ? "1 day ago" : days + " days ago");
+                })
+                .orElse("nothing on record");
     }
 
     private static VBox cell(String name, Node field) {
@@ -208,9 +243,8 @@ final class MirrorsView extends Pane {
 
     /** What is still to be said before the first shot; empty where all is. */
     private Optional<String> ready() {
-        Optional<ReadingField> run = runs.stream()
-                .filter(field -> field.field().getText().isBlank())
-                .findFirst();
+        Optional<ReadingField> run =
+                runs.stream().filter(field -> field.field().getText().isBlank()).findFirst();
         if (run.isPresent()) {
             return Optional.of("Measure along the beam: " + words(run.get()) + ".");
         }
@@ -283,7 +317,8 @@ final class MirrorsView extends Pane {
         UnitChoice units = place.units();
         boolean begun = isBegun();
         List<Spot> marks = marks();
-        if (card.correcting().isPresent() && card.correcting().getAsInt() >= steps.shots().size()) {
+        if (card.correcting().isPresent()
+                && card.correcting().getAsInt() >= steps.shots().size()) {
             card.correct(OptionalInt.empty());
         }
         card.show(finding(), marks, showing.measuring(), practice());
@@ -295,12 +330,14 @@ final class MirrorsView extends Pane {
         PlanReadings.Run proposed = MirrorsBench.proposed(place.plate());
         double[] about = {proposed.yNearMm(), proposed.yFarMm(), proposed.xNearMm(), proposed.xFarMm()};
         for (int i = 0; i < runs.size(); i++) {
-            runs.get(i)
-                    .field()
-                    .setPromptText(about(about[i], units));
+            runs.get(i).field().setPromptText(about(about[i], units));
         }
-        others.get(0).field().setPromptText(Amount.mm(PlanReadings.MARK_ERROR_MM, 1).number(units));
-        others.get(1).field().setPromptText(Amount.mm(PlanReadings.TOLERANCE_MM, 1).number(units));
+        others.get(0)
+                .field()
+                .setPromptText(Amount.mm(PlanReadings.MARK_ERROR_MM, 1).number(units));
+        others.get(1)
+                .field()
+                .setPromptText(Amount.mm(PlanReadings.TOLERANCE_MM, 1).number(units));
         boolean done = begun && act().filter(PlanFinding.Act.DONE::equals).isPresent();
         pointer.setVisible(done);
         for (int i = 0; i < others.size(); i++) {
@@ -314,7 +351,8 @@ final class MirrorsView extends Pane {
         corners.setVisible(done);
         if (done) {
             corners.show(
-                    new MirrorsFigure().figure(showing.readings().orElseThrow(), finding().orElseThrow(), units),
+                    new MirrorsFigure()
+                            .figure(showing.readings().orElseThrow(), finding().orElseThrow(), units),
                     "the corners of the bed as found and as left");
         }
         String chosen = draft.text(SCHOOL);
@@ -347,7 +385,7 @@ final class MirrorsView extends Pane {
     }
 
     private static String about(double mm, UnitChoice units) {
-        return "about " + Amount.mm(mm, 0).number(units);
+        return Amount.mm(mm, 0).number(units);
     }
 
     /** The marks that are readable, in the order of the shots, up to the first that is not. */
@@ -376,13 +414,15 @@ final class MirrorsView extends Pane {
 
     private void showWay(boolean begun, UnitChoice units) {
         Optional<PlanFinding> found = finding();
-        Set<Integer> lit = turns.inHand().stream().map(PlanReadings.Turn::mirror).collect(Collectors.toSet());
+        Set<Integer> lit =
+                turns.inHand().stream().map(PlanReadings.Turn::mirror).collect(Collectors.toSet());
         found.flatMap(PlanFinding::fault).flatMap(PlanFinding.Fault::mirror).ifPresent(lit::add);
         WayFigure.Way drawn = new WayFigure.Way(
                 run(),
                 found.filter(f -> f.shots() > 0).map(PlanFinding::now),
                 begun ? card.at() : Optional.empty(),
                 lit,
+                found.flatMap(PlanFinding::fault).map(PlanFinding.Fault::kind),
                 begun);
         score(found);
         heading.show((isPractising() ? "Practice. " : "") + head(begun, units));
@@ -417,7 +457,8 @@ final class MirrorsView extends Pane {
         }
         String apart = found.get().worstSpreadMm().isPresent()
                 ? "The worst corners are "
-                        + Amount.mm(found.get().worstSpreadMm().getAsDouble(), 1).text(units) + " apart"
+                        + Amount.mm(found.get().worstSpreadMm().getAsDouble(), 1)
+                                .text(units) + " apart"
                 : "The corners are not known yet";
         if (found.get().fault().isPresent()) {
             return fault(found.get().fault().get());
@@ -543,6 +584,7 @@ final class MirrorsView extends Pane {
 
     private void school(String chosen) {
         draft.typeAll(Map.of(SCHOOL, new Draft.Text(chosen, UnitChoice.METRIC)));
+        Platform.runLater(() -> missing().ifPresent(Node::requestFocus));
     }
 
     boolean isPractising() {
@@ -579,8 +621,7 @@ final class MirrorsView extends Pane {
                 Draft.put(changed, field, "");
             }
         }
-        for (String field :
-                List.of(Practice.FIELD, Practice.SHOT, LENT, MirrorsBench.BEGUN, Steps.FIELD, SCHOOL)) {
+        for (String field : List.of(Practice.FIELD, Practice.SHOT, LENT, MirrorsBench.BEGUN, Steps.FIELD, SCHOOL)) {
             Draft.put(changed, field, "");
         }
         card.correct(OptionalInt.empty());
@@ -614,7 +655,7 @@ final class MirrorsView extends Pane {
     }
 
     private void layOutBegin(double width, double height, double top) {
-        double cellsHeight = 3 * 64;
+        double cellsHeight = 2.4 * CELL;
         double drawing = height - top - cellsHeight - 12;
         way.resizeRelocate(12, top, width - 24, drawing);
         WayFigure.Plan plan = WayFigure.Plan.of(run(), width - 24, drawing, false);
@@ -633,7 +674,7 @@ final class MirrorsView extends Pane {
             double wide = Math.max(150, cell.prefWidth(-1));
             if (at + wide > width - 12) {
                 at = 24;
-                y += 64;
+                y += CELL;
             }
             cell.resizeRelocate(at, y, wide, cell.prefHeight(wide));
             at += wide + 20;

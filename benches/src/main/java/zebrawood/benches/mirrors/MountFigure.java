@@ -108,7 +108,8 @@ final class MountFigure {
 
     /** {@code B clockwise 0.26}. */
     static String words(PlanReadings.Turn turn) {
-        return turn.screw() + (turn.turns() < 0 ? " anticlockwise " : " clockwise ")
+        return turn.screw()
+                + (turn.turns() < 0 ? " anticlockwise " : " clockwise ")
                 + Amount.plain(Math.abs(turn.turns()), 2).number(UnitChoice.METRIC);
     }
 

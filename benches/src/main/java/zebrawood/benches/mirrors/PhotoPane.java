@@ -197,7 +197,12 @@ final class PhotoPane extends Pane {
             pen.line(x - 8, y, x + 8, y, Stroke.of(Tone.WALNUT, 2));
             pen.line(x, y - 8, x, y + 8, Stroke.of(Tone.WALNUT, 2));
             pen.patched(
-                    x + 12, y - 4, i == 0 ? "0" : i == 1 ? "20" : "cross", Lettering.CAPTION, Tone.WALNUT, Anchor.START);
+                    x + 12,
+                    y - 4,
+                    i == 0 ? "0" : i == 1 ? "20" : "cross",
+                    Lettering.CAPTION,
+                    Tone.WALNUT,
+                    Anchor.START);
         }
         mark.ifPresent(at -> {
             double x = at.x() * scale();

@@ -13,7 +13,9 @@ import zebrawood.core.mirrors.MirrorPlan;
 import zebrawood.core.mirrors.PlanFinding;
 import zebrawood.core.mirrors.PlanReadings;
 
-/** A pretend machine, as large as the real one, to shoot at and to turn screws of; the same number is the same machine. */
+/**
+ * A pretend machine, as large as the real one, to shoot at and to turn screws of; the same number is the same machine.
+ */
 final class Practice {
 
     /** where a draft keeps the number of the machine; empty where nobody practises */
@@ -45,9 +47,7 @@ final class Practice {
 
     private Flaw flaw() {
         Flaw[] all = Flaw.values();
-        return number % FLAWED == 0
-                ? all[1 + (int) Math.floorMod(number / FLAWED, (long) all.length - 1)]
-                : Flaw.NONE;
+        return number % FLAWED == 0 ? all[1 + (int) Math.floorMod(number / FLAWED, (long) all.length - 1)] : Flaw.NONE;
     }
 
     private Gantry machine() {
@@ -71,7 +71,8 @@ final class Practice {
     private Gantry after(List<Steps.Made> steps) {
         Gantry machine = machine();
         for (Steps.Made step : steps) {
-            step.turn().ifPresent(turn -> machine.turn(turn.mirror(), turn.screw().ordinal(), turn.turns()));
+            step.turn()
+                    .ifPresent(turn -> machine.turn(turn.mirror(), turn.screw().ordinal(), turn.turns()));
             step.shot().ifPresent(at -> shoot(machine, at));
         }
         return machine;
@@ -83,7 +84,8 @@ final class Practice {
     }
 
     private static Spot shoot(Gantry machine, Steps.At at) {
-        double[] mark = machine.shoot(at.mirror(), at.gantryMm(), at.carriageMm().orElse(0));
+        double[] mark =
+                machine.shoot(at.mirror(), at.gantryMm(), at.carriageMm().orElse(0));
         return new Spot(mark[0], mark[1]);
     }
 
@@ -98,8 +100,7 @@ final class Practice {
         int shots = 0;
         while (steps.size() < MOST_STEPS) {
             PlanFinding.Next next = new MirrorPlan()
-                    .evaluate(new PlanReadings(
-                            run, List.of(), steps, OptionalDouble.empty(), OptionalDouble.empty()))
+                    .evaluate(new PlanReadings(run, List.of(), steps, OptionalDouble.empty(), OptionalDouble.empty()))
                     .finding()
                     .next();
             if (next.act() == PlanFinding.Act.TURN) {
@@ -111,8 +112,8 @@ final class Practice {
                 Steps.At at = new Steps.At(
                         next.mirror().orElseThrow(), next.gantryMm().orElseThrow(), next.carriageMm());
                 Spot mark = shoot(machine, at);
-                steps.add(PlanReadings.Step.of(new PlanReadings.Shot(
-                        at.mirror(), at.gantryMm(), at.carriageMm(), mark.xMm(), mark.yMm())));
+                steps.add(PlanReadings.Step.of(
+                        new PlanReadings.Shot(at.mirror(), at.gantryMm(), at.carriageMm(), mark.xMm(), mark.yMm())));
                 shots++;
             } else {
                 return shots;

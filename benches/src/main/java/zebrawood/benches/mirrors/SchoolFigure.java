@@ -18,12 +18,14 @@ import zebrawood.kit.figure.Stroke;
 import zebrawood.kit.theme.Lettering;
 import zebrawood.kit.theme.Tone;
 
-/** What the other schools do, drawn: near and far by hand from marks that are there, and centring with what it cannot see. */
+/**
+ * What the other schools do, drawn: near and far by hand from marks that are there, and centring with what it cannot
+ * see.
+ */
 final class SchoolFigure {
 
     /** lever arm and pitch of a usual mount, mm: by hand one has to take some */
-    private static final NearFarReadings.Screws USUAL =
-            new NearFarReadings.Screws(40, 40, 0.5, OptionalDouble.empty());
+    private static final NearFarReadings.Screws USUAL = new NearFarReadings.Screws(40, 40, 0.5, OptionalDouble.empty());
 
     private SchoolFigure() {}
 
@@ -38,8 +40,8 @@ final class SchoolFigure {
             Outcome<NearFarFinding> outcome = new MirrorNearFar().evaluate(both);
             NearFarFinding found = outcome.finding();
             double run = both.farDistanceMm() - both.nearDistanceMm();
-            lines.add(both.mirror() + ": far minus near is "
-                    + mm(found.separationMm(), 1, units) + " over a run of " + mm(run, 0, units) + ".");
+            lines.add(both.mirror() + ": far minus near is " + mm(found.separationMm(), 1, units) + " over a run of "
+                    + mm(run, 0, units) + ".");
             lines.add("That is a lean of " + mrad(Math.abs(found.beamAngleXMrad())) + " to the side and "
                     + mrad(Math.abs(found.beamAngleYMrad())) + " up or down.");
             lines.add("With screws of " + mm(0.5, 1, units) + " pitch on arms of " + mm(40, 0, units)

@@ -117,8 +117,8 @@ final class Steps {
             }
             PlanReadings.Shot shot = steps.get(i).shot().orElseThrow();
             String at = "steps[" + i + "].shot.";
-            made.add(new Made(
-                    Optional.of(new At(shot.mirror(), shot.gantryMm(), shot.carriageMm())), Optional.empty()));
+            made.add(
+                    new Made(Optional.of(new At(shot.mirror(), shot.gantryMm(), shot.carriageMm())), Optional.empty()));
             texts.put(x(shots), Draft.retyped(asTyped.get(at + "xMm"), shot.xMm(), Quantity.LENGTH));
             texts.put(y(shots), Draft.retyped(asTyped.get(at + "yMm"), shot.yMm(), Quantity.LENGTH));
             if (shot.currentMa().isPresent()) {

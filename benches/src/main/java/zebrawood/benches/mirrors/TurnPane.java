@@ -45,6 +45,7 @@ final class TurnPane extends Pane {
     private List<PlanReadings.Turn> asked = List.of();
     /** the same, screw by screw: one that goes over and back is one */
     private List<List<PlanReadings.Turn>> screws = List.of();
+
     private boolean open;
 
     /**
@@ -242,7 +243,7 @@ final class TurnPane extends Pane {
         double words = Math.min(width, otherwise.prefWidth(-1));
         boolean beside = head.prefWidth(-1) + words + 8 <= width;
         head.resizeRelocate(0, 0, beside ? width - words : width, 22);
-        otherwise.resizeRelocate(beside ? width - words : -4, beside ? -1 : height - 24, words, 24);
+        otherwise.resizeRelocate(beside ? width - words : -4, beside ? -4 : height - 28, words, 28);
         caption.resizeRelocate(0, 23, width, 18);
         double foot = (open ? 20 + FIELD + 4 : 0) + (beside ? 0 : 26);
         drawing.resizeRelocate(0, 46, width, Math.max(100, height - 46 - foot));

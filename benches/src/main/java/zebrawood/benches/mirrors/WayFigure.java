@@ -34,6 +34,7 @@ final class WayFigure {
     private static final double ERROR_PX = 30;
 
     private static final double CARD = 9;
+    private static final String LOOK = "look here";
 
     /**
      * What is drawn.
@@ -41,6 +42,7 @@ final class WayFigure {
      * @param beam how it runs, once that is known
      * @param at where a card is shot at next
      * @param lit mirrors whose screws are turned now
+     * @param fault what no screw mends, where that was found
      * @param known whether the runs were measured; otherwise they are only proposed, and dashed
      */
     record Way(
@@ -48,6 +50,7 @@ final class WayFigure {
             Optional<PlanFinding.Beam> beam,
             Optional<Steps.At> at,
             Set<Integer> lit,
+            Optional<PlanFinding.Kind> fault,
             boolean known) {
         Way {
             lit = Set.copyOf(lit);
@@ -112,7 +115,8 @@ final class WayFigure {
 
     private static double largest(PlanFinding.Beam beam, PlanReadings.Run run) {
         double most = Math.max(
-                first(beam, run.yFarMm()).fromCentreMm(), first(beam, run.yNearMm()).fromCentreMm());
+                first(beam, run.yFarMm()).fromCentreMm(),
+                first(beam, run.yNearMm()).fromCentreMm());
         for (double g : new double[] {run.yNearMm(), run.yFarMm()}) {
             for (double d : new double[] {run.xNearMm(), run.xFarMm()}) {
                 most = Math.max(most, second(beam, g, d).fromCentreMm());
@@ -132,7 +136,8 @@ final class WayFigure {
     private static Spot second(PlanFinding.Beam beam, double g, double d) {
         Spot start = first(beam, g);
         return new Spot(
-                start.xMm() + beam.xRun().xMrad() * d / 1000, start.yMm() + beam.xRun().yMrad() * d / 1000);
+                start.xMm() + beam.xRun().xMrad() * d / 1000,
+                start.yMm() + beam.xRun().yMrad() * d / 1000);
     }
 
     private void draw() {
@@ -146,7 +151,19 @@ final class WayFigure {
                 pen.line(plan.x() - 10, each, right - 6, each, Stroke.dashed(Tone.QUIET, 1.2, 5));
             }
         }
-        pen.line(plan.x() - 10, gantry, right - 6, gantry, Stroke.of(Tone.INK, 3));
+        boolean bent = way.fault().filter(PlanFinding.Kind.RAILS::equals).isPresent();
+        pen.rectangle(
+                plan.x() - 10,
+                gantry - 5,
+                right - plan.x() + 4,
+                10,
+                Tone.BAND,
+                bent ? Stroke.of(Tone.FAIL, 3) : Stroke.of(Tone.INK, 1.4));
+        boolean clipped = way.fault().filter(PlanFinding.Kind.CLIPPING::equals).isPresent();
+        if (bent || clipped) {
+            double at = plan.head(way.run().xFarMm() * (bent ? 0.5 : 0.85));
+            pen.patched(at, gantry - 16, LOOK, Lettering.TEXT_BOLD, Tone.FAIL, Anchor.MIDDLE);
+        }
         if (way.known()) {
             beam(gantry);
         } else {
@@ -187,9 +204,8 @@ final class WayFigure {
         Stroke stroke = way.beam().isPresent() ? Stroke.of(Tone.BEAM, 2) : Stroke.dashed(Tone.BEAM, 1.6, 6);
         double tube = plan.head(way.run().xFarMm() * 0.3);
         double end = way.at()
-                .map(at -> at.carriageMm().isPresent()
-                        ? plan.head(at.carriageMm().getAsDouble())
-                        : plan.x())
+                .map(at ->
+                        at.carriageMm().isPresent() ? plan.head(at.carriageMm().getAsDouble()) : plan.x())
                 .orElse(plan.head(way.run().xFarMm()));
         double start = way.beam().map(beam -> -first(beam, 0).xMm() * perMm).orElse(0.0);
         double turn = way.beam().map(beam -> -first(beam, g).xMm() * perMm).orElse(0.0);
@@ -249,7 +265,14 @@ final class WayFigure {
             pen.text(x + 18, y - 12, "mirror " + number, Lettering.SMALL, Tone.INK, Anchor.START);
         }
         if (lit) {
-            pen.text(left, y + 14, "turn here", Lettering.CAPTION, Tone.WALNUT, Anchor.END);
+            boolean faulty = way.fault().isPresent();
+            pen.text(
+                    left,
+                    y + 14,
+                    faulty ? LOOK : "turn here",
+                    Lettering.CAPTION,
+                    faulty ? Tone.FAIL : Tone.WALNUT,
+                    Anchor.END);
         }
     }
 
@@ -269,11 +292,13 @@ final class WayFigure {
         }
         way.at().ifPresent(at -> {
             double x = plan.head(at.carriageMm().orElse(0));
-            if (places.stream().noneMatch(head -> Math.abs(head - at.carriageMm().orElse(-1)) < 0.5)) {
+            if (places.stream()
+                    .noneMatch(head -> Math.abs(head - at.carriageMm().orElse(-1)) < 0.5)) {
                 card(x, gantry, true);
             }
             double room = pen.textWidth("shoot here", Lettering.TEXT_BOLD) / 2;
-            double middle = Math.min(Math.max(x, plan.x() + room + 8), plan.head(way.run().xFarMm()) - room + 14);
+            double middle = Math.min(
+                    Math.max(x, plan.x() + room + 8), plan.head(way.run().xFarMm()) - room + 14);
             boolean below = gantry - near < 40;
             pen.patched(
                     middle, gantry + (below ? 28 : -34), "shoot here", Lettering.TEXT_BOLD, Tone.WALNUT, Anchor.MIDDLE);
@@ -338,12 +363,7 @@ final class WayFigure {
             Spot start = first ? first(beam, 0) : second(beam, g, 0);
             Spot atNear = first ? first(beam, nearMm) : second(beam, g, nearMm);
             Spot atFar = first ? first(beam, farMm) : second(beam, g, farMm);
-            pen.line(
-                    mirror,
-                    middle - start.yMm() * perMm,
-                    far,
-                    middle - atFar.yMm() * perMm,
-                    Stroke.of(Tone.BEAM, 2));
+            pen.line(mirror, middle - start.yMm() * perMm, far, middle - atFar.yMm() * perMm, Stroke.of(Tone.BEAM, 2));
             double apart = Math.abs(atFar.yMm() - atNear.yMm());
             pen.text(
                     left,

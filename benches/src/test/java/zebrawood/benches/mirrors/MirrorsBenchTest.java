@@ -67,7 +67,10 @@ class MirrorsBenchTest {
     void nothingIsShotBeforeRunsOpticsAndBedAreKnown() {
         try (BenchSeat<PlanReadings, PlanFinding> seat = seat()) {
             assertThat(seat.act()).startsWith("Measure along the beam: mirror 1 to mirror 2, gantry as near");
-            seat.put("run.yNearMm", "620").put("run.yFarMm", "120").put("run.xNearMm", "120").put("run.xFarMm", "820");
+            seat.put("run.yNearMm", "620")
+                    .put("run.yFarMm", "120")
+                    .put("run.xNearMm", "120")
+                    .put("run.xFarMm", "820");
             assertThat(seat.problem("run.yFarMm")).isEqualTo("far must be farther than near");
             seat.put("run.yNearMm", "120").put("run.yFarMm", "24.4in");
             assertThat(seat.act()).startsWith("Look at the mirrors and the lens.");
@@ -131,7 +134,9 @@ class MirrorsBenchTest {
             assertThat(Double.parseDouble(seat.words("mark-x"))).isCloseTo(3, within(0.15));
             assertThat(Double.parseDouble(seat.words("mark-y"))).isCloseTo(2, within(0.15));
             click(seat, 26, 25);
-            seat.until("set by hand it stands where it was put", () -> seat.words("mark-x").equals("1.0"));
+            seat.until(
+                    "set by hand it stands where it was put",
+                    () -> seat.words("mark-x").equals("1.0"));
             BenchSeat.onScreen(() -> {
                 ((MirrorsView) seat.bench().view()).card().take();
                 return null;

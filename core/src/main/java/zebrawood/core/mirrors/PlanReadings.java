@@ -182,12 +182,7 @@ public record PlanReadings(
      * @param currentMa what the meter showed, mA, 0 or more; marks of other currents differ in size
      */
     public record Shot(
-            int mirror,
-            double gantryMm,
-            OptionalDouble carriageMm,
-            double xMm,
-            double yMm,
-            OptionalDouble currentMa) {
+            int mirror, double gantryMm, OptionalDouble carriageMm, double xMm, double yMm, OptionalDouble currentMa) {
 
         /** One without a meter. */
         public Shot(int mirror, double gantryMm, OptionalDouble carriageMm, double xMm, double yMm) {

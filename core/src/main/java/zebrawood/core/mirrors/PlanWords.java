@@ -12,8 +12,9 @@ final class PlanWords {
 
     private static final String SAFELY = "Lowest power that marks, one short pulse; eyes and hands out of the path.";
 
-    private static final String UNSEEN = "No card goes before mirror 2, so it is skipped: where no mark shows, the beam "
-            + "missed a mirror. Stop then, and find where it went. ";
+    private static final String UNSEEN =
+            "No card goes before mirror 2, so it is skipped: where no mark shows, the beam "
+                    + "missed a mirror. Stop then, and find where it went. ";
 
     /** what a place loses by being said to a tenth of a millimetre in both directions */
     private static final double ROUNDED_MM = 0.05 * Math.sqrt(2);

@@ -66,8 +66,10 @@ final class Planning {
         List<PlanReadings.Step> steps = readings.steps();
         Optional<PlanReadings.Shot> last =
                 steps.isEmpty() ? Optional.empty() : steps.get(steps.size() - 1).shot();
-        return readings.pointer().isPresent() && last.filter(shot -> shot.mirror() == 2).isPresent()
-                ? OptionalDouble.of(readings.pointer().get().distanceMm(last.get().spot()))
+        return readings.pointer().isPresent()
+                        && last.filter(shot -> shot.mirror() == 2).isPresent()
+                ? OptionalDouble.of(
+                        readings.pointer().get().distanceMm(last.get().spot()))
                 : OptionalDouble.empty();
     }
 
@@ -192,7 +194,8 @@ final class Planning {
         if (!asAsked) {
             return Optional.of(new Planner(belief).chooseShot());
         }
-        List<PlanReadings.Turn> left = asked.turns().subList(made.size(), asked.turns().size());
+        List<PlanReadings.Turn> left =
+                asked.turns().subList(made.size(), asked.turns().size());
         return Optional.of(new Planner.Choice(left, asked.place(), asked.done(), asked.doubt()));
     }
 

@@ -11,7 +11,9 @@ final class Sides {
 
     private Sides() {}
 
-    /** {@code {0} to the right and {1} up}, whichever it is, what is nothing left out, for amounts in these two places. */
+    /**
+     * {@code {0} to the right and {1} up}, whichever it is, what is nothing left out, for amounts in these two places.
+     */
     static String words(Spot spot, int first) {
         String across = "{" + first + "} to the " + (spot.xMm() < 0 ? "left" : "right");
         String upright = "{" + (first + 1) + "} " + (spot.yMm() < 0 ? "down" : "up");

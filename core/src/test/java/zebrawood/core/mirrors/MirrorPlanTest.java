@@ -230,11 +230,13 @@ class MirrorPlanTest {
         for (Moment moment : moments()) {
             PlanFinding.Next asked = moment.finding().next();
             List<PlanReadings.Step> steps = new ArrayList<>(moment.readings().steps());
-            boolean afterShot = !steps.isEmpty() && steps.get(steps.size() - 1).shot().isPresent();
+            boolean afterShot =
+                    !steps.isEmpty() && steps.get(steps.size() - 1).shot().isPresent();
             for (int made = 1; afterShot && made < asked.turns().size(); made++) {
                 steps.add(PlanReadings.Step.of(asked.turns().get(made - 1)));
                 PlanFinding.Next left = with(moment.readings(), steps).next();
-                assertThat(left.turns()).isEqualTo(asked.turns().subList(made, asked.turns().size()));
+                assertThat(left.turns())
+                        .isEqualTo(asked.turns().subList(made, asked.turns().size()));
                 assertThat(List.of(left.mirror(), left.gantryMm(), left.carriageMm()))
                         .isEqualTo(List.of(asked.mirror(), asked.gantryMm(), asked.carriageMm()));
                 rows++;
@@ -251,7 +253,8 @@ class MirrorPlanTest {
             Follower follower = follower(gantry).withoutCardAtMirror2();
             assertThat(follower.follow().verdict()).isEqualTo(Verdict.PASS);
             assertThat(follower.steps)
-                    .noneMatch(step -> step.shot().filter(shot -> shot.mirror() == 1).isPresent());
+                    .noneMatch(step ->
+                            step.shot().filter(shot -> shot.mirror() == 1).isPresent());
             assertThat(gantry.spreadMm()).isLessThan(0.8);
         }
     }

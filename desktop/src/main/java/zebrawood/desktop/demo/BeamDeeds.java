@@ -58,7 +58,9 @@ final class BeamDeeds {
                         usual.flaw()));
     }
 
-    /** A visit to the beam: a mark, the mirrors, the corners, the nozzle and what the narrowest opening lets through. */
+    /**
+     * A visit to the beam: a mark, the mirrors, the corners, the nozzle and what the narrowest opening lets through.
+     */
     void visit(int daysAgo, LocalTime from, String by) {
         mark(daysAgo, from, by);
         mirrors(daysAgo, from.plusMinutes(40), by);
@@ -163,10 +165,7 @@ final class BeamDeeds {
                         bedX, bedY, Double.parseDouble(typed[2]), Double.parseDouble(typed[3])));
             }
             life.measure(
-                    new HeadCorners(),
-                    new CornersReadings(marks, OptionalDouble.of(0.7)),
-                    asTyped,
-                    Optional.empty());
+                    new HeadCorners(), new CornersReadings(marks, OptionalDouble.of(0.7)), asTyped, Optional.empty());
         });
     }
 
@@ -180,8 +179,7 @@ final class BeamDeeds {
                 by,
                 () -> life.measure(
                         new HeadVertical(),
-                        new VerticalReadings(
-                                7, 67, new Spot(0.1, 0), new Spot(0.2, 0.1), 5, 2, OptionalDouble.empty()),
+                        new VerticalReadings(7, 67, new Spot(0.1, 0), new Spot(0.2, 0.1), 5, 2, OptionalDouble.empty()),
                         asTyped,
                         Optional.empty()));
     }

@@ -29,6 +29,7 @@ import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.StopState;
 import zebrawood.core.route.StopStatus;
 import zebrawood.core.safety.FirstLight;
+import zebrawood.core.work.TakenAlong;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
 import zebrawood.desktop.machine.NotHereSheets;
@@ -233,7 +234,8 @@ public final class RoutePage extends HBox implements FramedPage {
                         desk.logbook()
                                 .findDraft(
                                         machineId,
-                                        correcting.map(DraftKeeper::nameOf).orElse(wanted))),
+                                        correcting.map(DraftKeeper::nameOf).orElse(wanted)),
+                        desk.takenAlong(machineId)),
                 opened -> opened(found, wanted, opened, correcting));
     }
 
@@ -301,7 +303,7 @@ public final class RoutePage extends HBox implements FramedPage {
                 () -> open(needed.stop(), Optional.empty()));
     }
 
-    private record Opened(List<Entry> earlier, Optional<Logbook.Draft> draft) {}
+    private record Opened(List<Entry> earlier, Optional<Logbook.Draft> draft, TakenAlong onRecord) {}
 
     private <R extends Record, F extends Record> void opened(
             Stop<R, F> found, String wanted, Opened opened, Optional<Entry> correcting) {
@@ -313,7 +315,8 @@ public final class RoutePage extends HBox implements FramedPage {
                         .filter(e -> e.standsAt() < entry.standsAt())
                         .toList())
                 .orElse(opened.earlier());
-        BenchPlace place = new BenchPlace(desk, machine().plate(), earlier, this::newest, new Draft());
+        BenchPlace place =
+                new BenchPlace(desk, machine().plate(), earlier, this::newest, new Draft(), opened.onRecord());
         StopPage<R, F> page =
                 new StopPage<>(found, new StopPage.At(desk, machineId, place, this::refreshAll, this::leaveOut));
         drafted = correcting.isPresent() ? Optional.empty() : opened.draft().map(draft -> wanted);

@@ -91,7 +91,6 @@ public final class Tour {
         shot("wayin", () -> go().stop(machine("Wren"), "site-access"), this::tightDoor);
         shot("climate-year", () -> go().stop(machine("Wren"), "site-climate"), this::logged);
         shot("extraction", () -> go().stop(machine("Wren"), "exhaust-duct"), this::narrowHose);
-        shot("circuit", () -> go().stop(machine("Plover"), "site-circuit"), this::kettle);
         shot("water", () -> go().stop(machine("Wren"), "coolant-heat"), this::bucket);
         shot("inventory", () -> go().stop(machine("Heron"), "inventory"), this::unpacked);
         shot("eyewear", () -> go().stop(machine("Heron"), "eyewear"), () -> {});
@@ -268,13 +267,6 @@ public final class Tour {
         press("again");
         press("compare");
         Nodes.type(root(), "run[1].bore", "63");
-    }
-
-    /** Something more plugged in than the circuit carries. */
-    private void kettle() {
-        press("again");
-        Nodes.type(root(), "loads[3].name", "kettle");
-        Nodes.type(root(), "loads[3].ratedW", "2400");
     }
 
     /** A bucket in the place of the chiller. */

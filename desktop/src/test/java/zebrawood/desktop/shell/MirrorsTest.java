@@ -32,8 +32,7 @@ class MirrorsTest {
     private static final Pattern HEAD =
             Pattern.compile("[Ss]hoot at the head: gantry (\\d+) mm from mirror 1, head (\\d+) mm from mirror 2\\.");
     private static final Pattern MIRROR = Pattern.compile("[Ss]hoot at mirror 2: gantry (\\d+) mm from mirror 1\\.");
-    private static final Pattern TURN =
-            Pattern.compile("mirror ([12]), screw ([AB]) (anti)?clockwise ([0-9.]+)");
+    private static final Pattern TURN = Pattern.compile("mirror ([12]), screw ([AB]) (anti)?clockwise ([0-9.]+)");
 
     @TempDir
     private Path folder;
@@ -55,7 +54,8 @@ class MirrorsTest {
         seat.choose("looked.optics", "clean").enter();
         seat.choose("looked.bed", "level").enter().enter();
         seat.choose("mounts", "others, or changed").enter();
-        seat.until("all is ready", () -> seat.focused("step") && seat.words("step").equals("Begin"));
+        seat.until(
+                "all is ready", () -> seat.focused("step") && seat.words("step").equals("Begin"));
         seat.enter();
         seat.until("a mark is asked for", () -> seat.focused("mark-x"));
     }
@@ -96,7 +96,9 @@ class MirrorsTest {
 
     /** Whether something is asked for that was not done yet. */
     private static void next(Seat seat, String before) {
-        seat.until("something else is asked for", () -> !state(seat).equals(before) && !seat.focus().isEmpty());
+        seat.until(
+                "something else is asked for",
+                () -> !state(seat).equals(before) && !seat.focus().isEmpty());
     }
 
     private static String state(Seat seat) {
@@ -171,16 +173,28 @@ class MirrorsTest {
             seat.focus("card").press(KeyCode.RIGHT).press(KeyCode.RIGHT).press(KeyCode.SHIFT, KeyCode.UP);
             seat.until(
                     "a tenth each, a whole one with Shift",
-                    () -> seat.words("mark-x").equals("0.2") && seat.words("mark-y").equals("1.0"));
+                    () -> seat.words("mark-x").equals("0.2")
+                            && seat.words("mark-y").equals("1.0"));
             seat.enter();
-            seat.until("it is taken", () -> seat.has("shot-1") && seat.focused("mark-x") && seat.words("mark-x").isEmpty());
-            seat.fire("shot-1").until("it stands in the fields again", () -> seat.words("mark-x").equals("0.2"));
+            seat.until(
+                    "it is taken",
+                    () -> seat.has("shot-1")
+                            && seat.focused("mark-x")
+                            && seat.words("mark-x").isEmpty());
+            seat.fire("shot-1")
+                    .until(
+                            "it stands in the fields again",
+                            () -> seat.words("mark-x").equals("0.2"));
             seat.put("mark-x", "half");
             seat.until("what is no length is told", () -> seat.says("Type a number"));
             seat.put("mark-x", "0.5").focus("mark-x").enter();
-            seat.until("the next is asked for", () -> seat.words("mark-x").isEmpty() && seat.words("step").equals("Take the mark"));
+            seat.until(
+                    "the next is asked for",
+                    () -> seat.words("mark-x").isEmpty() && seat.words("step").equals("Take the mark"));
             seat.enter();
-            assertThat(seat.has("shot-2")).as("nothing is taken that was not read").isFalse();
+            assertThat(seat.has("shot-2"))
+                    .as("nothing is taken that was not read")
+                    .isFalse();
             seat.press(KeyCode.CONTROL, KeyCode.Z).press(KeyCode.CONTROL, KeyCode.Z);
             seat.until(
                     "back before the correction, and before it was taken",
@@ -196,13 +210,18 @@ class MirrorsTest {
             seat.enter();
             seat.until("it is measured anew", () -> seat.focused("looked.optics"));
             seat.fire("practice");
-            seat.until("a pretend card is to be shot at", () -> seat.words("step").equals("Shoot"));
+            seat.until(
+                    "a pretend card is to be shot at", () -> seat.words("step").equals("Shoot"));
             seat.press(KeyCode.CONTROL, KeyCode.ENTER);
             seat.until("nothing of it is recorded", () -> seat.words("told").startsWith("This is practice"));
             seat.fire("step");
-            seat.until("its mark is to be read", () -> seat.words("step").equals("Take the mark") && seat.focused("mark-x"));
+            seat.until(
+                    "its mark is to be read",
+                    () -> seat.words("step").equals("Take the mark") && seat.focused("mark-x"));
             seat.type("1").enter().type("1").enter();
-            seat.until("it counts as a shot", () -> seat.has("shot-1") && seat.words("step").equals("Shoot"));
+            seat.until(
+                    "it counts as a shot",
+                    () -> seat.has("shot-1") && seat.words("step").equals("Shoot"));
             seat.fire("practice");
             seat.until(
                     "the machine itself is asked about again, its runs are kept",

@@ -7,6 +7,7 @@ import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.units.UnitChoice;
+import zebrawood.core.work.TakenAlong;
 import zebrawood.kit.form.Draft;
 import zebrawood.kit.view.Workplace;
 
@@ -18,13 +19,34 @@ import zebrawood.kit.view.Workplace;
  * @param earlier readings of this stop that count, the newest first
  * @param newestOf the newest reading that counts of another stop of this machine, by the stop's id
  * @param draft where typed text goes
+ * @param onRecord what else is known of the machine: when something of it was cleaned last
  */
 public record BenchPlace(
         Workplace workplace,
         Plate plate,
         List<Entry> earlier,
         Function<String, Optional<Entry>> newestOf,
-        Draft draft) {
+        Draft draft,
+        TakenAlong onRecord) {
+
+    private static final TakenAlong NOTHING = new TakenAlong(List.of(), List.of());
+
+    /** One where nothing else is on record. */
+    public BenchPlace(
+            Workplace workplace,
+            Plate plate,
+            List<Entry> earlier,
+            Function<String, Optional<Entry>> newestOf,
+            Draft draft) {
+        this(workplace, plate, earlier, newestOf, draft, NOTHING);
+    }
+
+    /** What is on record of something, by its name: {@code cleaning}. */
+    public Optional<TakenAlong.Known> known(String what) {
+        return onRecord.known().stream()
+                .filter(each -> each.what().equals(what))
+                .findFirst();
+    }
 
     public BenchPlace {
         earlier = List.copyOf(earlier);
