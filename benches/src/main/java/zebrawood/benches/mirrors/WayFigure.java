@@ -31,7 +31,7 @@ final class WayFigure {
     /** share of the width that the view from above may take where the view from the side stands beside it */
     private static final double ABOVE = 0.68;
     /** px that the largest error takes */
-    private static final double ERROR_PX = 30;
+    private static final double ERROR_PX = 20;
 
     private static final double CARD = 9;
     private static final String LOOK = "look here";

@@ -145,20 +145,26 @@ public final class Tour {
         Gantry gantry = new Gantry(new SplittableRandom(ALIGNED), Build.USUAL);
         List<PlanReadings.Step> made = new ArrayList<>();
         PlanReadings.Run run = new PlanReadings.Run(120, 620, 120, 820);
-        for (int turns = 0; turns < TURNS; ) {
+        int rows = 0;
+        while (true) {
             PlanFinding.Next next = new MirrorPlan()
                     .evaluate(new PlanReadings(run, List.of(), made, OptionalDouble.empty(), OptionalDouble.empty()))
                     .finding()
                     .next();
-            for (PlanReadings.Turn turn : next.turns()) {
-                gantry.turn(turn.mirror(), turn.screw().ordinal(), turn.turns());
-                made.add(PlanReadings.Step.of(turn));
-            }
             if (next.act() != PlanFinding.Act.SHOOT) {
-                turns++;
-                if (turns < TURNS) {
-                    steps.add(() -> press("step"));
+                boolean begins = made.get(made.size() - 1).shot().isPresent();
+                rows += begins ? 1 : 0;
+                if (rows == TURNS || next.act() != PlanFinding.Act.TURN) {
+                    break;
                 }
+                PlanReadings.Turn first = next.turns().get(0);
+                for (PlanReadings.Turn turn : next.turns()) {
+                    if (turn.mirror() == first.mirror() && turn.screw() == first.screw()) {
+                        gantry.turn(turn.mirror(), turn.screw().ordinal(), turn.turns());
+                        made.add(PlanReadings.Step.of(turn));
+                    }
+                }
+                steps.add(() -> press("step"));
                 continue;
             }
             int mirror = next.mirror().orElseThrow();
