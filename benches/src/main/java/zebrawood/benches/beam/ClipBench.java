@@ -16,14 +16,24 @@ import zebrawood.kit.form.FieldList;
 public final class ClipBench extends FormBench<ClipReadings, ClipFinding> {
 
     public static final FieldList FIELDS = FieldList.of(
-            Field.amount("apertureMm", "opening", Quantity.LENGTH).needed(),
-            Field.amount("beamDiameterMm", "beam there, 1/e²", Quantity.LENGTH).needed(),
-            Field.amount("offsetMm", "beside the middle", Quantity.LENGTH)
-                    .needed()
-                    .anew(),
-            Field.amount("allowedLossPct", "may be lost", Quantity.SHARE)
-                    .usually(Amount.percent(ClipReadings.ALLOWED_LOSS_PCT, 0)),
-            Field.words("opening", "which opening"));
+                    Field.amount("apertureMm", "opening", Quantity.LENGTH).needed(),
+                    Field.amount("beamDiameterMm", "beam there, 1/e²", Quantity.LENGTH)
+                            .needed(),
+                    Field.amount("offsetMm", "beside the middle", Quantity.LENGTH)
+                            .needed()
+                            .anew(),
+                    Field.amount("allowedLossPct", "may be lost", Quantity.SHARE)
+                            .usually(Amount.percent(ClipReadings.ALLOWED_LOSS_PCT, 0)),
+                    Field.amount("distanceMm", "how far along", Quantity.LENGTH),
+                    Field.words("opening", "which opening"))
+            .rows(
+                    "others",
+                    5,
+                    Field.words("name", "another opening"),
+                    Field.amount("distanceMm", "how far along", Quantity.LENGTH),
+                    Field.amount("beamDiameterMm", "beam there", Quantity.LENGTH),
+                    Field.amount("apertureMm", "opening", Quantity.LENGTH),
+                    Field.amount("offsetMm", "beside", Quantity.LENGTH));
 
     public ClipBench(BenchPlace place) {
         super(
@@ -35,8 +45,8 @@ public final class ClipBench extends FormBench<ClipReadings, ClipFinding> {
     @Override
     protected String head(Showing<ClipReadings, ClipFinding> now, UnitChoice units) {
         return now.finding()
-                .map(found -> "The opening takes "
-                        + Amount.percent(found.lostPct(), found.lostPct() < 10 ? 1 : 0)
+                .map(found -> (found.others().isEmpty() ? "The opening takes " : "The worst opening takes ")
+                        + Amount.percent(found.worstPct(), found.worstPct() < 10 ? 1 : 0)
                                 .text(units) + " of the beam")
                 .orElse("What an opening takes of the beam");
     }

@@ -1,5 +1,6 @@
 package zebrawood.benches.beam;
 
+import java.util.List;
 import java.util.Optional;
 import zebrawood.core.beam.ClipFinding;
 import zebrawood.core.beam.ClipReadings;
@@ -21,15 +22,17 @@ public final class ClipFigure implements Exhibit<ClipReadings, ClipFinding> {
 
     /** loss that a drawing shows at the least, % */
     private static final double LEAST_SHOWN_PCT = 5;
+    /** px for the other openings under the first one */
+    private static final double STRIP = 54;
 
     @Override
     public OnPaper onPaper() {
-        return new OnPaper(470, 240);
+        return new OnPaper(470, 270);
     }
 
     @Override
     public double leastHeight() {
-        return 200;
+        return 250;
     }
 
     @Override
@@ -44,15 +47,42 @@ public final class ClipFigure implements Exhibit<ClipReadings, ClipFinding> {
 
     @Override
     public Optional<Course> course(ClipFinding finding) {
-        return Optional.of(new Course(finding.lostPct(), 0, finding.tolerances().allowedLossPct()));
+        return Optional.of(
+                new Course(finding.worstPct(), 0, finding.tolerances().allowedLossPct()));
     }
 
     static Figure of(Optional<ClipFinding> finding, UnitChoice units) {
         return (pen, width, height) -> {
-            double side = Math.min(height - 34, 0.42 * width);
-            opening(pen, side, height, finding);
-            new Curve(pen, side + 66, width - 16, height - 42, units).draw(finding);
+            List<ClipFinding.Other> others = finding.map(ClipFinding::others).orElse(List.of());
+            double rest = others.isEmpty() ? height : height - STRIP;
+            double side = Math.min(rest - 34, 0.42 * width);
+            opening(pen, side, rest, finding);
+            new Curve(pen, side + 66, width - 16, rest - 42, units).draw(finding);
+            double each = width / Math.max(1, others.size());
+            for (int i = 0; i < others.size(); i++) {
+                small(pen, others.get(i), i * each + 26, height - STRIP / 2 + 4, i + 2, finding.get(), units);
+            }
         };
+    }
+
+    /** Another opening with the beam in it, to a scale of its own. */
+    private static void small(
+            Pen pen, ClipFinding.Other other, double x, double y, int number, ClipFinding finding, UnitChoice units) {
+        double reach = Math.max(other.apertureMm() / 2, other.offsetMm() + other.beamDiameterMm() / 2);
+        double scale = 20 / reach;
+        boolean loses = other.lostPct() > finding.tolerances().allowedLossPct();
+        pen.fill(Path.circle(x + other.offsetMm() * scale, y, other.beamDiameterMm() / 2 * scale), Tone.BAND);
+        pen.stroke(
+                Path.circle(x + other.offsetMm() * scale, y, other.beamDiameterMm() / 2 * scale),
+                Stroke.of(Tone.BEAM, 1.4));
+        pen.stroke(Path.circle(x, y, other.apertureMm() / 2 * scale), Stroke.of(Tone.INK, 2.4));
+        pen.text(
+                x + 26,
+                y + 5,
+                number + ": " + Amount.percent(other.lostPct(), 1).text(units),
+                loses ? Lettering.TEXT_BOLD : Lettering.SMALL,
+                loses ? Tone.FAIL : Tone.READING,
+                Anchor.START);
     }
 
     private static void opening(Pen pen, double side, double height, Optional<ClipFinding> finding) {

@@ -39,6 +39,7 @@ public final class MirrorsBench implements Bench<PlanReadings, PlanFinding> {
     static final String MARK_ERROR = "markErrorMm";
     static final String TOLERANCE = "toleranceMm";
     static final String CARD = "cardAtMirror2";
+    static final String MIRRORS = "mirrors";
     static final String POINTER_X = "pointer.xMm";
     static final String POINTER_Y = "pointer.yMm";
     /** what is known of the mounts, as a draft keeps it; empty for what the newest entry learned */
@@ -54,6 +55,10 @@ public final class MirrorsBench implements Bench<PlanReadings, PlanFinding> {
             new Choice("", "not looked at yet"),
             new Choice("level", "level"),
             new Choice("leans", "leans, or not known"));
+    /** with the one in the head, which sends the beam down */
+    static final List<Choice> MIRRORS_CHOICES =
+            List.of(new Choice("", "three, tube across the back"), new Choice("2", "two, tube along the side"));
+
     static final Choice TAKES_CARD = new Choice("", "a card goes there");
     static final Choice NO_CARD = new Choice("no", "none goes there");
 
@@ -65,6 +70,7 @@ public final class MirrorsBench implements Bench<PlanReadings, PlanFinding> {
             Field.oneOf(OPTICS, "mirrors and lens", OPTICS_CHOICES),
             Field.oneOf(BED, "bed", BED_CHOICES),
             Field.either(CARD, "before mirror 2", TAKES_CARD, NO_CARD),
+            Field.count(MIRRORS, "mirrors", MIRRORS_CHOICES),
             Field.amount(MARK_ERROR, "a mark is read to", Quantity.LENGTH)
                     .usually(Amount.mm(PlanReadings.MARK_ERROR_MM, 1)),
             Field.amount(TOLERANCE, "corners at most apart", Quantity.LENGTH)
@@ -155,6 +161,7 @@ public final class MirrorsBench implements Bench<PlanReadings, PlanFinding> {
         if (draft.text(CARD).equals(NO_CARD.id())) {
             sheet.truth(CARD, false);
         }
+        sheet.choice(FIELDS.field(MIRRORS));
         if (!draft.text(POINTER_X).isBlank() || !draft.text(POINTER_Y).isBlank()) {
             sheet.amount(POINTER_X, Quantity.LENGTH);
             sheet.amount(POINTER_Y, Quantity.LENGTH);
@@ -230,6 +237,11 @@ public final class MirrorsBench implements Bench<PlanReadings, PlanFinding> {
     @Override
     public Optional<Node> otherSchool(Showing<PlanReadings, PlanFinding> now) {
         return view.otherSchool(now);
+    }
+
+    /** What is turned first and second: on a machine with two mirrors the tube's holder stands in the place of one. */
+    static List<String> names(boolean startsAtTheTube) {
+        return startsAtTheTube ? List.of("tube's holder", "gantry's mirror") : List.of("mirror 1", "mirror 2");
     }
 
     /** How large the head's travel and the gantry's are, from the plate; for what is proposed, never for a reading. */

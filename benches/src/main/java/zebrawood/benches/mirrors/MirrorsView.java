@@ -104,7 +104,8 @@ final class MirrorsView extends Pane {
                         .toList();
         ChoiceField at2 = new ChoiceField(
                 MirrorsBench.CARD, "before mirror 2", List.of(MirrorsBench.TAKES_CARD, MirrorsBench.NO_CARD));
-        List<ChoiceField> choices = new ArrayList<>(List.of(optics, bed, at2));
+        ChoiceField mirrors = new ChoiceField(MirrorsBench.MIRRORS, "mirrors", MirrorsBench.MIRRORS_CHOICES);
+        List<ChoiceField> choices = new ArrayList<>(List.of(optics, bed, mirrors, at2));
         if (learned) {
             choices.add(new ChoiceField(
                     MirrorsBench.MOUNTS,
@@ -262,12 +263,18 @@ final class MirrorsView extends Pane {
         };
     }
 
-    private static String words(ReadingField run) {
+    private boolean startsAtTheTube() {
+        return draft.text(MirrorsBench.MIRRORS).equals("2");
+    }
+
+    private String words(ReadingField run) {
+        String first = startsAtTheTube() ? "the tube" : "mirror 1";
+        String second = startsAtTheTube() ? "the gantry's mirror" : "mirror 2";
         return switch (run.name()) {
-            case MirrorsBench.Y_NEAR -> "mirror 1 to mirror 2, gantry as near as it goes";
-            case MirrorsBench.Y_FAR -> "mirror 1 to mirror 2, gantry as far as it goes";
-            case MirrorsBench.X_NEAR -> "mirror 2 to the head, head as near as it goes";
-            default -> "mirror 2 to the head, head as far as it goes";
+            case MirrorsBench.Y_NEAR -> first + " to " + second + ", gantry as near as it goes";
+            case MirrorsBench.Y_FAR -> first + " to " + second + ", gantry as far as it goes";
+            case MirrorsBench.X_NEAR -> second + " to the head, head as near as it goes";
+            default -> second + " to the head, head as far as it goes";
         };
     }
 
@@ -357,7 +364,7 @@ final class MirrorsView extends Pane {
         }
         String chosen = draft.text(SCHOOL);
         turns.setVisible(begun && !done && chosen.isEmpty());
-        turns.show(finding(), turns.isVisible() && showing.measuring());
+        turns.show(finding(), turns.isVisible() && showing.measuring(), MirrorsBench.names(startsAtTheTube()));
         showSchool(begun && !done ? chosen : "", units);
         strip.setVisible(begun);
         stripName.setVisible(begun);
@@ -423,6 +430,7 @@ final class MirrorsView extends Pane {
                 begun ? card.at() : Optional.empty(),
                 lit,
                 found.flatMap(PlanFinding::fault).map(PlanFinding.Fault::kind),
+                startsAtTheTube(),
                 begun);
         score(found);
         heading.show((isPractising() ? "Practice. " : "") + head(begun, units));

@@ -27,13 +27,14 @@ final class MountFigure {
      * Both mounts beside each other, with the turns that are asked for.
      *
      * @param hand those of the screw in hand
+     * @param names what the two are called
      */
     static void draw(
             Pen pen,
             List<PlanReadings.Turn> turns,
             List<PlanReadings.Turn> hand,
             List<PlanReadings.Mount> mounts,
-            UnitChoice units,
+            List<String> names,
             double width,
             double height) {
         double half = width / 2;
@@ -41,7 +42,7 @@ final class MountFigure {
             int number = mirror;
             mount(
                     pen,
-                    number,
+                    names.get(mirror - 1),
                     turns.stream().filter(turn -> turn.mirror() == number).toList(),
                     hand.stream().filter(turn -> turn.mirror() == number).toList(),
                     mounts.size() == 2 ? Optional.of(mounts.get(mirror - 1)) : Optional.empty(),
@@ -53,7 +54,7 @@ final class MountFigure {
 
     private static void mount(
             Pen pen,
-            int number,
+            String name,
             List<PlanReadings.Turn> turns,
             List<PlanReadings.Turn> hand,
             Optional<PlanReadings.Mount> known,
@@ -64,12 +65,7 @@ final class MountFigure {
         double x = left + 30;
         double y = 25;
         pen.text(
-                left,
-                14,
-                "mirror " + number,
-                lit ? Lettering.TEXT_BOLD : Lettering.SMALL,
-                lit ? Tone.INK : Tone.QUIET,
-                Anchor.START);
+                left, 14, name, lit ? Lettering.TEXT_BOLD : Lettering.SMALL, lit ? Tone.INK : Tone.QUIET, Anchor.START);
         pen.rectangle(
                 x, y, BODY, BODY, lit ? Tone.BAND : Tone.GROUND, Stroke.of(lit ? Tone.INK : Tone.QUIET, lit ? 2 : 1.2));
         pen.circle(x + BODY / 2, y + BODY / 2, 18, Tone.RAISED);

@@ -200,8 +200,9 @@ final class TurnPane extends Pane {
      * Shows what is to be turned.
      *
      * @param measuring whether an alignment is being made
+     * @param names what the two are called
      */
-    void show(Optional<PlanFinding> finding, boolean measuring) {
+    void show(Optional<PlanFinding> finding, boolean measuring, List<String> names) {
         asked = finding.map(found -> found.next().turns()).orElse(List.of());
         screws = screws(asked);
         List<PlanReadings.Mount> known = finding.map(PlanFinding::mounts).orElse(List.of());
@@ -214,10 +215,9 @@ final class TurnPane extends Pane {
                                 : screws.size() < 2
                                         ? "C stays as it is; stop clockwise, so that the play is taken up"
                                         : screws.size() + " screws, one after the other; stop clockwise: no play");
-        UnitChoice units = place.units();
         List<PlanReadings.Turn> hand = inHand();
         drawing.show(
-                (pen, width, height) -> MountFigure.draw(pen, asked, hand, known, units, width, height),
+                (pen, width, height) -> MountFigure.draw(pen, asked, hand, known, names, width, height),
                 "mirrors from behind: "
                         + hand.stream()
                                 .map(turn -> "mirror " + turn.mirror() + ", screw " + MountFigure.words(turn))

@@ -34,6 +34,9 @@ final class WayFigure {
     private static final double ERROR_PX = 20;
 
     private static final double CARD = 9;
+    /** px a millimetre beside the head's middle is drawn with */
+    private static final double HEAD_PX = 3;
+
     private static final String LOOK = "look here";
 
     /**
@@ -43,6 +46,7 @@ final class WayFigure {
      * @param at where a card is shot at next
      * @param lit mirrors whose screws are turned now
      * @param fault what no screw mends, where that was found
+     * @param startsAtTheTube whether the tube fires along the gantry's travel
      * @param known whether the runs were measured; otherwise they are only proposed, and dashed
      */
     record Way(
@@ -51,6 +55,7 @@ final class WayFigure {
             Optional<Steps.At> at,
             Set<Integer> lit,
             Optional<PlanFinding.Kind> fault,
+            boolean startsAtTheTube,
             boolean known) {
         Way {
             lit = Set.copyOf(lit);
@@ -192,6 +197,11 @@ final class WayFigure {
                 plan.gantry(way.run().yFarMm()) - bedY,
                 Tone.RAISED,
                 Stroke.of(Tone.HAIRLINE, 1));
+        if (way.startsAtTheTube()) {
+            pen.rectangle(plan.x() - 8, top + 3, 16, plan.y() - top - 3, Tone.BAND, Stroke.of(Tone.INK, 1.2));
+            pen.text(plan.x() + 16, plan.y() - 2, "tube, its mouth", Lettering.CAPTION, Tone.INK, Anchor.START);
+            return;
+        }
         double tubeLeft = plan.head(way.run().xFarMm() * 0.3);
         double tubeRight = plan.head(way.run().xFarMm() * 0.92);
         pen.rectangle(tubeLeft, plan.y() - 8, tubeRight - tubeLeft, 16, Tone.BAND, Stroke.of(Tone.INK, 1.2));
@@ -209,7 +219,9 @@ final class WayFigure {
                 .orElse(plan.head(way.run().xFarMm()));
         double start = way.beam().map(beam -> -first(beam, 0).xMm() * perMm).orElse(0.0);
         double turn = way.beam().map(beam -> -first(beam, g).xMm() * perMm).orElse(0.0);
-        pen.line(tube, plan.y(), plan.x() + start, plan.y(), stroke);
+        if (!way.startsAtTheTube()) {
+            pen.line(tube, plan.y(), plan.x() + start, plan.y(), stroke);
+        }
         // a mirror at 45 degrees is met as far beside as it is met too early or too late
         pen.line(plan.x() + start, plan.y(), plan.x() + turn, end > plan.x() ? gantry + turn : gantry, stroke);
         double from = way.beam().map(beam -> second(beam, g, 0).xMm() * perMm).orElse(0.0);
@@ -251,18 +263,21 @@ final class WayFigure {
             pen.stroke(Path.circle(x, y, 19), Stroke.of(Tone.WALNUT, 1.4));
         }
         double d = rising ? -9 : 9;
-        pen.line(x - 9, y - d, x + 9, y + d, Stroke.of(Tone.INK, 5));
+        if (number == 2 || !way.startsAtTheTube()) {
+            pen.line(x - 9, y - d, x + 9, y + d, Stroke.of(Tone.INK, 5));
+        }
+        String name = MirrorsBench.names(way.startsAtTheTube()).get(number - 1);
         double left = x - 34;
         if (way.known()) {
-            pen.text(
-                    left,
-                    y + (lit ? -2 : 5),
-                    "mirror " + number,
-                    lit ? Lettering.TEXT_BOLD : Lettering.SMALL,
-                    Tone.INK,
-                    Anchor.END);
+            pen.text(left, y + (lit ? -2 : 5), name, lit ? Lettering.TEXT_BOLD : Lettering.SMALL, Tone.INK, Anchor.END);
         } else {
-            pen.text(x + 18, y - 12, "mirror " + number, Lettering.SMALL, Tone.INK, Anchor.START);
+            pen.text(
+                    x + 18,
+                    number == 1 && way.startsAtTheTube() ? y + 14 : y - 12,
+                    name,
+                    Lettering.SMALL,
+                    Tone.INK,
+                    Anchor.START);
         }
         if (lit) {
             boolean faulty = way.fault().isPresent();
@@ -342,7 +357,13 @@ final class WayFigure {
         double nearMm = first ? way.run().yNearMm() : way.run().xNearMm();
         double farMm = first ? way.run().yFarMm() : way.run().xFarMm();
         double g = way.at().map(Steps.At::gantryMm).orElse(way.run().yFarMm());
-        pen.text(left, TOP + 6, "the run of mirror " + (first ? 1 : 2), Lettering.SMALL, Tone.INK, Anchor.START);
+        pen.text(
+                left,
+                TOP + 6,
+                "the run of the " + MirrorsBench.names(way.startsAtTheTube()).get(first ? 0 : 1),
+                Lettering.SMALL,
+                Tone.INK,
+                Anchor.START);
         pen.text(
                 left,
                 TOP + 23,
@@ -385,7 +406,47 @@ final class WayFigure {
         pen.line(mirror - 6, middle + 9, mirror + 6, middle - 9, Stroke.of(Tone.INK, 4));
         pen.text(near, middle + 32, "near", Lettering.CAPTION, Tone.QUIET, Anchor.MIDDLE);
         pen.text(far, middle + 32, "far", Lettering.CAPTION, Tone.QUIET, Anchor.MIDDLE);
-        lesson(left, right, middle + 116);
+        head(left, middle + 108);
+        lesson(left, right, middle + 192);
+    }
+
+    /** The head from the front: its mirror sends the beam down through lens and nozzle. */
+    private void head(double left, double y) {
+        if (y + 76 > height) {
+            return;
+        }
+        double x = left + 40;
+        double off = way.beam()
+                .map(beam -> {
+                    double g = way.at().map(Steps.At::gantryMm).orElse(way.run().yFarMm());
+                    double d = way.at()
+                            .map(at -> at.carriageMm().orElse(way.run().xFarMm()))
+                            .orElse(way.run().xFarMm());
+                    return Math.max(-9, Math.min(9, second(beam, g, d).yMm() * HEAD_PX));
+                })
+                .orElse(0.0);
+        pen.stroke(
+                new Path().move(x - 14, y + 34).line(x - 14, y).line(x + 16, y).line(x + 16, y + 34),
+                Stroke.of(Tone.INK, 1.4));
+        pen.line(x - 9, y + 6, x + 9, y + 24, Stroke.of(Tone.INK, 4));
+        pen.fill(
+                new Path()
+                        .move(x - 14, y + 36)
+                        .line(x + 16, y + 36)
+                        .line(x + 6, y + 58)
+                        .line(x - 5, y + 58)
+                        .close(),
+                Tone.BAND);
+        pen.line(x - 12, y + 36, x + 14, y + 36, Stroke.of(Tone.INK, 2.4));
+        Stroke beam = way.beam().isPresent() ? Stroke.of(Tone.BEAM, 2) : Stroke.dashed(Tone.BEAM, 1.6, 4);
+        double in = y + 15 - off;
+        pen.line(x - 40, in, x - off, in, beam);
+        pen.line(x - off, in, x - off, y + 70, beam);
+        pen.line(x - 24, y + 71, x + 26, y + 71, Stroke.of(Tone.QUIET, 1.2));
+        double words = x + 28;
+        pen.text(words, y + 12, "the head, from the front", Lettering.CAPTION, Tone.INK, Anchor.START);
+        pen.text(words, y + 28, "its own mirror, lens, nozzle;", Lettering.CAPTION, Tone.QUIET, Anchor.START);
+        pen.text(words, y + 44, "not to scale", Lettering.CAPTION, Tone.QUIET, Anchor.START);
     }
 
     private void sideCard(double x, double y) {

@@ -1,5 +1,6 @@
 package zebrawood.core.beam;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -88,44 +89,97 @@ public final class BeamClip implements Procedure<ClipReadings, ClipFinding> {
                         .mapToObj(i -> new ClipFinding.Point(
                                 far * i / STEPS, 100 - 100 * beam.passed(read.apertureMm(), far * i / STEPS)))
                         .toList(),
+                read.others().stream().map(other -> other(other, allowed)).toList(),
+                divergence(read),
                 new ClipFinding.Tolerances(allowed));
-        if (Limits.atMost(finding.lostPct(), allowed)) {
+        List<ClipFinding.Other> all = finding.all();
+        boolean many = all.size() > 1;
+        List<Instruction> instructions = all.stream()
+                .filter(each -> !Limits.atMost(each.lostPct(), allowed))
+                .map(each -> each.largestOffsetMm().isPresent()
+                        ? towardsTheMiddle(each, allowed, many)
+                        : larger(each, allowed, many))
+                .toList();
+        if (instructions.isEmpty()) {
             return new Outcome<>(finding, Verdict.PASS, List.of());
         }
-        return fits
-                ? new Outcome<>(finding, Verdict.ADJUST, List.of(towardsTheMiddle(finding)))
-                : new Outcome<>(finding, Verdict.FAIL, List.of(larger(finding)));
+        boolean allFit = all.stream()
+                .allMatch(each -> each.largestOffsetMm().isPresent() || Limits.atMost(each.lostPct(), allowed));
+        return new Outcome<>(finding, allFit ? Verdict.ADJUST : Verdict.FAIL, instructions);
     }
 
-    private static Instruction towardsTheMiddle(ClipFinding finding) {
-        double largest = finding.largestOffsetMm().orElse(0);
+    private static ClipFinding.Other other(ClipReadings.Other read, double allowed) {
+        RoundBeam beam = new RoundBeam(read.beamDiameterMm());
+        boolean fits = Limits.atMost(100 * beam.lostInTheMiddle(read.apertureMm()), allowed);
+        return new ClipFinding.Other(
+                read.name(),
+                100 - 100 * beam.passed(read.apertureMm(), read.offsetMm()),
+                fits ? OptionalDouble.of(beam.largestOffset(read.apertureMm(), allowed / 100)) : OptionalDouble.empty(),
+                beam.openingFor(allowed / 100),
+                read.beamDiameterMm(),
+                read.apertureMm(),
+                read.offsetMm());
+    }
+
+    /** Slope of diameter against distance, by least squares. */
+    private static OptionalDouble divergence(ClipReadings read) {
+        List<double[]> points = new ArrayList<>();
+        read.distanceMm().ifPresent(at -> points.add(new double[] {at, read.beamDiameterMm()}));
+        read.others()
+                .forEach(other ->
+                        other.distanceMm().ifPresent(at -> points.add(new double[] {at, other.beamDiameterMm()})));
+        double x = points.stream().mapToDouble(point -> point[0]).average().orElse(0);
+        double y = points.stream().mapToDouble(point -> point[1]).average().orElse(0);
+        double xx = 0;
+        double xy = 0;
+        for (double[] point : points) {
+            xx += (point[0] - x) * (point[0] - x);
+            xy += (point[0] - x) * (point[1] - y);
+        }
+        double mrad = 1000 * xy / xx;
+        return xx > 0 && Double.isFinite(mrad) ? OptionalDouble.of(mrad) : OptionalDouble.empty();
+    }
+
+    private static String named(ClipFinding.Other opening, boolean many) {
+        return many
+                ? "the opening "
+                        + Said.quoted(
+                                opening.name().map(name -> "\"" + name + "\"").orElse("without a name"))
+                : "the opening";
+    }
+
+    private static Instruction towardsTheMiddle(ClipFinding.Other opening, double allowed, boolean many) {
+        double largest = opening.largestOffsetMm().orElse(0);
         // what is kept is a tenth of a millimetre where there is room for one, else a hundredth
         Amount most = Amount.mm(largest, largest < 0.2 ? 3 : 2).most();
-        return Instruction.of("opening", Said.of("Bring the beam to {0} or less from the middle of the opening.", most))
+        return Instruction.of(
+                        "opening",
+                        Said.of("Bring the beam to {0} or less from the middle of " + named(opening, many) + ".", most))
                 .byHand(Said.of(
                         "It passes {0} beside it now. Align the mirrors first; then move what stands aside: "
                                 + "the head, the opening.",
-                        Amount.mm(finding.offsetMm(), 2)))
-                .expecting(Said.of(
-                        "Then it loses {0} or less there.",
-                        Amount.percent(finding.tolerances().allowedLossPct(), 2)));
+                        Amount.mm(opening.offsetMm(), 2)))
+                .expecting(Said.of("Then it loses {0} or less there.", Amount.percent(allowed, 2)));
     }
 
-    private static Instruction larger(ClipFinding finding) {
+    private static Instruction larger(ClipFinding.Other opening, double allowed, boolean many) {
         return Instruction.of(
                         "opening",
                         Said.of(
-                                "Fit an opening of {0} or more, or make the beam smaller there.",
-                                Amount.mm(finding.neededApertureMm(), 1).least()))
+                                many
+                                        ? "In place of " + named(opening, true)
+                                                + " fit one of {0} or more, or make the beam smaller there."
+                                        : "Fit an opening of {0} or more, or make the beam smaller there.",
+                                Amount.mm(opening.neededApertureMm(), 1).least()))
                 .byHand(Said.of(
                         "Even in the middle this one takes more than {0}. Ask the machine's maker before an opening is "
                                 + "changed: some keep smoke or air where they belong. Then shoot again, with the beam in its middle.",
-                        Amount.percent(finding.tolerances().allowedLossPct(), 2)));
+                        Amount.percent(allowed, 2)));
     }
 
     @Override
     public Said keyFigure(ClipFinding finding) {
-        return Said.of("{0} lost", Amount.percent(finding.lostPct(), 1));
+        return Said.of("{0} lost", Amount.percent(finding.worstPct(), 1));
     }
 
     @Override
@@ -136,11 +190,19 @@ public final class BeamClip implements Procedure<ClipReadings, ClipFinding> {
                         "{0}",
                         Amount.mm(finding.largestOffsetMm().getAsDouble(), 2).most())
                 : Said.of("none: the opening is too small");
-        return List.of(
+        List<Evidence> evidence = new ArrayList<>(List.of(
                 new Evidence("opening", opening),
                 new Evidence("passes", Said.of("{0}", Amount.percent(finding.passedPct(), 2))),
                 new Evidence("beside the middle", Said.of("{0}", Amount.mm(finding.offsetMm(), 2))),
-                new Evidence("may be beside it by", most));
+                new Evidence("may be beside it by", most)));
+        for (ClipFinding.Other other : finding.others()) {
+            evidence.add(new Evidence(
+                    other.name().orElse("another opening"), Said.of("{0} lost", Amount.percent(other.lostPct(), 1))));
+        }
+        finding.divergenceMrad()
+                .ifPresent(mrad ->
+                        evidence.add(new Evidence("the beam grows by", Said.of("{0} mrad", Amount.plain(mrad, 2)))));
+        return evidence;
     }
 
     @Override

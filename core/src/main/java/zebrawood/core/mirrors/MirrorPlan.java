@@ -110,8 +110,12 @@ public final class MirrorPlan implements Procedure<PlanReadings, PlanFinding> {
                 .ifPresent(before -> evidence.add(new Evidence(
                         "as found", Said.of("{0}", Amount.mm(Planning.spread(before.corners()), 2)))));
         if (finding.shots() > 0) {
-            evidence.add(new Evidence("leans, mirror 1", lean(finding.now().yRun())));
-            evidence.add(new Evidence("leans, mirror 2", lean(finding.now().xRun())));
+            evidence.add(new Evidence(
+                    finding.startsAtTheTube() ? "leans, tube" : "leans, mirror 1",
+                    lean(finding.now().yRun())));
+            evidence.add(new Evidence(
+                    finding.startsAtTheTube() ? "leans, gantry's mirror" : "leans, mirror 2",
+                    lean(finding.now().xRun())));
         }
         evidence.add(new Evidence(
                 "shots",

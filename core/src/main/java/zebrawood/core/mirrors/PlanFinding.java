@@ -26,6 +26,7 @@ import zebrawood.core.beam.Spot;
  * @param pointerBesideMm how far the pointer's spot sits beside the last mark at the head, mm; absent where not read
  * @param current least and largest current that was read with a shot, absent where none was
  * @param cardAtMirror2 whether a card goes before mirror 2
+ * @param startsAtTheTube whether the tube fires along the gantry's travel, with no mirror before that
  * @param tolerances what it was judged by
  */
 public record PlanFinding(
@@ -45,6 +46,7 @@ public record PlanFinding(
         OptionalDouble pointerBesideMm,
         Optional<Current> current,
         boolean cardAtMirror2,
+        boolean startsAtTheTube,
         Tolerances tolerances) {
 
     /** Kinds of things to do. */

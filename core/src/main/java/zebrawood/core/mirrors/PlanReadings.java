@@ -3,6 +3,7 @@ package zebrawood.core.mirrors;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import zebrawood.core.beam.Spot;
 import zebrawood.core.reading.Checks;
 
@@ -17,6 +18,8 @@ import zebrawood.core.reading.Checks;
  *     0; 0.7 where absent
  * @param looked what was looked at before the first shot, as it makes a beam look bad too
  * @param cardAtMirror2 whether a card goes before mirror 2; so where absent
+ * @param mirrors 3, or 2 on a machine whose tube fires along the gantry's travel: there the tube's holder is turned in
+ *     the place of mirror 1; 3 where absent
  * @param pointer where the pointer's spot sits on the card of the last shot, read last; nothing is judged by it
  */
 public record PlanReadings(
@@ -27,12 +30,22 @@ public record PlanReadings(
         OptionalDouble toleranceMm,
         Optional<Looked> looked,
         Optional<Boolean> cardAtMirror2,
+        OptionalInt mirrors,
         Optional<Spot> pointer) {
 
     /** An alignment of which no more is known than its shots and turns. */
     public PlanReadings(
             Run run, List<Mount> mounts, List<Step> steps, OptionalDouble markErrorMm, OptionalDouble toleranceMm) {
-        this(run, mounts, steps, markErrorMm, toleranceMm, Optional.empty(), Optional.empty(), Optional.empty());
+        this(
+                run,
+                mounts,
+                steps,
+                markErrorMm,
+                toleranceMm,
+                Optional.empty(),
+                Optional.empty(),
+                OptionalInt.empty(),
+                Optional.empty());
     }
 
     /** How mirrors and lens looked: a dirty one looks like a bad beam. */
@@ -235,6 +248,10 @@ public record PlanReadings(
                         steps == null || steps.size() <= MOST_STEPS,
                         "steps",
                         "more than " + MOST_STEPS + " steps: begin a new alignment")
+                .that(
+                        mirrors.isEmpty() || mirrors.getAsInt() == 2 || mirrors.getAsInt() == 3,
+                        "mirrors",
+                        "must be 2 or 3")
                 .above("markErrorMm", markErrorMm, 0)
                 .above("toleranceMm", toleranceMm, 0);
         for (int i = 0; run != null && steps != null && i < steps.size(); i++) {
@@ -291,7 +308,20 @@ public record PlanReadings(
     /** The same, of which only the first steps were done. */
     PlanReadings upTo(int many) {
         return new PlanReadings(
-                run, mounts, steps.subList(0, many), markErrorMm, toleranceMm, looked, cardAtMirror2, Optional.empty());
+                run,
+                mounts,
+                steps.subList(0, many),
+                markErrorMm,
+                toleranceMm,
+                looked,
+                cardAtMirror2,
+                mirrors,
+                Optional.empty());
+    }
+
+    /** Whether the tube fires along the gantry's travel, with no mirror before that. */
+    boolean startsAtTheTube() {
+        return mirrors.orElse(3) == 2;
     }
 
     /** Whether a card can be shot at before mirror 2. */

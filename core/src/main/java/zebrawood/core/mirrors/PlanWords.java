@@ -12,10 +12,6 @@ final class PlanWords {
 
     private static final String SAFELY = "Lowest power that marks, one short pulse; eyes and hands out of the path.";
 
-    private static final String UNSEEN =
-            "No card goes before mirror 2, so it is skipped: where no mark shows, the beam "
-                    + "missed a mirror. Stop then, and find where it went. ";
-
     /** what a place loses by being said to a tenth of a millimetre in both directions */
     private static final double ROUNDED_MM = 0.05 * Math.sqrt(2);
 
@@ -54,7 +50,7 @@ final class PlanWords {
             boolean twice = i + 1 < turns.size()
                     && turns.get(i + 1).mirror() == turn.mirror()
                     && turns.get(i + 1).screw() == turn.screw();
-            String screw = "Turn screw " + turn.screw() + " of mirror " + turn.mirror() + " ";
+            String screw = "Turn screw " + turn.screw() + " of " + name(turn.mirror()) + " ";
             if (twice) {
                 PlanReadings.Turn back = turns.get(++i);
                 instructions.add(Instruction.of(
@@ -63,19 +59,31 @@ final class PlanWords {
                                         screw + way(turn) + " by {0} turn, then " + way(back) + " by {1} turn.",
                                         by(turn),
                                         by(back)))
-                        .byHand(Said.of(safely(instructions) + "That is " + TurnWords.of(turn.turns()) + ", and back "
-                                + TurnWords.of(back.turns()) + ": so the play is taken up.")));
+                        .byHand(Said.of(safely(turn, instructions) + "That is " + TurnWords.of(turn.turns())
+                                + ", and back " + TurnWords.of(back.turns()) + ": so the play is taken up.")));
             } else {
                 instructions.add(Instruction.of(target(turn), Said.of(screw + way(turn) + " by {0} turn.", by(turn)))
-                        .byHand(Said.of(safely(instructions) + "That is " + TurnWords.of(turn.turns()) + ".")));
+                        .byHand(Said.of(safely(turn, instructions) + "That is " + TurnWords.of(turn.turns()) + ".")));
             }
         }
         instructions.add(shot("Then shoot"));
         return instructions;
     }
 
-    /** Said once, with the first turn. */
-    private static String safely(List<Instruction> before) {
+    /** What a mirror is called: on a machine with two of them the tube's holder stands in the place of the first. */
+    private String name(int mirror) {
+        if (!finding.startsAtTheTube()) {
+            return "mirror " + mirror;
+        }
+        return mirror == 1 ? "the tube's holder" : "the gantry's mirror";
+    }
+
+    /** Said once, with the first turn; of a tube each time. */
+    private String safely(PlanReadings.Turn turn, List<Instruction> before) {
+        if (finding.startsAtTheTube() && turn.mirror() == 1) {
+            return "High voltage is at the tube: main switch off, plug pulled, and wait as its manual says; its "
+                    + "wiring is a licensed person's work. ";
+        }
         return before.isEmpty() ? "Beam off and axes still before a hand goes in. " : "";
     }
 
@@ -95,17 +103,18 @@ final class PlanWords {
     private Instruction shot(String shoot) {
         PlanFinding.Next next = finding.next();
         boolean head = next.carriageMm().isPresent();
+        String from = finding.startsAtTheTube() ? "the tube" : "mirror 1";
         String where = head
-                ? " at the head: gantry {0} from mirror 1, head {1} from mirror 2."
-                : " at mirror 2: gantry {0} from mirror 1.";
+                ? " at the head: gantry {0} from " + from + ", head {1} from " + name(2) + "."
+                : " at " + name(2) + ": gantry {0} from " + from + ".";
         Said said = Said.of(
                 shoot + where,
                 Amount.mm(next.gantryMm().orElse(0), 0),
                 Amount.mm(next.carriageMm().orElse(0), 0));
         Said card = Said.of((head
                         ? "Tape a card over the opening of the head. "
-                        : "Tape a card before mirror 2: it covers the mirror. ")
-                + (head && !finding.cardAtMirror2() ? UNSEEN : "")
+                        : "Tape a card before " + name(2) + ": it covers the mirror. ")
+                + (head && !finding.cardAtMirror2() ? unseen() : "")
                 + SAFELY);
         Instruction instruction =
                 Instruction.of(head ? "head" : "mirror-2", said).byHand(card);
@@ -126,6 +135,11 @@ final class PlanWords {
                 .orElse(instruction);
     }
 
+    private String unseen() {
+        return "No card goes before " + name(2) + ", so it is skipped: where no mark shows, the beam missed a mirror. "
+                + "Stop then, and find where it went. ";
+    }
+
     private Instruction move() {
         int mirror = finding.next().mirror().orElse(1);
         Spot beside = finding.next().beside().orElse(new Spot(0, 0));
@@ -134,7 +148,8 @@ final class PlanWords {
                 ? Instruction.of(
                                 "mirror-1",
                                 Said.of(
-                                        "Move mirror 1 or the tube: on a card at mirror 2 the beam sits " + where + ".",
+                                        (finding.startsAtTheTube() ? "Move the tube" : "Move mirror 1 or the tube")
+                                                + ": on a card at " + name(2) + " the beam sits " + where + ".",
                                         Sides.across(beside),
                                         Sides.upright(beside)))
                         .byHand(Said.of(
@@ -143,8 +158,8 @@ final class PlanWords {
                 : Instruction.of(
                                 "mirror-2",
                                 Said.of(
-                                        "Move mirror 2 on its bracket: on a card at the head the beam sits " + where
-                                                + ".",
+                                        "Move " + name(2) + " on its bracket: on a card at the head the beam sits "
+                                                + where + ".",
                                         Sides.across(beside),
                                         Sides.upright(beside)))
                         .byHand(Said.of(
@@ -166,7 +181,7 @@ final class PlanWords {
     }
 
     private Instruction look(PlanFinding.Fault fault) {
-        String mirror = fault.mirror().map(number -> "mirror " + number).orElse("the mirrors");
+        String mirror = fault.mirror().map(this::name).orElse("the mirrors");
         return switch (fault.kind()) {
             case RAILS ->
                 Instruction.of(

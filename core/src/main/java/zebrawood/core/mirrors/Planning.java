@@ -58,6 +58,7 @@ final class Planning {
                 pointerBeside(),
                 current(),
                 readings.takesCardAtMirror2(),
+                readings.startsAtTheTube(),
                 new PlanFinding.Tolerances(readings.tolerance(), readings.markError()));
     }
 

@@ -1,6 +1,7 @@
 package zebrawood.core.beam;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -47,6 +48,43 @@ class BeamAdviceTest {
             followed++;
         }
         assertThat(followed).isGreaterThan(800);
+    }
+
+    private static ClipReadings.Other other(String name, double at, double beam, double opening, double offset) {
+        return new ClipReadings.Other(Optional.of(name), OptionalDouble.of(at), beam, opening, offset);
+    }
+
+    /** Along the path the worst opening counts, each that takes too much is named, and the beam's growth is told. */
+    @Test
+    void theWorstOfSeveralOpeningsCountsAndIsNamed() {
+        ClipReadings wide = new ClipReadings(
+                4,
+                12,
+                0.5,
+                OptionalDouble.empty(),
+                Optional.of("tube's window"),
+                OptionalDouble.of(0),
+                List.of(other("cover", 500, 4.6, 14, 0.2), other("head", 1500, 5.8, 9, 1.4)));
+        Outcome<ClipFinding> outcome = new BeamClip().evaluate(wide);
+        ClipFinding finding = outcome.finding();
+        assertThat(outcome.verdict()).isEqualTo(Verdict.ADJUST);
+        assertThat(finding.worstPct())
+                .isEqualTo(finding.others().get(1).lostPct())
+                .isGreaterThan(1);
+        assertThat(finding.divergenceMrad().orElseThrow()).isCloseTo(1.2, within(1e-9));
+        assertThat(outcome.instructions())
+                .singleElement()
+                .satisfies(said -> assertThat(said.sentence(UnitChoice.METRIC)).contains("the opening \"head\""));
+        double most = amount(outcome.instructions().get(0));
+        ClipReadings then = new ClipReadings(
+                4,
+                12,
+                0.5,
+                OptionalDouble.empty(),
+                Optional.of("tube's window"),
+                OptionalDouble.of(0),
+                List.of(other("cover", 500, 4.6, 14, 0.2), other("head", 1500, 5.8, 9, most)));
+        assertThat(new BeamClip().evaluate(then).verdict()).isEqualTo(Verdict.PASS);
     }
 
     @Test

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.function.UnaryOperator;
 import zebrawood.core.gantry.Gantry;
 import zebrawood.core.procedure.Outcome;
@@ -48,6 +49,7 @@ final class Follower {
                 OptionalDouble.of(toleranceMm),
                 Optional.empty(),
                 cardAtMirror2,
+                OptionalInt.empty(),
                 Optional.empty());
     }
 

@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
 import zebrawood.core.gantry.Build;
@@ -243,6 +245,37 @@ class MirrorPlanTest {
             }
         }
         assertThat(rows).isGreaterThan(20);
+    }
+
+    /** On a machine with two mirrors the tube's holder is turned in the place of mirror 1, with its own caution. */
+    @Test
+    void aTubeThatFiresAlongTheTravelIsNamedAndItsHighVoltageToo() {
+        Follower follower = follower(gantry(3, Build.USUAL));
+        follower.follow();
+        PlanReadings whole = follower.readings();
+        List<String> said = new ArrayList<>();
+        for (int steps = 0; steps <= whole.steps().size(); steps++) {
+            PlanReadings part = whole.upTo(steps);
+            PlanReadings two = new PlanReadings(
+                    part.run(),
+                    part.mounts(),
+                    part.steps(),
+                    part.markErrorMm(),
+                    part.toleranceMm(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    OptionalInt.of(2),
+                    Optional.empty());
+            Outcome<PlanFinding> outcome = new MirrorPlan().evaluate(two);
+            assertThat(outcome.finding().next())
+                    .isEqualTo(new MirrorPlan().evaluate(part).finding().next());
+            outcome.instructions().forEach(each -> said.add(each.sentence(UnitChoice.METRIC)));
+        }
+        assertThat(said)
+                .noneMatch(sentence -> sentence.contains("mirror 1") || sentence.contains("mirror 2"))
+                .filteredOn(sentence -> sentence.contains("of the tube's holder"))
+                .isNotEmpty()
+                .allMatch(sentence -> sentence.contains("High voltage is at the tube: main switch off"));
     }
 
     /** Where no card goes before mirror 2 none is asked for there, and the machine is true in the end all the same. */

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.SplittableRandom;
 import zebrawood.core.beam.BeamClip;
 import zebrawood.core.beam.ClipReadings;
@@ -119,6 +120,7 @@ final class BeamDeeds {
                 OptionalDouble.empty(),
                 Optional.of(new PlanReadings.Looked(PlanReadings.Optics.CLEAN, PlanReadings.BedLies.LEVEL)),
                 Optional.empty(),
+                OptionalInt.empty(),
                 Optional.empty());
     }
 
