@@ -45,6 +45,8 @@ final class MirrorsView extends Pane {
     private static final double FIELD_HEIGHT = 34;
     private static final double STRIP = 62;
     private static final double CELL = 80;
+    /** px that the pointer needs; the map of the corners gives way to it */
+    private static final double POINTER = 240;
     /** where a draft keeps which other way of working is shown */
     private static final String SCHOOL = "school";
     /** from one pretend machine's number to the next one's */
@@ -136,6 +138,8 @@ final class MirrorsView extends Pane {
             }
             cells.add(cell);
         }
+        others.get(0).setPrefWidth(130);
+        others.get(1).setPrefWidth(150);
         cells.add(cell(others.get(0).title(), others.get(0)));
         cells.add(cell(others.get(1).title(), others.get(1)));
         HBox spot = new HBox(
@@ -679,7 +683,7 @@ final class MirrorsView extends Pane {
         double y = top + drawing + 8;
         double at = 24;
         for (VBox cell : cells) {
-            double wide = Math.max(150, cell.prefWidth(-1));
+            double wide = Math.max(130, cell.prefWidth(-1));
             if (at + wide > width - 12) {
                 at = 24;
                 y += CELL;
@@ -713,12 +717,19 @@ final class MirrorsView extends Pane {
         card.where().resizeRelocate(x + right - box, stripTop - 15, box, 34);
         double map = Math.max(300, width * 0.6 - 30);
         corners.resizeRelocate(24, y, map, lower - 4);
+        boolean done = pointer.isVisible();
+        corners.setVisible(done && width - map - 56 >= POINTER);
         if (corners.isVisible()) {
             x = 24 + map + 20;
             right = width - x - 12;
             stripName.resizeRelocate(x, stripTop, 60, 20);
         }
         strip.resizeRelocate(x, stripTop + 20, right, STRIP);
+        if (done && !corners.isVisible()) {
+            x = 24;
+            right = width - 40;
+            stripName.resizeRelocate(x, stripTop, 60, 20);
+        }
         pointer.resizeRelocate(x, y, right, pointer.prefHeight(right));
         if (strip.needs(right)) {
             Platform.runLater(() -> show(now));

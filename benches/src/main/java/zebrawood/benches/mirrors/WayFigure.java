@@ -199,7 +199,9 @@ final class WayFigure {
                 Stroke.of(Tone.HAIRLINE, 1));
         if (way.startsAtTheTube()) {
             pen.rectangle(plan.x() - 8, top + 3, 16, plan.y() - top - 3, Tone.BAND, Stroke.of(Tone.INK, 1.2));
-            pen.text(plan.x() + 16, plan.y() - 2, "tube, its mouth", Lettering.CAPTION, Tone.INK, Anchor.START);
+            if (!way.known()) {
+                pen.text(plan.x() + 18, plan.y() - 4, "tube, its mouth", Lettering.SMALL, Tone.INK, Anchor.START);
+            }
             return;
         }
         double tubeLeft = plan.head(way.run().xFarMm() * 0.3);
@@ -266,18 +268,12 @@ final class WayFigure {
         if (number == 2 || !way.startsAtTheTube()) {
             pen.line(x - 9, y - d, x + 9, y + d, Stroke.of(Tone.INK, 5));
         }
-        String name = MirrorsBench.names(way.startsAtTheTube()).get(number - 1);
+        String name = way.startsAtTheTube() ? number == 1 ? "tube" : "mirror" : "mirror " + number;
         double left = x - 34;
         if (way.known()) {
             pen.text(left, y + (lit ? -2 : 5), name, lit ? Lettering.TEXT_BOLD : Lettering.SMALL, Tone.INK, Anchor.END);
-        } else {
-            pen.text(
-                    x + 18,
-                    number == 1 && way.startsAtTheTube() ? y + 14 : y - 12,
-                    name,
-                    Lettering.SMALL,
-                    Tone.INK,
-                    Anchor.START);
+        } else if (number == 2 || !way.startsAtTheTube()) {
+            pen.text(x + 18, y - 12, name, Lettering.SMALL, Tone.INK, Anchor.START);
         }
         if (lit) {
             boolean faulty = way.fault().isPresent();
@@ -360,7 +356,8 @@ final class WayFigure {
         pen.text(
                 left,
                 TOP + 6,
-                "the run of the " + MirrorsBench.names(way.startsAtTheTube()).get(first ? 0 : 1),
+                "the run of " + (way.startsAtTheTube() ? "the " : "")
+                        + MirrorsBench.names(way.startsAtTheTube()).get(first ? 0 : 1),
                 Lettering.SMALL,
                 Tone.INK,
                 Anchor.START);
@@ -407,7 +404,9 @@ final class WayFigure {
         pen.text(near, middle + 32, "near", Lettering.CAPTION, Tone.QUIET, Anchor.MIDDLE);
         pen.text(far, middle + 32, "far", Lettering.CAPTION, Tone.QUIET, Anchor.MIDDLE);
         head(left, middle + 108);
-        lesson(left, right, middle + 192);
+        if (way.beam().isEmpty()) {
+            lesson(left, right, middle + 50);
+        }
     }
 
     /** The head from the front: its mirror sends the beam down through lens and nozzle. */
@@ -444,8 +443,8 @@ final class WayFigure {
         pen.line(x - off, in, x - off, y + 70, beam);
         pen.line(x - 24, y + 71, x + 26, y + 71, Stroke.of(Tone.QUIET, 1.2));
         double words = x + 28;
-        pen.text(words, y + 12, "the head, from the front", Lettering.CAPTION, Tone.INK, Anchor.START);
-        pen.text(words, y + 28, "its own mirror, lens, nozzle;", Lettering.CAPTION, Tone.QUIET, Anchor.START);
+        pen.text(words, y + 12, "head, from the front", Lettering.CAPTION, Tone.INK, Anchor.START);
+        pen.text(words, y + 28, "mirror, lens, nozzle", Lettering.CAPTION, Tone.QUIET, Anchor.START);
         pen.text(words, y + 44, "not to scale", Lettering.CAPTION, Tone.QUIET, Anchor.START);
     }
 

@@ -52,7 +52,7 @@ class MirrorsTest {
         seat.until("its runs are known, its optics are not", () -> seat.focused("looked.optics"));
         assertThat(seat.words("act")).startsWith("Look at the mirrors and the lens");
         seat.choose("looked.optics", "clean").enter();
-        seat.choose("looked.bed", "level").enter().enter();
+        seat.choose("looked.bed", "level").enter().enter().enter();
         seat.choose("mounts", "others, or changed").enter();
         seat.until(
                 "all is ready", () -> seat.focused("step") && seat.words("step").equals("Begin"));
