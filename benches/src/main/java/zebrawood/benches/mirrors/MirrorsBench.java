@@ -99,6 +99,11 @@ public final class MirrorsBench implements Bench<PlanReadings, PlanFinding> {
         view = new MirrorsView(place, steps, !learned().isEmpty());
     }
 
+    /** Whether it is said that the tube fires along the gantry's travel, with no mirror before that. */
+    static boolean startsAtTheTube(Draft draft) {
+        return draft.text(MIRRORS).equals("2");
+    }
+
     /** Whether shooting has begun: before that the bench asks what the machine is like. */
     static boolean isBegun(Draft draft) {
         return !draft.text(Steps.FIELD).isEmpty() || !draft.text(BEGUN).isEmpty();

@@ -60,6 +60,11 @@ final class WayFigure {
         Way {
             lit = Set.copyOf(lit);
         }
+
+        /** The machine alone, whose runs are being measured. */
+        static Way measured(PlanReadings.Run run, boolean startsAtTheTube) {
+            return new Way(run, Optional.empty(), Optional.empty(), Set.of(), Optional.empty(), startsAtTheTube, false);
+        }
     }
 
     /** Where things lie in a drawing, px. */
