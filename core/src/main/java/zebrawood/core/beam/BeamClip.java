@@ -101,7 +101,10 @@ public final class BeamClip implements Procedure<ClipReadings, ClipFinding> {
                         : larger(each, allowed, many))
                 .toList();
         if (instructions.isEmpty()) {
-            return new Outcome<>(finding, Verdict.PASS, List.of());
+            String through = many
+                    ? "Leave the openings as they are: the beam goes through each of them."
+                    : "Leave the opening as it is: the beam goes through it.";
+            return new Outcome<>(finding, Verdict.PASS, List.of(Instruction.of("opening", Said.of(through))));
         }
         boolean allFit = all.stream()
                 .allMatch(each -> each.largestOffsetMm().isPresent() || Limits.atMost(each.lostPct(), allowed));

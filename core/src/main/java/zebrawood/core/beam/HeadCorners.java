@@ -70,7 +70,10 @@ public final class HeadCorners implements Procedure<CornersReadings, CornersFind
         CornersFinding finding = finding(read);
         double tolerance = finding.tolerances().toleranceMm();
         if (Limits.atMost(finding.spreadMm(), tolerance)) {
-            return new Outcome<>(finding, Verdict.PASS, List.of());
+            return new Outcome<>(
+                    finding,
+                    Verdict.PASS,
+                    List.of(Instruction.of("mirrors", Said.of("Leave the mirrors alone: the corners are true."))));
         }
         return Limits.atMost(finding.residualMm(), tolerance)
                 ? new Outcome<>(finding, Verdict.ADJUST, List.of(mirror(finding)))

@@ -92,7 +92,12 @@ public final class HeadVertical implements Procedure<VerticalReadings, VerticalF
                 new VerticalFinding.Tolerances(
                         read.toleranceMrad().orElse(VerticalReadings.TOLERANCE_MRAD), CLIPPED_PCT));
         List<Instruction> instructions = instructions(finding);
-        return new Outcome<>(finding, instructions.isEmpty() ? Verdict.PASS : Verdict.ADJUST, instructions);
+        return instructions.isEmpty()
+                ? new Outcome<>(
+                        finding,
+                        Verdict.PASS,
+                        List.of(Instruction.of("head", Said.of("Leave the head alone: the beam falls straight."))))
+                : new Outcome<>(finding, Verdict.ADJUST, instructions);
     }
 
     private static List<Instruction> instructions(VerticalFinding finding) {

@@ -84,7 +84,10 @@ public final class MarkShape implements Procedure<ShapeReadings, ShapeFinding> {
                 new ShapeFinding.Tolerances(tolerance));
         boolean whole = read.outline().orElse(ShapeReadings.Outline.SMOOTH) == ShapeReadings.Outline.SMOOTH;
         return whole && Limits.atMost(finding.ellipticity(), tolerance)
-                ? new Outcome<>(finding, Verdict.PASS, List.of())
+                ? new Outcome<>(
+                        finding,
+                        Verdict.PASS,
+                        List.of(Instruction.of("mark", Said.of("The mark is round. Go on with the mirrors."))))
                 : new Outcome<>(finding, Verdict.ADJUST, instructions(finding));
     }
 
