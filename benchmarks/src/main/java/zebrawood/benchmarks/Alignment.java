@@ -49,6 +49,7 @@ final class Alignment {
 
     /** How often a stated bound held. */
     static final class Tally {
+        private final List<Double> answersMs = new ArrayList<>();
         private int marks;
         private int marksWithin;
         private int bounds;
@@ -58,6 +59,7 @@ final class Alignment {
         private int farHeld;
 
         void add(Tally other) {
+            answersMs.addAll(other.answersMs);
             marks += other.marks;
             marksWithin += other.marksWithin;
             bounds += other.bounds;
@@ -127,13 +129,17 @@ final class Alignment {
         Tally tally = new Tally();
         ended.forEach(end -> tally.add(end.tally()));
         double[] slowest = ended.stream().mapToDouble(Ended::slowestMs).sorted().toArray();
+        double[] answers = tally.answersMs.stream()
+                .mapToDouble(Double::doubleValue)
+                .sorted()
+                .toArray();
         double marks = 100.0 * tally.marksWithin / tally.marks;
         double far = 100.0 * tally.farHeld / tally.far;
         System.out.printf(
                 Locale.ROOT,
                 "alignment, %s: shots median %d, p95 %d, most %d, mean %.2f; %.1f %% end within %.1f mm between any two "
                         + "corners; 95 %% ellipse of the far spot holds %.1f %%, circle of a mark %.1f %%, bound of the corners %.1f %%; second pulses %.2f a "
-                        + "machine; slowest answer median %.0f ms, p99 %.0f ms%n",
+                        + "machine; an answer median %.1f ms, p95 %.1f ms; slowest of an alignment median %.0f ms, p99 %.0f ms%n",
                 words,
                 shots[shots.length / 2],
                 shots[shots.length * 95 / 100],
@@ -145,6 +151,8 @@ final class Alignment {
                 marks,
                 100.0 * tally.boundsHeld / tally.bounds,
                 tally.pulses / (double) ended.size(),
+                answers[answers.length / 2],
+                answers[answers.length * 95 / 100],
                 slowest[slowest.length / 2],
                 slowest[slowest.length * 99 / 100]);
         return within >= wantedPct
@@ -234,7 +242,9 @@ final class Alignment {
             long from = System.nanoTime();
             Outcome<PlanFinding> outcome = plan.evaluate(
                     new PlanReadings(RUN, mounts, steps, OptionalDouble.of(errorMm), OptionalDouble.of(toleranceMm)));
-            slowest = Math.max(slowest, (System.nanoTime() - from) / 1e6);
+            double answerMs = (System.nanoTime() - from) / 1e6;
+            tally.answersMs.add(answerMs);
+            slowest = Math.max(slowest, answerMs);
             PlanFinding finding = outcome.finding();
             if (finding.worstSpreadMm().isPresent()) {
                 tally.bounds++;

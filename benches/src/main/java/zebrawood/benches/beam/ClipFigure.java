@@ -106,10 +106,12 @@ public final class ClipFigure implements Exhibit<ClipReadings, ClipFinding> {
         if (finding.isPresent()) {
             pen.circle(beamX, y, 4.5, Tone.READING);
         }
+        String whole = "beam in the opening, to scale";
+        boolean fits = pen.textWidth(whole, Lettering.CAPTION) < 2 * x;
         pen.text(
                 x,
                 height - 6,
-                finding.isPresent() ? "beam in the opening, to scale" : "dashed: not yet read",
+                finding.isPresent() ? fits ? whole : "to scale" : "dashed: not yet read",
                 Lettering.CAPTION,
                 Tone.QUIET,
                 Anchor.MIDDLE);

@@ -15,6 +15,10 @@ final class CardSheet {
 
     private static final double LEFT = 18 * MM;
 
+    private static final String[][] WORDS = {
+        {"before mirror 2, gantry near", "before mirror 2, gantry far"}, {"at the head", "under the nozzle"}
+    };
+
     private CardSheet() {}
 
     /** Draws it on a page so large, px of 1/96 inch. */
@@ -32,12 +36,7 @@ final class CardSheet {
         double row = 56 * MM;
         for (int r = 0; r < 2; r++) {
             for (int c = 0; c < 2; c++) {
-                card(
-                        pen,
-                        LEFT + c * 84 * MM,
-                        row + r * 92 * MM,
-                        r == 0 ? "mirror" : "head",
-                        r == 0 ? "before mirror 2, gantry " + (c == 0 ? "near" : "far") : "at the head");
+                card(pen, LEFT + c * 84 * MM, row + r * 92 * MM, r == 0 ? "mirror" : "head", WORDS[r][c]);
             }
         }
         pen.text(

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import zebrawood.core.beam.Spot;
 
 /**
@@ -67,15 +68,19 @@ final class Faults {
 
     /** What the marks say of faults; where one has to be named, whatever explains them better than a sound machine. */
     Suspicion find(boolean mustBeNamed) {
-        List<Read> reads = new ArrayList<>();
-        reads.add(read(PlanFinding.Kind.RAILS, Optional.empty(), sound.assumption.bentRails()));
-        for (int mirror = 1; mirror <= 2; mirror++) {
-            reads.add(read(PlanFinding.Kind.LOOSE_MIRROR, Optional.of(mirror), sound.assumption.loose(mirror)));
+        List<Supplier<Read>> assumed = new ArrayList<>();
+        assumed.add(() -> read(PlanFinding.Kind.RAILS, Optional.empty(), sound.assumption.bentRails()));
+        for (int mirror : List.of(1, 2)) {
+            assumed.add(() -> read(PlanFinding.Kind.LOOSE_MIRROR, Optional.of(mirror), sound.assumption.loose(mirror)));
         }
         for (double clear : CLEAR_MM) {
-            reads.add(read(PlanFinding.Kind.CLIPPING, Optional.empty(), sound.assumption.clipped(clear)));
+            assumed.add(() -> read(PlanFinding.Kind.CLIPPING, Optional.empty(), sound.assumption.clipped(clear)));
         }
-        reads.sort(Comparator.comparingDouble(read -> -read.evidence()));
+        // each is read by itself, on as many threads as there are; their order stays
+        List<Read> reads = assumed.parallelStream()
+                .map(Supplier::get)
+                .sorted(Comparator.comparingDouble(read -> -read.evidence()))
+                .toList();
         Read best = reads.get(0);
         double second = reads.stream()
                 .filter(read -> read.fault().kind() != best.fault().kind())
