@@ -1,11 +1,15 @@
 package zebrawood.desktop.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.SplittableRandom;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -13,6 +17,7 @@ import javafx.scene.input.KeyCode;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.apache.pdfbox.text.TextPosition;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -164,6 +169,36 @@ class MirrorsTest {
         } finally {
             Files.delete(file);
         }
+    }
+
+    /** What is measured on the printed page is as long as it says. */
+    @Test
+    void cardsArePrintedAtTrueSize() throws IOException {
+        Path file = folder.resolveSibling(folder.getFileName() + "-cards.pdf");
+        try (Seat seat = Seat.atDemo(folder).as("RV")) {
+            seat.stop("Wren", "mirror-plan");
+            seat.until("the newest entry is shown", () -> seat.focused("again"));
+            seat.enter().until("it is measured anew", () -> seat.has("print-cards"));
+            seat.answers(file).fire("print-cards");
+            seat.until("the page is there", () -> Files.exists(file) && seat.desk.isIdle());
+        }
+        Map<String, Float> middles = new HashMap<>();
+        try (PDDocument document = Loader.loadPDF(file.toFile())) {
+            assertThat(document.getNumberOfPages()).isEqualTo(1);
+            new PDFTextStripper() {
+                @Override
+                protected void writeString(String text, List<TextPosition> letters) {
+                    TextPosition first = letters.get(0);
+                    TextPosition last = letters.get(letters.size() - 1);
+                    middles.put(text, (first.getX() + last.getX() + last.getWidth()) / 2);
+                }
+            }.getText(document);
+        } finally {
+            Files.delete(file);
+        }
+        double mm = (middles.get("90") - middles.get("10")) / 72 * 25.4;
+        assertThat(mm).isCloseTo(80, within(0.2));
+        assertThat(middles).containsKeys("under the nozzle", "before mirror 2, gantry far");
     }
 
     @Test
