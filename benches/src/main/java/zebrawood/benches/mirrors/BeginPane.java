@@ -67,7 +67,9 @@ final class BeginPane extends Pane {
                 bed,
                 new ChoiceField(MirrorsBench.MIRRORS, "mirrors", MirrorsBench.MIRRORS_CHOICES),
                 new ChoiceField(
-                        MirrorsBench.CARD, "before mirror 2", List.of(MirrorsBench.TAKES_CARD, MirrorsBench.NO_CARD))));
+                        MirrorsBench.CARD,
+                        MirrorsBench.FIELDS.field(MirrorsBench.CARD).label(),
+                        List.of(MirrorsBench.TAKES_CARD, MirrorsBench.NO_CARD))));
         if (learned) {
             choices.add(new ChoiceField(
                     MirrorsBench.MOUNTS,

@@ -211,6 +211,12 @@ final class CardPane extends Pane {
         return correcting;
     }
 
+    /** Whether a mark is typed that was not taken yet. */
+    boolean isUntaken() {
+        return correcting.isEmpty()
+                && (!draft.text(name(0)).isBlank() || !draft.text(name(1)).isBlank());
+    }
+
     /** Where the card is: as asked, unless somebody says that it is elsewhere. */
     Optional<Steps.At> at() {
         if (correcting.isPresent()) {
@@ -351,7 +357,7 @@ final class CardPane extends Pane {
                 this.head,
                 correcting.isPresent()
                         ? "Shot " + (correcting.getAsInt() + 1) + ", to be corrected"
-                        : head ? "The card at the head" : "The card before mirror 2");
+                        : head ? "The card at the head" : "The card before " + second());
         for (int i = 0; i < fields.length; i++) {
             fields[i].setDisable(measuring && !reads);
             fields[i].setEditable(measuring);
@@ -397,6 +403,11 @@ final class CardPane extends Pane {
         requestLayout();
     }
 
+    /** What the card on the first run is before. */
+    private String second() {
+        return MirrorsBench.startsAtTheTube(draft) ? "the gantry's mirror" : "mirror 2";
+    }
+
     /** The places that can be shot at, the one that is asked for first. */
     private void offer(Optional<PlanFinding> finding, boolean shoots) {
         following = true;
@@ -406,7 +417,8 @@ final class CardPane extends Pane {
             offered.add(new Where("as asked", asked));
             for (double g : new double[] {run.yNearMm(), run.yFarMm()}) {
                 String gantry = g == run.yNearMm() ? "gantry near" : "gantry far";
-                offered.add(new Where("mirror 2, " + gantry, Optional.of(new Steps.At(1, g, OptionalDouble.empty()))));
+                offered.add(
+                        new Where(second() + ", " + gantry, Optional.of(new Steps.At(1, g, OptionalDouble.empty()))));
                 for (double d : new double[] {run.xNearMm(), run.xFarMm()}) {
                     offered.add(new Where(
                             "head " + (d == run.xNearMm() ? "near, " : "far, ") + gantry,

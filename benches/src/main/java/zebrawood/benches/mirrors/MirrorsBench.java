@@ -69,7 +69,7 @@ public final class MirrorsBench implements Bench<PlanReadings, PlanFinding> {
             Field.amount(X_FAR, "mirror 2 to head, far", Quantity.LENGTH).needed(),
             Field.oneOf(OPTICS, "mirrors and lens", OPTICS_CHOICES),
             Field.oneOf(BED, "bed", BED_CHOICES),
-            Field.either(CARD, "before mirror 2", TAKES_CARD, NO_CARD),
+            Field.either(CARD, "before the gantry's mirror", TAKES_CARD, NO_CARD),
             Field.count(MIRRORS, "mirrors", MIRRORS_CHOICES),
             Field.amount(MARK_ERROR, "a mark is read to", Quantity.LENGTH)
                     .usually(Amount.mm(PlanReadings.MARK_ERROR_MM, 1)),
@@ -202,8 +202,11 @@ public final class MirrorsBench implements Bench<PlanReadings, PlanFinding> {
 
     @Override
     public Optional<String> notForTheRecord() {
-        return view.isPractising()
-                ? Optional.of("This is practice: end it, then align the machine itself.")
+        if (view.isPractising()) {
+            return Optional.of("This is practice: end it, then align the machine itself.");
+        }
+        return MirrorsBench.isBegun(draft) && view.isUntaken()
+                ? Optional.of("A mark or a turn is typed and not taken yet. Take it, or empty its fields; then record.")
                 : Optional.empty();
     }
 

@@ -88,7 +88,7 @@ public final class MirrorsFigure implements Exhibit<PlanReadings, PlanFinding> {
         pen.text(
                 left + width / 2,
                 31,
-                beam.map(known -> Amount.mm(spread(known.corners()), 2).text(units) + " apart at worst")
+                beam.map(known -> Amount.mm(known.spreadMm(), 2).text(units) + " apart at worst")
                         .orElse("not known"),
                 Lettering.CAPTION,
                 Tone.QUIET,
@@ -121,26 +121,19 @@ public final class MirrorsFigure implements Exhibit<PlanReadings, PlanFinding> {
         }
     }
 
-    private static double spread(List<Spot> corners) {
-        return corners.stream()
-                .flatMap(one -> corners.stream().map(one::distanceMm))
-                .mapToDouble(Double::doubleValue)
-                .max()
-                .orElse(0);
-    }
-
     @Override
     public Optional<Table> table(
             PlanReadings readings, PlanFinding finding, Map<String, String> asTyped, UnitChoice units) {
         List<List<String>> rows = new ArrayList<>();
         PlanReadings.Run run = readings.run();
+        List<String> names = MirrorsBench.names(finding.startsAtTheTube());
         rows.add(List.of(
-                "mirror 1 to 2",
+                names.get(0) + " to " + names.get(1),
                 "near and far",
                 Amount.told(Quantity.LENGTH, run.yNearMm()).text(units) + ", "
                         + Amount.told(Quantity.LENGTH, run.yFarMm()).text(units)));
         rows.add(List.of(
-                "mirror 2 to head",
+                names.get(1) + " to the head",
                 "near and far",
                 Amount.told(Quantity.LENGTH, run.xNearMm()).text(units) + ", "
                         + Amount.told(Quantity.LENGTH, run.xFarMm()).text(units)));
@@ -149,20 +142,20 @@ public final class MirrorsFigure implements Exhibit<PlanReadings, PlanFinding> {
             PlanReadings.Step step = readings.steps().get(i);
             if (step.turn().isPresent()) {
                 PlanReadings.Turn turn = step.turn().get();
-                rows.add(List.of("turn", "mirror " + turn.mirror() + ", screw", MountFigure.words(turn)));
+                rows.add(List.of("turn", names.get(turn.mirror() - 1) + ", screw", MountFigure.words(turn)));
                 continue;
             }
             PlanReadings.Shot made = step.shot().orElseThrow();
-            String at = "steps[" + i + "].shot.";
-            rows.add(List.of("shot " + ++shot, where(made, run, units), mark(made, at, asTyped, units)));
+
+            rows.add(List.of("shot " + ++shot, where(made, run, names.get(1), units), mark(made, units)));
         }
         return Optional.of(new Table(List.of("step", "where", "read"), rows, 2));
     }
 
-    private static String where(PlanReadings.Shot shot, PlanReadings.Run run, UnitChoice units) {
+    private static String where(PlanReadings.Shot shot, PlanReadings.Run run, String second, UnitChoice units) {
         String gantry = "gantry " + place(shot.gantryMm(), run.yNearMm(), run.yFarMm(), units);
         return shot.carriageMm().isEmpty()
-                ? "mirror 2, " + gantry
+                ? second + ", " + gantry
                 : gantry + ", head " + place(shot.carriageMm().getAsDouble(), run.xNearMm(), run.xFarMm(), units);
     }
 
@@ -170,13 +163,15 @@ public final class MirrorsFigure implements Exhibit<PlanReadings, PlanFinding> {
         return at == near ? "near" : at == far ? "far" : Amount.mm(at, 0).text(units);
     }
 
-    private static String mark(PlanReadings.Shot shot, String at, Map<String, String> asTyped, UnitChoice units) {
-        String x = asTyped.getOrDefault(at + "xMm", Amount.mm(shot.xMm(), 2).number(units));
-        String y = asTyped.getOrDefault(at + "yMm", Amount.mm(shot.yMm(), 2).number(units));
+    /** With its units, and never a minus: what was typed in inches is no millimetre. */
+    private static String mark(PlanReadings.Shot shot, UnitChoice units) {
+        String x =
+                Amount.told(Quantity.LENGTH, Math.abs(shot.xMm())).text(units) + (shot.xMm() < 0 ? " left" : " right");
+        String y = Amount.told(Quantity.LENGTH, Math.abs(shot.yMm())).text(units) + (shot.yMm() < 0 ? " down" : " up");
         String current = shot.currentMa().isPresent()
                 ? ", " + new Amount(Quantity.CURRENT, shot.currentMa().getAsDouble(), 1).text(units)
                 : "";
-        return x + " right, " + y + " up" + current;
+        return x + ", " + y + current;
     }
 
     @Override

@@ -394,6 +394,11 @@ final class MirrorsView extends Pane {
         Platform.runLater(() -> missing().ifPresent(Node::requestFocus));
     }
 
+    /** Whether a mark or a turn is typed that was not taken yet. */
+    boolean isUntaken() {
+        return card.isUntaken() || turns.isOtherwise();
+    }
+
     boolean isPractising() {
         return practice.isOn();
     }

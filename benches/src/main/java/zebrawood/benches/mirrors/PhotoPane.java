@@ -35,6 +35,8 @@ final class PhotoPane extends Pane {
     private static final double RULER_MM = 20;
     /** px that a photo is looked at with */
     private static final int SIDE = 700;
+    /** as large as a camera's photo gets */
+    private static final long MOST_BYTES = 60_000_000;
 
     private static final List<String> ASKED =
             List.of("click the 0 of the ruler", "click its 20 mm", "click the cross", "click the mark");
@@ -79,39 +81,56 @@ final class PhotoPane extends Pane {
 
     /** Takes a photo; why not, where it cannot. */
     Optional<String> take(File photo) {
-        byte[] bytes;
-        try {
-            if (photo.length() > NewAttachment.LONGEST_BYTES) {
-                return Optional.of(photo.getName() + " is too large for a photo of a card");
+        if (!Thumbnail.isNamedLikeOne(photo.getName())) {
+            return Optional.of(photo.getName() + " is no picture");
+        } else if (photo.length() > MOST_BYTES) {
+            return Optional.of(photo.getName() + " is too large for a photo of a card: make it smaller");
+        }
+        place.workplace().apart(() -> read(photo), read -> {
+            if (read.isPresent()) {
+                show(read.get());
+            } else {
+                place.workplace().tell(photo.getName() + " cannot be shown as a picture. Try another one.");
             }
-            bytes = Files.readAllBytes(photo.toPath());
-        } catch (IOException unreadable) {
-            return Optional.of(photo.getName() + " cannot be read");
-        }
-        NewAttachment attachment = new NewAttachment(photo.getName(), bytes);
-        Optional<Image> picture = Thumbnail.picture(attachment.content(), SIDE);
-        if (picture.isEmpty()) {
-            return Optional.of(photo.getName() + " is no picture that can be shown");
-        }
-        file = Optional.of(attachment);
-        clicked.clear();
-        mark = Optional.empty();
-        read(picture.get());
-        view.setImage(picture.get());
-        setVisible(true);
-        changed.run();
+        });
         return Optional.empty();
     }
 
-    private void read(Image image) {
-        wide = (int) image.getWidth();
-        int high = (int) image.getHeight();
-        darkness = new float[wide * high];
+    /** A photo that was read, and how dark each of its pixels is. */
+    private record Read(NewAttachment file, Image image, float[] darkness) {}
+
+    /** Reads it, whatever is in it; a large one takes a second, so not on the window's thread. */
+    private static Optional<Read> read(File photo) {
+        byte[] bytes;
+        try {
+            bytes = Files.readAllBytes(photo.toPath());
+        } catch (IOException unreadable) {
+            return Optional.empty();
+        }
+        NewAttachment attachment = new NewAttachment(photo.getName(), bytes);
+        return Thumbnail.picture(attachment.content(), SIDE).map(image -> new Read(attachment, image, darkness(image)));
+    }
+
+    private void show(Read read) {
+        file = Optional.of(read.file());
+        clicked.clear();
+        mark = Optional.empty();
+        darkness = read.darkness();
+        wide = (int) read.image().getWidth();
+        view.setImage(read.image());
+        setVisible(true);
+        changed.run();
+    }
+
+    private static float[] darkness(Image image) {
+        int wide = (int) image.getWidth();
+        float[] darkness = new float[wide * (int) image.getHeight()];
         PixelReader pixels = image.getPixelReader();
         for (int i = 0; i < darkness.length; i++) {
             Color color = pixels.getColor(i % wide, i / wide);
             darkness[i] = (float) (1 - (0.3 * color.getRed() + 0.59 * color.getGreen() + 0.11 * color.getBlue()));
         }
+        return darkness;
     }
 
     private double scale() {

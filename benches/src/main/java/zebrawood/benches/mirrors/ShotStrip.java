@@ -110,6 +110,6 @@ final class ShotStrip extends HBox {
     }
 
     private static String words(Steps.At at) {
-        return at.mirror() == 1 ? "card before mirror 2" : "card at the head";
+        return at.mirror() == 1 ? "card on the first run" : "card at the head";
     }
 }

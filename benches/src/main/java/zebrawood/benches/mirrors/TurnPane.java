@@ -220,7 +220,7 @@ final class TurnPane extends Pane {
                 (pen, width, height) -> MountFigure.draw(pen, asked, hand, known, names, width, height),
                 "mirrors from behind: "
                         + hand.stream()
-                                .map(turn -> "mirror " + turn.mirror() + ", screw " + MountFigure.words(turn))
+                                .map(turn -> names.get(turn.mirror() - 1) + ", screw " + MountFigure.words(turn))
                                 .collect(Collectors.joining("; ")));
         otherwise.setVisible(measuring);
         otherwise.setText(open ? "back to what is asked" : "I turned something else");

@@ -119,35 +119,8 @@ final class WayFigure {
 
     private static double factor(Way way, Plan plan) {
         return way.beam()
-                .map(beam -> Math.max(1, Enlarged.factor(largest(beam, way.run()), plan.scale(), ERROR_PX)))
+                .map(beam -> Math.max(1, Enlarged.factor(beam.farthestMm(way.run()), plan.scale(), ERROR_PX)))
                 .orElse(1.0);
-    }
-
-    private static double largest(PlanFinding.Beam beam, PlanReadings.Run run) {
-        double most = Math.max(
-                first(beam, run.yFarMm()).fromCentreMm(),
-                first(beam, run.yNearMm()).fromCentreMm());
-        for (double g : new double[] {run.yNearMm(), run.yFarMm()}) {
-            for (double d : new double[] {run.xNearMm(), run.xFarMm()}) {
-                most = Math.max(most, second(beam, g, d).fromCentreMm());
-            }
-        }
-        return most;
-    }
-
-    /** Where the beam stands beside its way so far from mirror 1, as seen at the head. */
-    private static Spot first(PlanFinding.Beam beam, double g) {
-        return new Spot(
-                beam.atMirror().xMm() + beam.yRun().xMrad() * g / 1000,
-                beam.atMirror().yMm() + beam.yRun().yMrad() * g / 1000);
-    }
-
-    /** The same on the second run. */
-    private static Spot second(PlanFinding.Beam beam, double g, double d) {
-        Spot start = first(beam, g);
-        return new Spot(
-                start.xMm() + beam.xRun().xMrad() * d / 1000,
-                start.yMm() + beam.xRun().yMrad() * d / 1000);
     }
 
     private void draw() {
@@ -224,16 +197,16 @@ final class WayFigure {
                 .map(at ->
                         at.carriageMm().isPresent() ? plan.head(at.carriageMm().getAsDouble()) : plan.x())
                 .orElse(plan.head(way.run().xFarMm()));
-        double start = way.beam().map(beam -> -first(beam, 0).xMm() * perMm).orElse(0.0);
-        double turn = way.beam().map(beam -> -first(beam, g).xMm() * perMm).orElse(0.0);
+        double start = way.beam().map(beam -> -beam.onYRun(0).xMm() * perMm).orElse(0.0);
+        double turn = way.beam().map(beam -> -beam.onYRun(g).xMm() * perMm).orElse(0.0);
         if (!way.startsAtTheTube()) {
             pen.line(tube, plan.y(), plan.x() + start, plan.y(), stroke);
         }
         // a mirror at 45 degrees is met as far beside as it is met too early or too late
         pen.line(plan.x() + start, plan.y(), plan.x() + turn, end > plan.x() ? gantry + turn : gantry, stroke);
-        double from = way.beam().map(beam -> second(beam, g, 0).xMm() * perMm).orElse(0.0);
+        double from = way.beam().map(beam -> beam.onXRun(g, 0).xMm() * perMm).orElse(0.0);
         double to = way.beam()
-                .map(beam -> second(beam, g, (end - plan.x()) / plan.scale()).xMm() * perMm)
+                .map(beam -> beam.onXRun(g, (end - plan.x()) / plan.scale()).xMm() * perMm)
                 .orElse(0.0);
         if (end > plan.x()) {
             pen.line(plan.x() + turn, gantry - from, end, gantry - to, stroke);
@@ -383,9 +356,9 @@ final class WayFigure {
         sideCard(near, middle);
         sideCard(far, middle);
         way.beam().ifPresent(beam -> {
-            Spot start = first ? first(beam, 0) : second(beam, g, 0);
-            Spot atNear = first ? first(beam, nearMm) : second(beam, g, nearMm);
-            Spot atFar = first ? first(beam, farMm) : second(beam, g, farMm);
+            Spot start = first ? beam.onYRun(0) : beam.onXRun(g, 0);
+            Spot atNear = first ? beam.onYRun(nearMm) : beam.onXRun(g, nearMm);
+            Spot atFar = first ? beam.onYRun(farMm) : beam.onXRun(g, farMm);
             pen.line(mirror, middle - start.yMm() * perMm, far, middle - atFar.yMm() * perMm, Stroke.of(Tone.BEAM, 2));
             double apart = Math.abs(atFar.yMm() - atNear.yMm());
             pen.text(
@@ -426,7 +399,7 @@ final class WayFigure {
                     double d = way.at()
                             .map(at -> at.carriageMm().orElse(way.run().xFarMm()))
                             .orElse(way.run().xFarMm());
-                    return Math.max(-9, Math.min(9, second(beam, g, d).yMm() * HEAD_PX));
+                    return Math.max(-9, Math.min(9, beam.onXRun(g, d).yMm() * HEAD_PX));
                 })
                 .orElse(0.0);
         pen.stroke(

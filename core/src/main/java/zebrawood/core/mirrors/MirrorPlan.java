@@ -107,8 +107,8 @@ public final class MirrorPlan implements Procedure<PlanReadings, PlanFinding> {
                                 Amount.mm(finding.worstSpreadErrorMm().orElse(0), 2)
                                         .least()))));
         finding.before()
-                .ifPresent(before -> evidence.add(new Evidence(
-                        "as found", Said.of("{0}", Amount.mm(Planning.spread(before.corners()), 2)))));
+                .ifPresent(before ->
+                        evidence.add(new Evidence("as found", Said.of("{0}", Amount.mm(before.spreadMm(), 2)))));
         if (finding.shots() > 0) {
             evidence.add(new Evidence(
                     finding.startsAtTheTube() ? "leans, tube" : "leans, mirror 1",

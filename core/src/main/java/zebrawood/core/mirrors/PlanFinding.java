@@ -3,6 +3,7 @@ package zebrawood.core.mirrors;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import zebrawood.core.beam.Spot;
 
 /**
@@ -133,6 +134,44 @@ public record PlanFinding(
     public record Beam(Spot atMirror, Lean yRun, Lean xRun, List<Spot> corners) {
         public Beam {
             corners = List.copyOf(corners);
+        }
+
+        /** Where the beam stands beside its way, so far from mirror 1, mm. */
+        public Spot onYRun(double gantryMm) {
+            return new Spot(
+                    atMirror.xMm() + yRun.xMrad() * gantryMm / 1000, atMirror.yMm() + yRun.yMrad() * gantryMm / 1000);
+        }
+
+        /** The same on the next run, with mirror 2 so far from mirror 1, so far from mirror 2, mm. */
+        public Spot onXRun(double gantryMm, double carriageMm) {
+            Spot start = onYRun(gantryMm);
+            return new Spot(
+                    start.xMm() + xRun.xMrad() * carriageMm / 1000, start.yMm() + xRun.yMrad() * carriageMm / 1000);
+        }
+
+        /** How far it comes beside its way anywhere on these runs, mm. */
+        public double farthestMm(PlanReadings.Run run) {
+            return Stream.concat(
+                            Stream.of(onYRun(run.yNearMm()), onYRun(run.yFarMm())),
+                            Stream.of(
+                                    onXRun(run.yNearMm(), run.xNearMm()),
+                                    onXRun(run.yNearMm(), run.xFarMm()),
+                                    onXRun(run.yFarMm(), run.xNearMm()),
+                                    onXRun(run.yFarMm(), run.xFarMm())))
+                    .mapToDouble(Spot::fromCentreMm)
+                    .max()
+                    .orElse(0);
+        }
+
+        /** The largest distance between the marks at two corners, mm. */
+        public double spreadMm() {
+            double most = 0;
+            for (Spot one : corners) {
+                for (Spot other : corners) {
+                    most = Math.max(most, one.distanceMm(other));
+                }
+            }
+            return most;
         }
     }
 

@@ -341,20 +341,9 @@ final class Planning {
                 turns++;
             } else {
                 history.add(new PlanFinding.Made(
-                        step.shot().orElseThrow(), onceSeen(spread(beam(turned).corners())), turns));
+                        step.shot().orElseThrow(), onceSeen(beam(turned).spreadMm()), turns));
             }
         }
         return history;
-    }
-
-    /** The largest distance between two of these, mm. */
-    static double spread(List<Spot> corners) {
-        double most = 0;
-        for (Spot one : corners) {
-            for (Spot other : corners) {
-                most = Math.max(most, one.distanceMm(other));
-            }
-        }
-        return most;
     }
 }
