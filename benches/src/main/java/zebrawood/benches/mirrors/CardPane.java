@@ -7,23 +7,16 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
-import java.util.stream.Stream;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Pane;
 import zebrawood.core.beam.Spot;
-import zebrawood.core.machine.Plate;
 import zebrawood.core.mirrors.PlanFinding;
 import zebrawood.core.mirrors.PlanReadings;
-import zebrawood.core.units.Amount;
-import zebrawood.core.units.Quantity;
-import zebrawood.core.units.Typed;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.core.units.UnreadableException;
 import zebrawood.kit.bench.BenchPlace;
 import zebrawood.kit.form.Draft;
 import zebrawood.kit.view.DrawingSurface;
@@ -36,7 +29,6 @@ final class CardPane extends Pane {
     private static final double NUDGE_MM = 0.1;
 
     private static final double COARSE_MM = 1;
-    private static final double FIELD = 34;
 
     private final BenchPlace place;
     private final Draft draft;
@@ -47,12 +39,8 @@ final class CardPane extends Pane {
     private final DrawingSurface card;
     private final PhotoPane photo;
     private final ComboBox<Where> where = new ComboBox<>();
-    private final Label[] names = {
-        Words.label("right", "small"), Words.label("above", "small"), Words.label("current", "small")
-    };
-    private final TextField[] fields = {new TextField(), new TextField(), new TextField()};
+    private final MarkFields mark;
     private final Label problem = Words.wrapped("", "problem");
-    private final boolean meter;
     private OptionalInt correcting = OptionalInt.empty();
     private Optional<Steps.At> asked = Optional.empty();
     private CardFigure.Card drawn =
@@ -60,6 +48,7 @@ final class CardPane extends Pane {
     private boolean following;
     private boolean measuring;
     private boolean asks;
+    private boolean reads;
     private Optional<Practice> practice = Optional.empty();
 
     /** A place to shoot at, as it is offered. */
@@ -76,35 +65,17 @@ final class CardPane extends Pane {
         this.steps = steps;
         this.taken = taken;
         draft = place.draft();
-        meter = place.plate()
-                .source()
-                .map(Plate.Source::ratedCurrentMa)
-                .orElse(OptionalDouble.empty())
-                .isPresent();
+        mark = new MarkFields(place, this::shot, this::entered);
         card = new DrawingSurface(place.workplace().look());
-        photo = new PhotoPane(place, this::put, taken);
+        photo = new PhotoPane(place, mark::put, taken);
         card.setId("card");
         card.setFocusTraversable(true);
         card.getStyleClass().add("grip");
         card.setOnMousePressed(this::pointed);
         card.setOnMouseDragged(this::pointed);
+        card.setOnMouseReleased(event -> draft.endStep());
+        card.focusedProperty().addListener((value, before, now) -> draft.endStep());
         card.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
-        String[] ids = {"mark-x", "mark-y", "mark-current"};
-        for (int i = 0; i < fields.length; i++) {
-            int which = i;
-            fields[i].setId(ids[i]);
-            fields[i].setAccessibleText(
-                    i == 0 ? "right of the cross" : i == 1 ? "above the cross" : "tube current of this shot");
-            names[i].setLabelFor(fields[i]);
-            fields[i].textProperty().addListener((value, before, now) -> typed(which, now));
-            fields[i].focusedProperty().addListener((value, before, now) -> draft.endStep());
-            fields[i].addEventFilter(KeyEvent.KEY_PRESSED, event -> {
-                if (event.getCode() == KeyCode.ENTER && !event.isControlDown()) {
-                    entered(which);
-                    event.consume();
-                }
-            });
-        }
         where.setId("where");
         where.setAccessibleText("where the card is");
         where.getStyleClass().addAll("pill", "tight");
@@ -114,13 +85,7 @@ final class CardPane extends Pane {
             }
         });
         getChildren().addAll(head, caption, card, photo, problem);
-        for (int i = 0; i < fields.length; i++) {
-            getChildren().addAll(names[i], fields[i]);
-            boolean shown = i < 2 || meter;
-            names[i].setVisible(shown);
-            fields[i].setVisible(shown);
-        }
-        draft.onChange(this::follow);
+        getChildren().addAll(mark.nodes());
     }
 
     /** The shot whose mark stands in the fields: the one being read, or an earlier one. */
@@ -128,37 +93,12 @@ final class CardPane extends Pane {
         return correcting.orElse(steps.shots().size());
     }
 
-    private String name(int which) {
-        return which == 0 ? Steps.x(shot()) : which == 1 ? Steps.y(shot()) : Steps.current(shot());
-    }
-
-    private void typed(int which, String now) {
-        if (!following && measuring && !now.equals(draft.text(name(which)))) {
-            draft.type(name(which), now, place.units());
-        }
-    }
-
-    private void follow() {
-        following = true;
-        for (int i = 0; i < fields.length; i++) {
-            String text = draft.text(name(i));
-            if (!text.equals(fields[i].getText())) {
-                fields[i].setText(text);
-                fields[i].end();
-            }
-        }
-        following = false;
-    }
-
     /** Enter goes to the next field that is empty, and takes the mark once none is. */
     private void entered(int which) {
-        if (which == 0 && fields[1].getText().isBlank()) {
-            fields[1].requestFocus();
-        } else if (correcting.isEmpty()
-                && which < 2
-                && fields[2].isVisible()
-                && fields[2].getText().isBlank()) {
-            fields[2].requestFocus();
+        if (which == MarkFields.X && mark.isEmpty(MarkFields.Y)) {
+            mark.field(MarkFields.Y).requestFocus();
+        } else if (correcting.isEmpty() && which != MarkFields.CURRENT && mark.lacksCurrent()) {
+            mark.field(MarkFields.CURRENT).requestFocus();
         } else {
             take();
         }
@@ -175,20 +115,21 @@ final class CardPane extends Pane {
         if (at.isEmpty() || !measuring) {
             return;
         }
-        if (live().isEmpty()) {
-            boolean unread =
-                    fields[0].getText().isBlank() || fields[1].getText().isBlank();
+        if (mark.spot().isEmpty()) {
+            boolean unread = mark.isEmpty(MarkFields.X) || mark.isEmpty(MarkFields.Y);
             place.workplace()
                     .tell(
                             unread
                                     ? "Read the mark first: how far right of the cross, and how far above it."
                                     : "Put right what is marked under the card; then take the mark.");
-            (fields[0].getText().isBlank() || understood(0).isEmpty() ? fields[0] : fields[1]).requestFocus();
+            boolean first =
+                    mark.isEmpty(MarkFields.X) || mark.problem(MarkFields.X).isPresent();
+            mark.field(first ? MarkFields.X : MarkFields.Y).requestFocus();
             return;
         }
-        if (!problem(2).isEmpty()) {
+        if (mark.problem(MarkFields.CURRENT).isPresent()) {
             place.workplace().tell("Put right the current, or leave it empty; then take the mark.");
-            fields[2].requestFocus();
+            mark.field(MarkFields.CURRENT).requestFocus();
             return;
         }
         Map<String, Draft.Text> changed = new HashMap<>();
@@ -204,7 +145,7 @@ final class CardPane extends Pane {
     void correct(OptionalInt earlier) {
         correcting = earlier;
         draft.endStep();
-        follow();
+        mark.follow();
     }
 
     OptionalInt correcting() {
@@ -213,8 +154,7 @@ final class CardPane extends Pane {
 
     /** Whether a mark is typed that was not taken yet. */
     boolean isUntaken() {
-        return correcting.isEmpty()
-                && (!draft.text(name(0)).isBlank() || !draft.text(name(1)).isBlank());
+        return correcting.isEmpty() && (!mark.isEmpty(MarkFields.X) || !mark.isEmpty(MarkFields.Y));
     }
 
     /** Where the card is: as asked, unless somebody says that it is elsewhere. */
@@ -226,15 +166,15 @@ final class CardPane extends Pane {
     }
 
     private void pointed(MouseEvent event) {
-        if (measuring) {
+        if (reads) {
             card.requestFocus();
-            put(CardFigure.at(drawn, card.getWidth(), event.getX(), event.getY()));
+            mark.put(CardFigure.at(drawn, card.getWidth(), event.getX(), event.getY()));
         }
     }
 
     private void key(KeyEvent event) {
         double step = event.isShiftDown() ? COARSE_MM : NUDGE_MM;
-        Spot now = live().orElse(new Spot(0, 0));
+        Spot now = mark.spot().orElse(new Spot(0, 0));
         switch (event.getCode()) {
             case LEFT -> nudge(event, now, -step, 0);
             case RIGHT -> nudge(event, now, step, 0);
@@ -253,52 +193,10 @@ final class CardPane extends Pane {
     }
 
     private void nudge(KeyEvent event, Spot from, double x, double y) {
-        if (measuring) {
-            put(new Spot(from.xMm() + x, from.yMm() + y));
+        if (reads) {
+            mark.put(new Spot(from.xMm() + x, from.yMm() + y));
         }
         event.consume();
-    }
-
-    private void put(Spot spot) {
-        UnitChoice units = place.units();
-        Map<String, Draft.Text> both = new HashMap<>();
-        both.put(name(0), new Draft.Text(Amount.mm(spot.xMm(), 1).number(units), units));
-        both.put(name(1), new Draft.Text(Amount.mm(spot.yMm(), 1).number(units), units));
-        draft.typeAll(both);
-    }
-
-    private Optional<Double> understood(int which) {
-        Draft.Text typed = draft.typed(name(which));
-        if (typed.text().isBlank()) {
-            return Optional.empty();
-        }
-        try {
-            return Optional.of(
-                    Typed.read(typed.text(), quantity(which), typed.units()).base());
-        } catch (UnreadableException wrong) {
-            return Optional.empty();
-        }
-    }
-
-    private static Quantity quantity(int which) {
-        return which == 2 ? Quantity.CURRENT : Quantity.LENGTH;
-    }
-
-    private String problem(int which) {
-        Draft.Text typed = draft.typed(name(which));
-        if (typed.text().isBlank()) {
-            return "";
-        }
-        try {
-            Typed.read(typed.text(), quantity(which), typed.units());
-            return "";
-        } catch (UnreadableException wrong) {
-            return wrong.getMessage();
-        }
-    }
-
-    private Optional<Spot> live() {
-        return understood(0).flatMap(x -> understood(1).map(y -> new Spot(x, y)));
     }
 
     /** What chooses where the card is; it stands beside the shots. */
@@ -326,7 +224,7 @@ final class CardPane extends Pane {
 
     /** Where one types first. */
     TextField first() {
-        return fields[0];
+        return mark.field(MarkFields.X);
     }
 
     /**
@@ -352,27 +250,17 @@ final class CardPane extends Pane {
         Optional<Steps.At> at =
                 at().or(() -> shots.isEmpty() ? Optional.empty() : Optional.of(shots.get(shots.size() - 1)));
         boolean head = at.map(place -> place.mirror() == 2).orElse(true);
-        boolean reads = measuring && (shoots && !isToBeShot() || correcting.isPresent());
+        reads = measuring && (shoots && !isToBeShot() || correcting.isPresent());
         Words.set(
                 this.head,
                 correcting.isPresent()
                         ? "Shot " + (correcting.getAsInt() + 1) + ", to be corrected"
                         : head ? "The card at the head" : "The card before " + second());
-        for (int i = 0; i < fields.length; i++) {
-            fields[i].setDisable(measuring && !reads);
-            fields[i].setEditable(measuring);
-            boolean shown = reads && (i < 2 || meter && practice.isEmpty());
-            fields[i].setVisible(shown);
-            names[i].setVisible(shown);
-        }
-        fields[2].setPromptText("mA");
-        for (int i = 0; i < 2; i++) {
-            fields[i].setPromptText(Quantity.LENGTH.unit(units));
-        }
+        mark.show(reads, practice.isEmpty());
         where.setVisible(measuring && shoots && correcting.isEmpty());
         drawn = new CardFigure.Card(
                 sorted(marks, at),
-                reads ? live() : Optional.empty(),
+                reads ? mark.spot() : Optional.empty(),
                 correcting.isPresent() ? Optional.empty() : finding.flatMap(PlanFinding::expected),
                 burn());
         card.show((pen, width, height) -> CardFigure.draw(pen, drawn, units, width), CardFigure.words(drawn, units));
@@ -385,21 +273,7 @@ final class CardPane extends Pane {
                         ? photo.asked()
                         : "facing the beam; " + (reads ? "point, or arrow keys" : "filled: this place"));
         photo.requestLayout();
-        follow();
-        Words.set(
-                problem,
-                Stream.of(0, 1, 2)
-                        .map(this::problem)
-                        .filter(why -> !why.isEmpty())
-                        .findFirst()
-                        .map(Words::sentence)
-                        .orElse(""));
-        for (int i = 0; i < fields.length; i++) {
-            fields[i].getStyleClass().remove("wrong");
-            if (!problem(i).isEmpty()) {
-                fields[i].getStyleClass().add("wrong");
-            }
-        }
+        Words.set(problem, mark.problem());
         requestLayout();
     }
 
@@ -482,13 +356,7 @@ final class CardPane extends Pane {
         double side = Math.max(120, Math.min(width, getHeight() - 44 - 62));
         card.resizeRelocate(0, 44, side, side);
         photo.resizeRelocate(0, 44, side, side);
-        double top = 44 + side + 4;
-        int shown = meter ? 3 : 2;
-        double each = (side - 8 * (shown - 1)) / shown;
-        for (int i = 0; i < fields.length; i++) {
-            names[i].resizeRelocate(i * (each + 8), top, each, 18);
-            fields[i].resizeRelocate(i * (each + 8), top + 18, each, FIELD);
-        }
+        mark.layOut(0, 44 + side + 4, side);
         boolean wrong = !problem.getText().isEmpty();
         problem.setVisible(wrong);
         problem.resizeRelocate(side + 8, 44 + side - 40, Math.max(0, width - side - 8), 100);

@@ -14,7 +14,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.VBox;
 import zebrawood.core.beam.Spot;
@@ -35,27 +34,19 @@ final class MirrorsView extends Pane {
 
     private static final double LEAST = 640;
     private static final double STRIP = 62;
-    /** px that the pointer needs; the map of the corners gives way to it */
-    private static final double POINTER = 240;
-    /** where a draft keeps which other way of working is shown */
-    private static final String SCHOOL = "school";
-
     private final BenchPlace place;
     private final Draft draft;
     private final Steps steps;
     private final Heading heading = new Heading("");
     private final DrawingSurface way;
-    private final List<ReadingField> pointed;
     private final BeginPane begin;
     private final PracticeRun practice;
     private final CardPane card;
     private final TurnPane turns;
-    private final Label schoolHead = Words.label("", "head");
-    private final DrawingSurface school;
+    private final SchoolPane school;
     private final Label stripName = Words.label("Shots", "stage");
     private final ShotStrip strip;
-    private final DrawingSurface corners;
-    private final VBox pointer;
+    private final DonePane done;
     private final Button step = new Button();
     private Showing<PlanReadings, PlanFinding> now;
     private String focused = "";
@@ -66,27 +57,12 @@ final class MirrorsView extends Pane {
         draft = place.draft();
         way = new DrawingSurface(place.workplace().look()).withMenu();
         turns = new TurnPane(place, steps, step::requestFocus, () -> show(now));
-        school = new DrawingSurface(place.workplace().look());
+        school = new SchoolPane(place);
         strip = new ShotStrip(place.workplace().look());
-        corners = new DrawingSurface(place.workplace().look()).withMenu();
+        done = new DonePane(place);
         card = new CardPane(place, steps, () -> show(now));
         begin = new BeginPane(place, step, learned);
         practice = new PracticeRun(place, steps);
-        pointed = List.of(MirrorsBench.POINTER_X, MirrorsBench.POINTER_Y).stream()
-                .map(name -> new ReadingField(MirrorsBench.FIELDS.field(name)))
-                .toList();
-        HBox spot = new HBox(
-                12,
-                BeginPane.cell(pointed.get(0).title(), pointed.get(0)),
-                BeginPane.cell(pointed.get(1).title(), pointed.get(1)));
-        pointer = new VBox(
-                4,
-                Words.label("The pointer, last", "stage"),
-                Words.wrapped(
-                        "Where its spot sits on the card of the last shot. Nothing is judged by it; set it to the "
-                                + "beam, never the beam to it.",
-                        "caption"),
-                spot);
         step.setId("step");
         step.getStyleClass().setAll("button", "strong");
         step.setGraphic(Words.label("Enter", "small"));
@@ -94,27 +70,14 @@ final class MirrorsView extends Pane {
         step.setGraphicTextGap(12);
         step.setMaxWidth(Double.MAX_VALUE);
         step.setOnAction(event -> takeStep());
-        getChildren()
-                .addAll(
-                        heading,
-                        way,
-                        begin,
-                        card,
-                        turns,
-                        schoolHead,
-                        school,
-                        stripName,
-                        card.where(),
-                        strip,
-                        pointer,
-                        corners);
+        getChildren().addAll(heading, way, begin, card, turns, school, done, stripName, card.where(), strip);
         setMinHeight(LEAST);
     }
 
     List<ReadingField> fields() {
         // the runs last: from the last of them Enter goes on to what was looked at
         List<ReadingField> fields = new ArrayList<>(begin.usual());
-        fields.addAll(pointed);
+        fields.addAll(done.fields());
         fields.addAll(begin.runs());
         return fields;
     }
@@ -205,24 +168,19 @@ final class MirrorsView extends Pane {
         }
         card.show(finding(), marks, showing.measuring(), practice.machine(run()));
         begin.show(run(), !begun, showing.measuring());
-        boolean done = begun && act().filter(PlanFinding.Act.DONE::equals).isPresent();
-        pointer.setVisible(done);
-        pointed.forEach(field -> field.field().setVisible(done));
-        card.setVisible(begun && !done);
-        corners.setVisible(done);
-        if (done) {
-            corners.show(
-                    new MirrorsFigure()
-                            .figure(showing.readings().orElseThrow(), finding().orElseThrow(), units),
-                    "the corners of the bed as found and as left");
+        boolean isDone = begun && act().filter(PlanFinding.Act.DONE::equals).isPresent();
+        if (isDone) {
+            done.show(showing.readings().orElseThrow(), finding().orElseThrow(), units);
+        } else {
+            done.hide();
         }
-        String chosen = draft.text(SCHOOL);
-        turns.setVisible(begun && !done && chosen.isEmpty());
+        card.setVisible(begun && !isDone);
+        turns.setVisible(begun && !isDone && school.chosen().isEmpty());
         turns.show(
                 finding(),
                 turns.isVisible() && showing.measuring(),
                 MirrorsBench.names(MirrorsBench.startsAtTheTube(draft)));
-        showSchool(begun && !done ? chosen : "", units);
+        school.show(begun && !isDone, showing.readings());
         strip.setVisible(begun);
         stripName.setVisible(begun);
         showWay(begun, units);
@@ -230,22 +188,6 @@ final class MirrorsView extends Pane {
         step.setText(stepWords());
         focusOn();
         requestLayout();
-    }
-
-    private void showSchool(String chosen, UnitChoice units) {
-        schoolHead.setVisible(!chosen.isEmpty());
-        school.setVisible(!chosen.isEmpty());
-        if (chosen.equals("hand")) {
-            Words.set(schoolHead, "The same by hand: near and far");
-            now.readings()
-                    .ifPresent(readings ->
-                            school.show(SchoolFigure.byHand(readings, units), "near and far, worked out by hand"));
-        } else if (!chosen.isEmpty()) {
-            Words.set(schoolHead, "What centring cannot see");
-            school.show(
-                    (pen, width, height) -> SchoolFigure.centring(pen, width, height),
-                    "a beam that is centred on one card and leans misses the next");
-        }
     }
 
     /** The marks that are readable, in the order of the shots, up to the first that is not. */
@@ -364,12 +306,14 @@ final class MirrorsView extends Pane {
                             link("practice", "End practice", this::endPractice));
         }
         if (isBegun()) {
-            String chosen = draft.text(SCHOOL);
-            if (chosen.isEmpty()) {
+            if (school.chosen().isEmpty()) {
                 links.getChildren()
                         .addAll(
-                                link("by-hand", "Check it by hand", () -> school("hand")),
-                                link("centring", "Quick: centre on the next mirror", () -> school("centre")));
+                                link("by-hand", "Check it by hand", () -> school(SchoolPane.BY_HAND)),
+                                link(
+                                        "centring",
+                                        "Quick: centre on the next mirror",
+                                        () -> school(SchoolPane.CENTRING)));
             } else {
                 links.getChildren().add(link("plan", "Back to the plan", () -> school("")));
             }
@@ -390,7 +334,7 @@ final class MirrorsView extends Pane {
     }
 
     private void school(String chosen) {
-        draft.typeAll(Map.of(SCHOOL, new Draft.Text(chosen, UnitChoice.METRIC)));
+        draft.typeAll(Map.of(SchoolPane.FIELD, new Draft.Text(chosen, UnitChoice.METRIC)));
         Platform.runLater(() -> missing().ifPresent(Node::requestFocus));
     }
 
@@ -443,27 +387,18 @@ final class MirrorsView extends Pane {
         double right = width - x - 16;
         double stripTop = y + lower - STRIP - 22;
         turns.resizeRelocate(x, y, right, stripTop - y - 16);
-        schoolHead.resizeRelocate(x, y, right, 22);
-        school.resizeRelocate(x, y + 30, right, stripTop - y - 36);
+        school.resizeRelocate(x, y, right, stripTop - y - 6);
+        done.resizeRelocate(0, y, width, stripTop - y);
+        if (done.isVisible()) {
+            double map = DonePane.mapWidth(width);
+            x = map > 0 ? 24 + map + 20 : 24;
+            right = width - x - 12;
+            done.resizeRelocate(0, y, width, map > 0 ? lower : stripTop - y);
+        }
         stripName.resizeRelocate(x, stripTop, 60, 20);
         double box = Math.min(card.where().prefWidth(-1), right - 60);
         card.where().resizeRelocate(x + right - box, stripTop - 15, box, 34);
-        double map = Math.max(300, width * 0.6 - 30);
-        corners.resizeRelocate(24, y, map, lower - 4);
-        boolean done = pointer.isVisible();
-        corners.setVisible(done && width - map - 56 >= POINTER);
-        if (corners.isVisible()) {
-            x = 24 + map + 20;
-            right = width - x - 12;
-            stripName.resizeRelocate(x, stripTop, 60, 20);
-        }
         strip.resizeRelocate(x, stripTop + 20, right, STRIP);
-        if (done && !corners.isVisible()) {
-            x = 24;
-            right = width - 40;
-            stripName.resizeRelocate(x, stripTop, 60, 20);
-        }
-        pointer.resizeRelocate(x, y, right, pointer.prefHeight(right));
         if (now != null && strip.needs(strip.getWidth())) {
             Platform.runLater(() -> show(now));
         }

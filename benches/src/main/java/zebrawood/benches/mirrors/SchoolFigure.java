@@ -3,7 +3,6 @@ package zebrawood.benches.mirrors;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import zebrawood.core.mirrors.MirrorNearFar;
 import zebrawood.core.mirrors.NearFarFinding;
 import zebrawood.core.mirrors.NearFarReadings;
@@ -24,14 +23,11 @@ import zebrawood.kit.theme.Tone;
  */
 final class SchoolFigure {
 
-    /** lever arm and pitch of a usual mount, mm: by hand one has to take some */
-    private static final NearFarReadings.Screws USUAL = new NearFarReadings.Screws(40, 40, 0.5, OptionalDouble.empty());
-
     private SchoolFigure() {}
 
     /** Near and far on the newest run of which both are there with no screw turned between them. */
     static Figure byHand(PlanReadings readings, UnitChoice units) {
-        Optional<NearFarReadings> pair = pair(readings);
+        Optional<NearFarReadings> pair = MirrorNearFar.newest(readings);
         List<String> lines = new ArrayList<>();
         if (pair.isEmpty()) {
             lines.add("Shoot near and far on one run, and turn no screw between them. Then this is worked out here.");
@@ -72,48 +68,6 @@ final class SchoolFigure {
 
     private static String turns(double turns) {
         return Amount.plain(Math.abs(turns), 2).number(UnitChoice.METRIC);
-    }
-
-    private static Optional<NearFarReadings> pair(PlanReadings readings) {
-        List<PlanReadings.Shot> shots = new ArrayList<>();
-        for (PlanReadings.Step step : readings.steps()) {
-            if (step.turn().isPresent()) {
-                shots.clear();
-            } else {
-                shots.add(step.shot().orElseThrow());
-            }
-        }
-        for (int i = shots.size() - 1; i >= 0; i--) {
-            for (int j = i - 1; j >= 0; j--) {
-                Optional<NearFarReadings> pair = pair(shots.get(i), shots.get(j));
-                if (pair.isPresent()) {
-                    return pair;
-                }
-            }
-        }
-        return Optional.empty();
-    }
-
-    private static Optional<NearFarReadings> pair(PlanReadings.Shot one, PlanReadings.Shot other) {
-        if (one.mirror() != other.mirror() || one.mirror() == 2 && one.gantryMm() != other.gantryMm()) {
-            return Optional.empty();
-        }
-        double first = one.carriageMm().orElse(one.gantryMm());
-        double second = other.carriageMm().orElse(other.gantryMm());
-        if (first == second) {
-            return Optional.empty();
-        }
-        PlanReadings.Shot near = first < second ? one : other;
-        PlanReadings.Shot far = first < second ? other : one;
-        return Optional.of(new NearFarReadings(
-                "Mirror " + one.mirror(),
-                Math.min(first, second),
-                Math.max(first, second),
-                near.spot(),
-                far.spot(),
-                USUAL,
-                OptionalDouble.empty(),
-                OptionalDouble.empty()));
     }
 
     /** A beam that is centred on the next mirror, and leans: what centring cannot see. */

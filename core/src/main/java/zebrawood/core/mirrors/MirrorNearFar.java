@@ -2,6 +2,8 @@ package zebrawood.core.mirrors;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import zebrawood.core.beam.Spot;
 import zebrawood.core.machine.Family;
@@ -30,6 +32,9 @@ public final class MirrorNearFar implements Procedure<NearFarReadings, NearFarFi
 
     /** what a hand does not make */
     private static final double LEAST_TURNS = 0.005;
+
+    /** lever arm and pitch of a usual mount, mm: by hand one has to take some */
+    private static final NearFarReadings.Screws USUAL = new NearFarReadings.Screws(40, 40, 0.5, OptionalDouble.empty());
 
     private static final Card CARD = new Card(
             "mirror-near-far",
@@ -197,5 +202,51 @@ public final class MirrorNearFar implements Procedure<NearFarReadings, NearFarFi
                 "near and far at most {0} apart, at most {1} beside the middle",
                 Amount.mm(finding.tolerances().angleMm(), 2).most(),
                 Amount.mm(finding.tolerances().offsetMm(), 2).most());
+    }
+
+    /**
+     * Near and far on the newest run of an alignment of which both are there with no screw turned between them, for
+     * screws as they usually are; empty where there are none such.
+     */
+    public static Optional<NearFarReadings> newest(PlanReadings readings) {
+        List<PlanReadings.Shot> shots = new ArrayList<>();
+        for (PlanReadings.Step step : readings.steps()) {
+            if (step.turn().isPresent()) {
+                shots.clear();
+            } else {
+                shots.add(step.shot().orElseThrow());
+            }
+        }
+        for (int i = shots.size() - 1; i >= 0; i--) {
+            for (int j = i - 1; j >= 0; j--) {
+                Optional<NearFarReadings> pair = pair(shots.get(i), shots.get(j));
+                if (pair.isPresent()) {
+                    return pair;
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static Optional<NearFarReadings> pair(PlanReadings.Shot one, PlanReadings.Shot other) {
+        if (one.mirror() != other.mirror() || one.mirror() == 2 && one.gantryMm() != other.gantryMm()) {
+            return Optional.empty();
+        }
+        double first = one.carriageMm().orElse(one.gantryMm());
+        double second = other.carriageMm().orElse(other.gantryMm());
+        if (first == second) {
+            return Optional.empty();
+        }
+        PlanReadings.Shot near = first < second ? one : other;
+        PlanReadings.Shot far = first < second ? other : one;
+        return Optional.of(new NearFarReadings(
+                "Mirror " + one.mirror(),
+                Math.min(first, second),
+                Math.max(first, second),
+                near.spot(),
+                far.spot(),
+                USUAL,
+                OptionalDouble.empty(),
+                OptionalDouble.empty()));
     }
 }

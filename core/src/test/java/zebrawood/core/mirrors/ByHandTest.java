@@ -33,6 +33,42 @@ class ByHandTest {
         return new Spot(offset[0] + slope[0] * distance, offset[1] + slope[1] * distance);
     }
 
+    private static PlanReadings alignment(PlanReadings.Step... steps) {
+        return new PlanReadings(
+                new PlanReadings.Run(120, 620, 120, 820),
+                List.of(),
+                List.of(steps),
+                OptionalDouble.empty(),
+                OptionalDouble.empty());
+    }
+
+    private static PlanReadings.Step shot(int mirror, double gantry, double carriage, double x) {
+        return PlanReadings.Step.of(new PlanReadings.Shot(
+                mirror, gantry, mirror == 1 ? OptionalDouble.empty() : OptionalDouble.of(carriage), x, 0.5));
+    }
+
+    /** Only marks of one run with no screw turned between them tell how a beam leans. */
+    @Test
+    void nearAndFarAreTheNewestPairOfOneRunWithNoTurnBetween() {
+        PlanReadings.Step turn = PlanReadings.Step.of(new PlanReadings.Turn(2, Screw.A, 0.2));
+        assertThat(MirrorNearFar.newest(alignment(shot(2, 620, 820, 1), turn, shot(2, 620, 120, 0))))
+                .as("a screw was turned between them")
+                .isEmpty();
+        assertThat(MirrorNearFar.newest(alignment(shot(2, 620, 820, 1), shot(2, 120, 120, 0))))
+                .as("the gantry stood elsewhere")
+                .isEmpty();
+        assertThat(MirrorNearFar.newest(alignment(shot(2, 620, 820, 1), shot(2, 620, 820, 1.1))))
+                .as("twice at one place")
+                .isEmpty();
+        NearFarReadings pair = MirrorNearFar.newest(alignment(
+                        shot(1, 120, 0, 9), shot(2, 620, 820, 2.1), shot(1, 620, 0, 9), shot(2, 620, 120, 0.7)))
+                .orElseThrow();
+        assertThat(pair.near().xMm()).isEqualTo(0.7);
+        assertThat(pair.far().xMm()).isEqualTo(2.1);
+        assertThat(new MirrorNearFar().evaluate(pair).finding().beamAngleXMrad())
+                .isCloseTo(2, within(1e-9));
+    }
+
     /** The screws are turned by what is said, as it is shown, to the side to which the mark is said to go. */
     @Test
     void nearAndFarComeTogetherWhenTheScrewsAreTurnedAsSaid() {

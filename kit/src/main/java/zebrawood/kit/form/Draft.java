@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.Set;
 import zebrawood.core.reading.ReadingException;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
@@ -37,6 +38,12 @@ public final class Draft {
         /** Whether it is what was typed into this field alone. */
         private boolean isOf(String field) {
             return changes.size() == 1 && changes.get(0).field().equals(field);
+        }
+
+        /** Whether it is what was typed into just these fields. */
+        private boolean isOf(Set<String> fields) {
+            return changes.size() == fields.size()
+                    && changes.stream().map(Change::field).allMatch(fields::contains);
         }
     }
 
@@ -81,6 +88,21 @@ public final class Draft {
             stepOpen = false;
             make(new Step(changes));
         }
+    }
+
+    /** Types into several fields at once, as pointing does: until {@link #endStep()} it is one step for undo. */
+    public void typeTogether(Map<String, Text> changed) {
+        boolean goesOn = stepOpen && !done.isEmpty() && done.peek().isOf(changed.keySet());
+        Map<String, Text> before = new LinkedHashMap<>();
+        if (goesOn) {
+            done.pop().changes().forEach(change -> before.put(change.field(), change.before()));
+        } else {
+            changed.keySet().forEach(field -> before.put(field, texts.get(field)));
+        }
+        stepOpen = true;
+        make(new Step(changed.entrySet().stream()
+                .map(each -> new Change(each.getKey(), before.get(each.getKey()), each.getValue()))
+                .toList()));
     }
 
     private void make(Step step) {

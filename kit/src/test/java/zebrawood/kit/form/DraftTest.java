@@ -32,6 +32,52 @@ class DraftTest {
         assertThat(draft.redo()).isFalse();
     }
 
+    private static Draft.Text text(String words) {
+        return new Draft.Text(words, UnitChoice.METRIC);
+    }
+
+    /**
+     * What is pointed at moves two fields at once: one step for as long as it is dragged, and never one with others.
+     */
+    @Test
+    void whatIsDraggedIsOneStepAndWhatIsDoneAtOnceIsOneOfItsOwn() {
+        draft.typeTogether(Map.of("x", text("1"), "y", text("2")));
+        draft.typeTogether(Map.of("x", text("1.5"), "y", text("2.5")));
+        draft.endStep();
+        draft.typeTogether(Map.of("x", text("3"), "y", text("4")));
+        draft.typeAll(Map.of("steps", text("a"), "x", text("")));
+        draft.typeAll(Map.of("steps", text("ab")));
+
+        assertThat(draft.undo()).isTrue();
+        assertThat(draft.text("steps")).isEqualTo("a");
+        assertThat(draft.undo()).isTrue();
+        assertThat(draft.text("steps") + draft.text("x")).isEqualTo("3");
+        assertThat(draft.undo()).isTrue();
+        assertThat(draft.text("x") + " " + draft.text("y")).isEqualTo("1.5 2.5");
+        assertThat(draft.undo()).isTrue();
+        assertThat(draft.isEmpty()).isTrue();
+        assertThat(draft.redo()).isTrue();
+        assertThat(draft.text("x") + " " + draft.text("y")).isEqualTo("1.5 2.5");
+        draft.typeAll(Map.of("x", text("1.5")));
+        assertThat(draft.redo()).as("what changes nothing is no step").isTrue();
+    }
+
+    @Test
+    void whatLacksSomethingIsNotJudgedHoweverFullItIs() {
+        draft.fill(Map.of("airTemperatureC", text("21"), "relativeHumidityPct", text("44")));
+        Worksheet sheet = Worksheet.of(draft);
+        sheet.amount("airTemperatureC", Quantity.TEMPERATURE);
+        sheet.amount("relativeHumidityPct", Quantity.SHARE);
+        sheet.number("limits.minC", 14);
+        sheet.number("limits.maxC", 29);
+        sheet.number("limits.minHumidityPct", 22);
+        sheet.number("limits.maxHumidityPct", 66);
+        sheet.lacks("a word");
+
+        assertThat(sheet.filled().bind(ClimateReadings.class).record()).isEmpty();
+        assertThat(sheet.filled().problems()).isEmpty();
+    }
+
     @Test
     void aBareNumberKeepsTheUnitItWasTypedInWhateverIsShownLater() {
         draft.type("gap", "0.25", INCHES);
