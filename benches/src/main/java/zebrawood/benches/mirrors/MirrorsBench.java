@@ -63,10 +63,10 @@ public final class MirrorsBench implements Bench<PlanReadings, PlanFinding> {
     static final Choice NO_CARD = new Choice("no", "none goes there");
 
     public static final FieldList FIELDS = FieldList.of(
-            Field.amount(Y_NEAR, "mirror 1 to 2, near", Quantity.LENGTH).needed(),
-            Field.amount(Y_FAR, "mirror 1 to 2, far", Quantity.LENGTH).needed(),
-            Field.amount(X_NEAR, "mirror 2 to head, near", Quantity.LENGTH).needed(),
-            Field.amount(X_FAR, "mirror 2 to head, far", Quantity.LENGTH).needed(),
+            Field.amount(Y_NEAR, "first run, near", Quantity.LENGTH).needed(),
+            Field.amount(Y_FAR, "first run, far", Quantity.LENGTH).needed(),
+            Field.amount(X_NEAR, "second run, near", Quantity.LENGTH).needed(),
+            Field.amount(X_FAR, "second run, far", Quantity.LENGTH).needed(),
             Field.oneOf(OPTICS, "mirrors and lens", OPTICS_CHOICES),
             Field.oneOf(BED, "bed", BED_CHOICES),
             Field.either(CARD, "before the gantry's mirror", TAKES_CARD, NO_CARD),

@@ -18,7 +18,7 @@ import zebrawood.kit.theme.Tone;
 final class SideFigure {
 
     /** px below which nothing of it can be read */
-    private static final double LEAST = 90;
+    private static final double LEAST = 150;
     /** px a millimetre beside the head's middle is drawn with */
     private static final double HEAD_PX = 3;
 
@@ -56,21 +56,14 @@ final class SideFigure {
         double nearMm = first ? way.run().yNearMm() : way.run().xNearMm();
         double farMm = first ? way.run().yFarMm() : way.run().xFarMm();
         double g = way.at().map(Steps.At::gantryMm).orElse(way.run().yFarMm());
-        pen.text(
-                left,
-                box.y() + 6,
-                "the run of " + (way.startsAtTheTube() ? "the " : "")
-                        + MirrorsBench.names(way.startsAtTheTube()).get(first ? 0 : 1),
-                Lettering.SMALL,
-                Tone.INK,
-                Anchor.START);
-        pen.text(
-                left,
-                box.y() + 23,
-                first ? "from the left" : "from the front",
-                Lettering.CAPTION,
-                Tone.QUIET,
-                Anchor.START);
+        String run = "the run of " + (way.startsAtTheTube() ? "the " : "")
+                + MirrorsBench.names(way.startsAtTheTube()).get(first ? 0 : 1);
+        double line = box.y() + 6;
+        for (String words : pen.wrapped(run, box.width(), Lettering.SMALL)) {
+            pen.text(left, line, words, Lettering.SMALL, Tone.INK, Anchor.START);
+            line += 17;
+        }
+        pen.text(left, line, first ? "from the left" : "from the front", Lettering.CAPTION, Tone.QUIET, Anchor.START);
         double scale = (right - left - 28) / farMm;
         double middle = Math.min(box.y() + 104, box.height() * 0.5);
         double mirror = left + 12;

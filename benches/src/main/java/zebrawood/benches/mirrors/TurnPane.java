@@ -83,8 +83,6 @@ final class TurnPane extends Pane {
         TextField field = new TextField();
         field.setId(Steps.turned(which));
         field.getStyleClass().add("mark-field");
-        field.setAccessibleText("turns of mirror " + (which / 2 + 1) + ", screw " + screw(which)
-                + ", clockwise; minus for anticlockwise");
         field.setPrefWidth(58);
         field.textProperty().addListener((value, before, text) -> {
             if (!text.equals(draft.text(Steps.turned(which)))) {
@@ -227,9 +225,12 @@ final class TurnPane extends Pane {
         row.setVisible(open && measuring);
         fields.forEach(field -> {
             field.setVisible(open && measuring);
+            int which = fields.indexOf(field);
+            field.setAccessibleText("turns of " + names.get(which / 2) + ", screw " + screw(which)
+                    + ", clockwise; minus for anticlockwise");
             boolean typed = !field.getText().isBlank();
             field.getStyleClass().remove("wrong");
-            if (typed && wrong(fields.indexOf(field)).isPresent()) {
+            if (typed && wrong(which).isPresent()) {
                 field.getStyleClass().add("wrong");
             }
         });

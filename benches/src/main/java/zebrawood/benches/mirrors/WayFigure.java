@@ -33,6 +33,9 @@ final class WayFigure {
     private static final double ERROR_PX = 20;
 
     private static final double CARD = 9;
+    /** px between two mirrors below which the words on them would touch */
+    private static final double ROOM = 44;
+
     private static final String LOOK = "look here";
 
     /**
@@ -249,8 +252,12 @@ final class WayFigure {
         }
         String name = way.startsAtTheTube() ? number == 1 ? "tube" : "mirror" : "mirror " + number;
         double left = x - 34;
+        // with the gantry near, what is said of the first one makes room for the second
+        boolean near = number == 1
+                && way.at().filter(at -> plan.gantry(at.gantryMm()) - y < ROOM).isPresent();
+        double words = y + (near ? -14 : lit ? -2 : 5);
         if (way.known()) {
-            pen.text(left, y + (lit ? -2 : 5), name, lit ? Lettering.TEXT_BOLD : Lettering.SMALL, Tone.INK, Anchor.END);
+            pen.text(left, words, name, lit ? Lettering.TEXT_BOLD : Lettering.SMALL, Tone.INK, Anchor.END);
         } else if (number == 2 || !way.startsAtTheTube()) {
             pen.text(x + 18, y - 12, name, Lettering.SMALL, Tone.INK, Anchor.START);
         }
@@ -258,7 +265,7 @@ final class WayFigure {
             boolean faulty = way.fault().isPresent();
             pen.text(
                     left,
-                    y + 14,
+                    words + 16,
                     faulty ? LOOK : "turn here",
                     Lettering.CAPTION,
                     faulty ? Tone.FAIL : Tone.WALNUT,

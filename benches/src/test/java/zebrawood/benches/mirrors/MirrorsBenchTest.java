@@ -8,6 +8,7 @@ import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.io.File;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
 import java.util.Optional;
@@ -118,6 +119,70 @@ class MirrorsBenchTest {
         }
     }
 
+    /** While a screw is to be turned there is no mark to read: a touch on the card leaves nothing for a later shot. */
+    @Test
+    void aTouchOnTheCardWhileAScrewIsTurnedLeavesNothing() {
+        try (BenchSeat<PlanReadings, PlanFinding> seat = begun(seat())) {
+            shot(shot(seat, "2.1", "1.4"), "0.5", "0.4");
+            assertThat(seat.act()).startsWith("Turn screw");
+            press(seat, "card", 30, 30);
+            BenchSeat.onScreen(() -> {
+                ((MirrorsView) seat.bench().view()).takeStep();
+                return null;
+            });
+            assertThat(seat.readings().orElseThrow().steps()).hasSize(3 + doubled(seat));
+            assertThat(seat.words("mark-x")).isEmpty();
+        }
+    }
+
+    /** One more where the first screw had to go over and back. */
+    private static int doubled(BenchSeat<PlanReadings, PlanFinding> seat) {
+        return seat.readings().orElseThrow().steps().get(2).turn().orElseThrow().turns() < 0 ? 1 : 0;
+    }
+
+    @Test
+    void whatIsTypedAndNotTakenIsNotLeftOutOfTheRecordUnsaid() {
+        try (BenchSeat<PlanReadings, PlanFinding> seat = begun(seat())) {
+            shot(seat, "2.1", "1.4");
+            assertThat(seat.bench().notForTheRecord()).isEmpty();
+            seat.put("mark-x", "0.5");
+            assertThat(BenchSeat.onScreen(() -> seat.bench().notForTheRecord()).orElseThrow())
+                    .startsWith("A mark or a turn is typed and not taken yet.");
+            seat.put("mark-x", "");
+            assertThat(BenchSeat.onScreen(() -> seat.bench().notForTheRecord())).isEmpty();
+        }
+    }
+
+    @Test
+    void onAMachineWithTwoMirrorsNothingSpeaksOfOthers() {
+        try (BenchSeat<PlanReadings, PlanFinding> seat = seat()) {
+            seat.draft("mirrors", "2");
+            assertThat(seat.act()).contains("the tube to the gantry's mirror, gantry as near as it goes");
+            begun(seat);
+            assertThat(seat.act()).contains("from the tube", "from the gantry's mirror");
+            assertThat(seat.readings().orElseThrow().mirrors()).hasValue(2);
+            seat.focus("where").choose("where", "the gantry's mirror, gantry near");
+            assertThat(seat.says("The card before the gantry's mirror")).isTrue();
+            assertThat(seat.says("mirror 1") || seat.says("mirror 2")).isFalse();
+        }
+    }
+
+    @Test
+    void whatIsNoPhotoIsSaidAndNothingIsLost() throws IOException {
+        try (BenchSeat<PlanReadings, PlanFinding> seat = begun(seat())) {
+            seat.put("mark-x", "1.2");
+            File text = folder.resolve("notes.txt").toFile();
+            File broken = folder.resolve("broken.jpg").toFile();
+            Files.writeString(text.toPath(), "no picture");
+            Files.writeString(broken.toPath(), "no picture either");
+            assertThat(BenchSeat.onScreen(() -> seat.bench().take(text))).contains("notes.txt is no picture");
+            assertThat(BenchSeat.onScreen(() -> seat.bench().take(broken))).isEmpty();
+            assertThat(seat.told()).isEqualTo("broken.jpg cannot be shown as a picture. Try another one.");
+            assertThat(seat.words("mark-x")).isEqualTo("1.2");
+            assertThat(seat.bench().attachments()).isEmpty();
+        }
+    }
+
     /** A photo of a card that lies askew: its ruler and its cross are clicked, then about where the mark is. */
     @Test
     void aMarkIsReadOffAPhotoAndThePhotoGoesAlong() throws IOException {
@@ -170,10 +235,15 @@ class MirrorsBenchTest {
     /** Clicks on a place of the paper, mm from its upper left corner. */
     private static void click(BenchSeat<PlanReadings, PlanFinding> seat, double xMm, double yMm) {
         seat.until("the photo is laid out", () -> ((Region) seat.find("photo")).getWidth() > 10);
+        double px = BenchSeat.onScreen(() -> ((Region) seat.find("photo")).getWidth() / 50);
+        press(seat, "photo", xMm * px, yMm * px);
+    }
+
+    /** Presses the mouse at a place of something, px from its upper left corner. */
+    private static void press(BenchSeat<PlanReadings, PlanFinding> seat, String id, double x, double y) {
         BenchSeat.onScreen(() -> {
-            Region over = (Region) seat.find("photo");
-            double px = over.getWidth() / 50;
-            Point2D at = over.localToScene(xMm * px, yMm * px);
+            Region over = (Region) seat.find(id);
+            Point2D at = over.localToScene(x, y);
             Event.fireEvent(
                     over,
                     new MouseEvent(
