@@ -1,10 +1,13 @@
 package zebrawood.benches.beam;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import zebrawood.core.beam.CornersFinding;
 import zebrawood.core.beam.CornersReadings;
 import zebrawood.core.units.Amount;
+import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.kit.bench.Exhibit;
 import zebrawood.kit.figure.Anchor;
@@ -52,6 +55,26 @@ public final class CornersFigure implements Exhibit<CornersReadings, CornersFind
     public Optional<Course> course(CornersFinding finding) {
         return Optional.of(
                 new Course(finding.spreadMm(), 0, finding.tolerances().toleranceMm()));
+    }
+
+    @Override
+    public Optional<Table> table(
+            CornersReadings readings, CornersFinding finding, Map<String, String> asTyped, UnitChoice units) {
+        List<List<String>> rows = new ArrayList<>();
+        for (CornersReadings.Mark mark : readings.marks()) {
+            rows.add(List.of(
+                    told(mark.bedXMm(), units) + ", " + told(mark.bedYMm(), units),
+                    told(Math.abs(mark.xMm()), units)
+                            + (mark.xMm() < 0 ? " left, " : " right, ")
+                            + told(Math.abs(mark.yMm()), units)
+                            + (mark.yMm() < 0 ? " down" : " up")));
+        }
+        rows.add(List.of("may be apart", told(finding.tolerances().toleranceMm(), units)));
+        return Optional.of(new Table(List.of("head at X, Y", "mark"), rows, 1));
+    }
+
+    private static String told(double mm, UnitChoice units) {
+        return Amount.told(Quantity.LENGTH, mm).text(units);
     }
 
     static Figure of(Optional<CornersFinding> finding, UnitChoice units) {

@@ -129,27 +129,23 @@ public final class MirrorsFigure implements Exhibit<PlanReadings, PlanFinding> {
         List<String> names = MirrorsBench.names(finding.startsAtTheTube());
         rows.add(List.of(
                 names.get(0) + " to " + names.get(1),
-                "near and far",
-                Amount.told(Quantity.LENGTH, run.yNearMm()).text(units) + ", "
+                Amount.told(Quantity.LENGTH, run.yNearMm()).number(units) + " to "
                         + Amount.told(Quantity.LENGTH, run.yFarMm()).text(units)));
         rows.add(List.of(
                 names.get(1) + " to the head",
-                "near and far",
-                Amount.told(Quantity.LENGTH, run.xNearMm()).text(units) + ", "
+                Amount.told(Quantity.LENGTH, run.xNearMm()).number(units) + " to "
                         + Amount.told(Quantity.LENGTH, run.xFarMm()).text(units)));
         int shot = 0;
-        for (int i = 0; i < readings.steps().size(); i++) {
-            PlanReadings.Step step = readings.steps().get(i);
-            if (step.turn().isPresent()) {
-                PlanReadings.Turn turn = step.turn().get();
-                rows.add(List.of("turn", names.get(turn.mirror() - 1) + ", screw", MountFigure.words(turn)));
-                continue;
+        for (PlanReadings.Step step : readings.steps()) {
+            step.turn()
+                    .ifPresent(turn ->
+                            rows.add(List.of("turned, " + names.get(turn.mirror() - 1), MountFigure.words(turn))));
+            if (step.shot().isPresent()) {
+                PlanReadings.Shot made = step.shot().get();
+                rows.add(List.of("shot " + ++shot + ", " + where(made, run, names.get(1), units), mark(made, units)));
             }
-            PlanReadings.Shot made = step.shot().orElseThrow();
-
-            rows.add(List.of("shot " + ++shot, where(made, run, names.get(1), units), mark(made, units)));
         }
-        return Optional.of(new Table(List.of("step", "where", "read"), rows, 2));
+        return Optional.of(new Table(List.of("step", "read"), rows, 1));
     }
 
     private static String where(PlanReadings.Shot shot, PlanReadings.Run run, String second, UnitChoice units) {
