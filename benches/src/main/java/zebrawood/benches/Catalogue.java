@@ -53,9 +53,17 @@ import zebrawood.core.coolant.CoolantMix;
 import zebrawood.core.coolant.CoolantSetpoint;
 import zebrawood.core.extraction.Extraction;
 import zebrawood.core.eyewear.Eyewear;
+import zebrawood.core.focus.AutofocusCheck;
+import zebrawood.core.focus.FocusLadder;
 import zebrawood.core.focus.FocusRamp;
+import zebrawood.core.focus.FocusSweep;
 import zebrawood.core.gas.AssistGas;
+import zebrawood.core.height.ZPlan;
 import zebrawood.core.inventory.Inventory;
+import zebrawood.core.lens.BelowSurface;
+import zebrawood.core.lens.LensChoice;
+import zebrawood.core.level.BedLevel;
+import zebrawood.core.level.HeadTilt;
 import zebrawood.core.mains.SiteCircuit;
 import zebrawood.core.mirrors.MirrorNearFar;
 import zebrawood.core.mirrors.MirrorPlan;
@@ -106,7 +114,17 @@ public final class Catalogue {
      * is no stop of its own.
      */
     public static List<Procedure<?, ?>> solved() {
-        List<Procedure<?, ?>> byHand = List.of(new MirrorNearFar(), new MirrorResponse());
+        List<Procedure<?, ?>> byHand = List.of(
+                new MirrorNearFar(),
+                new MirrorResponse(),
+                new BedLevel(),
+                new HeadTilt(),
+                new FocusLadder(),
+                new FocusSweep(),
+                new AutofocusCheck(),
+                new LensChoice(),
+                new ZPlan(),
+                new BelowSurface());
         return Stream.concat(procedures().stream(), byHand.stream()).toList();
     }
 

@@ -2,6 +2,7 @@ package zebrawood.core.beam;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import zebrawood.core.fit.Points;
 import zebrawood.core.reading.Checks;
 
 /**
@@ -45,32 +46,9 @@ public record CornersReadings(List<Mark> marks, OptionalDouble toleranceMm) {
     }
 
     private static boolean spanTheBed(List<Mark> marks) {
-        double x = marks.stream().mapToDouble(Mark::bedXMm).average().orElse(0);
-        double y = marks.stream().mapToDouble(Mark::bedYMm).average().orElse(0);
-        double xx = 0;
-        double xy = 0;
-        double yy = 0;
-        for (Mark mark : marks) {
-            xx += (mark.bedXMm - x) * (mark.bedXMm - x);
-            xy += (mark.bedXMm - x) * (mark.bedYMm - y);
-            yy += (mark.bedYMm - y) * (mark.bedYMm - y);
-        }
-        // singular values are the roots of the eigenvalues; their product is the root of the determinant
-        double larger = (xx + yy) / 2 + Math.hypot((xx - yy) / 2, xy);
-        double determinant = determinant(marks, x, y);
-        return larger > 0 && Math.sqrt(determinant) / larger >= IN_LINE;
-    }
-
-    /** The determinant as a sum over pairs of marks (Lagrange's identity): no digits are lost in a difference. */
-    private static double determinant(List<Mark> marks, double x, double y) {
-        double sum = 0;
-        for (int i = 0; i < marks.size(); i++) {
-            for (int j = 0; j < i; j++) {
-                double area = (marks.get(i).bedXMm - x) * (marks.get(j).bedYMm - y)
-                        - (marks.get(j).bedXMm - x) * (marks.get(i).bedYMm - y);
-                sum += area * area;
-            }
-        }
-        return sum;
+        return !Points.inLine(
+                marks.stream().mapToDouble(Mark::bedXMm).toArray(),
+                marks.stream().mapToDouble(Mark::bedYMm).toArray(),
+                IN_LINE);
     }
 }

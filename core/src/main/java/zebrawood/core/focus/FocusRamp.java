@@ -7,10 +7,10 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
+import zebrawood.core.focus.GapWords.InFocus;
 import zebrawood.core.focus.RampFinding.CurvePoint;
 import zebrawood.core.focus.RampFinding.Fit;
 import zebrawood.core.focus.RampFinding.Point;
-import zebrawood.core.focus.RampReadings.GapSetting;
 import zebrawood.core.focus.RampReadings.Mark;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
@@ -240,34 +240,12 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
     }
 
     private static Instruction set(double best, RampReadings read, RampFinding finding) {
-        Optional<GapSetting> setting = read.setting();
-        String moves = setting.flatMap(GapSetting::moves).orElse("bed or head");
-        String datum = setting.flatMap(GapSetting::datum).orElse("focus datum");
-        OptionalDouble step = setting.map(GapSetting::stepMm).orElse(OptionalDouble.empty());
-        double byHand = step.isPresent() ? Math.rint(best / step.getAsDouble()) * step.getAsDouble() : best;
-        boolean reaches = finding.focusFromMm().isEmpty()
-                || byHand >= finding.focusFromMm().getAsDouble()
-                        && byHand <= finding.focusToMm().getAsDouble();
-        double set = reaches && byHand > 0 ? byHand : best;
-        int decimals = step.isPresent() && reaches ? decimals(step.getAsDouble()) : best > 50 ? 1 : 2;
-        List<Amount> amounts = new ArrayList<>(List.of(Amount.mm(set, decimals)));
-        String hand = setting.flatMap(GapSetting::tool).isPresent() && reaches
-                ? "Move the " + moves + " until the {0} "
-                        + setting.flatMap(GapSetting::tool).get() + " just slides under the " + datum + "."
-                : "Move the " + moves + " until {0} stand between " + datum + " and surface.";
-        if (finding.focusFromMm().isPresent()) {
-            amounts.add(Amount.mm(finding.focusFromMm().getAsDouble(), 1));
-            amounts.add(Amount.mm(finding.focusToMm().getAsDouble(), 1));
-            hand += " Between {1#} and {2} it stays in focus.";
-        } else {
-            hand += " One place alone does not tell how sure that is, nor how deep the focus.";
-        }
-        return Instruction.of("gap", Said.of("Set the gap to {0}.", amounts.get(0)))
-                .byHand(new Said(hand, amounts));
-    }
-
-    private static int decimals(double step) {
-        return step == Math.rint(step) ? 0 : step * 10 == Math.rint(step * 10) ? 1 : 2;
+        Optional<InFocus> focus = finding.focusFromMm().isPresent()
+                ? Optional.of(new InFocus(
+                        finding.focusFromMm().getAsDouble(), finding.focusToMm().getAsDouble()))
+                : Optional.empty();
+        return GapWords.set(
+                best, read.setting(), focus, "One place alone does not tell how sure that is, nor how deep the focus.");
     }
 
     private static Optional<Instruction> stray(RampFinding finding, double widthErrorMm) {

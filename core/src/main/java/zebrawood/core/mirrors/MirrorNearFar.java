@@ -22,6 +22,7 @@ import zebrawood.core.reading.Limits;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.Said;
+import zebrawood.core.units.TurnWords;
 
 /**
  * Tells a beam that leans from one that stands aside, from two marks on one run. A mirror turned by d in the plane of

@@ -22,6 +22,7 @@ import zebrawood.core.procedure.Verdict;
 import zebrawood.core.reading.Limits;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Said;
+import zebrawood.core.units.TurnWords;
 
 /** Learns from turns that were made which way a mount's screws move the far spot, and says how to bring it home. */
 public final class MirrorResponse implements Procedure<ResponseReadings, ResponseFinding> {

@@ -6,6 +6,7 @@ import zebrawood.core.beam.Spot;
 import zebrawood.core.procedure.Instruction;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Said;
+import zebrawood.core.units.TurnWords;
 
 /** What an alignment says to whoever stands at the machine. */
 final class PlanWords {

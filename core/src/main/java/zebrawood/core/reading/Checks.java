@@ -1,11 +1,14 @@
 package zebrawood.core.reading;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.function.BooleanSupplier;
+import java.util.function.Function;
 
 /**
  * Gathers what is wrong with the components of a record and refuses them all at once. Used in compact constructors, in
@@ -100,6 +103,23 @@ public final class Checks {
                     field,
                     list.size() + " given, at least " + least + " needed",
                     list.isEmpty() ? Refusal.Kind.MISSING : Refusal.Kind.WRONG));
+        }
+        return this;
+    }
+
+    /**
+     * Refused at the later one where two entries of a list have the same key: {@code screws[2].name}.
+     *
+     * @param list what the list is called; one that is null is not looked at
+     * @param field of an entry, that its key stands in
+     * @param key of an entry
+     */
+    public <T> Checks distinct(String list, List<T> entries, String field, Function<T, Object> key) {
+        Set<Object> seen = new HashSet<>();
+        for (int i = 0; entries != null && i < entries.size(); i++) {
+            if (!seen.add(key.apply(entries.get(i)))) {
+                refuse(list + "[" + i + "]." + field, "stands there twice: give each its own");
+            }
         }
         return this;
     }

@@ -16,6 +16,7 @@ import zebrawood.core.gantry.Flaw;
 import zebrawood.core.gantry.Gantry;
 import zebrawood.core.procedure.Outcome;
 import zebrawood.core.procedure.Verdict;
+import zebrawood.core.units.TurnWords;
 import zebrawood.core.units.UnitChoice;
 
 class MirrorPlanTest {

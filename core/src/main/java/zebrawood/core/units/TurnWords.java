@@ -1,4 +1,4 @@
-package zebrawood.core.mirrors;
+package zebrawood.core.units;
 
 /** A part of a turn as a hand makes it: in eighths. */
 public final class TurnWords {

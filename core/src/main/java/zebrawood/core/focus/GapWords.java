@@ -1,0 +1,56 @@
+package zebrawood.core.focus;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import zebrawood.core.focus.RampReadings.GapSetting;
+import zebrawood.core.procedure.Instruction;
+import zebrawood.core.units.Amount;
+import zebrawood.core.units.Said;
+
+/** How a gap is set, as the hand does it on this machine. */
+final class GapWords {
+
+    private GapWords() {}
+
+    /** Between which gaps it stays in focus, mm. */
+    record InFocus(double fromMm, double toMm) {
+        boolean holds(double gapMm) {
+            return gapMm >= fromMm && gapMm <= toMm;
+        }
+    }
+
+    /**
+     * Set the gap, in steps of the shop's tool where they reach the focus.
+     *
+     * @param doubt what is said where it is not known between which gaps it stays in focus
+     */
+    static Instruction set(double best, Optional<GapSetting> setting, Optional<InFocus> focus, String doubt) {
+        String moves = setting.flatMap(GapSetting::moves).orElse("bed or head");
+        String datum = setting.flatMap(GapSetting::datum).orElse("focus datum");
+        OptionalDouble step = setting.map(GapSetting::stepMm).orElse(OptionalDouble.empty());
+        double byHand = step.isPresent() ? Math.rint(best / step.getAsDouble()) * step.getAsDouble() : best;
+        boolean reaches = focus.map(range -> range.holds(byHand)).orElse(true);
+        double set = reaches && byHand > 0 ? byHand : best;
+        int decimals = step.isPresent() && reaches ? decimals(step.getAsDouble()) : best > 50 ? 1 : 2;
+        List<Amount> amounts = new ArrayList<>(List.of(Amount.mm(set, decimals)));
+        String hand = setting.flatMap(GapSetting::tool).isPresent() && reaches
+                ? "Move the " + moves + " until the {0} "
+                        + setting.flatMap(GapSetting::tool).get() + " just slides under the " + datum + "."
+                : "Move the " + moves + " until {0} stand between " + datum + " and surface.";
+        if (focus.isPresent()) {
+            amounts.add(Amount.mm(focus.get().fromMm(), 1));
+            amounts.add(Amount.mm(focus.get().toMm(), 1));
+            hand += " Between {1#} and {2} it stays in focus.";
+        } else {
+            hand += " " + doubt;
+        }
+        return Instruction.of("gap", Said.of("Set the gap to {0}.", amounts.get(0)))
+                .byHand(new Said(hand, amounts));
+    }
+
+    private static int decimals(double step) {
+        return step == Math.rint(step) ? 0 : step * 10 == Math.rint(step * 10) ? 1 : 2;
+    }
+}

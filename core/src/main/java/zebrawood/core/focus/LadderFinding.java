@@ -1,0 +1,52 @@
+package zebrawood.core.focus;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * The best of several heights, and the ladder to burn next.
+ *
+ * @param bestGapMm where the curve through the scores is best
+ * @param bestGapStdErrMm its standard error, with more than three steps
+ * @param next the ladder to burn next
+ * @param curve the fitted score over the gaps, for the drawing
+ * @param steps as they were scored
+ * @param driftMm the best gap less that of the last time
+ * @param tolerances nothing but the steps themselves judges it
+ */
+public record LadderFinding(
+        OptionalDouble bestGapMm,
+        OptionalDouble bestGapStdErrMm,
+        Next next,
+        List<CurvePoint> curve,
+        List<LadderReadings.Step> steps,
+        Optional<LadderReadings.School> school,
+        OptionalDouble driftMm,
+        Tolerances tolerances) {
+
+    /** Five gaps about a centre, the smallest first, mm. */
+    public record Next(double centreMm, double halfWidthMm, double stepMm, List<Double> gapsMm) {
+        public Next {
+            gapsMm = List.copyOf(gapsMm);
+        }
+    }
+
+    /** Fitted score over a gap in mm. */
+    public record CurvePoint(double gapMm, double score) {}
+
+    /** Largest standard error of the best gap with which it counts, mm: a quarter of what the ladder reaches over. */
+    public record Tolerances(double standardErrorMm) {}
+
+    public LadderFinding {
+        curve = List.copyOf(curve);
+        steps = List.copyOf(steps);
+    }
+
+    /** Half of the stated 95 % interval of the best gap, mm: 1.96 standard errors. */
+    public OptionalDouble bestGapHalfWidthMm() {
+        return bestGapStdErrMm.isPresent()
+                ? OptionalDouble.of(1.96 * bestGapStdErrMm.getAsDouble())
+                : OptionalDouble.empty();
+    }
+}
