@@ -51,6 +51,7 @@ import zebrawood.core.controller.ControllerSettings;
 import zebrawood.core.coolant.CoolantHeat;
 import zebrawood.core.coolant.CoolantMix;
 import zebrawood.core.coolant.CoolantSetpoint;
+import zebrawood.core.evenness.BedNine;
 import zebrawood.core.extraction.Extraction;
 import zebrawood.core.eyewear.Eyewear;
 import zebrawood.core.focus.AutofocusCheck;
@@ -124,7 +125,8 @@ public final class Catalogue {
                 new AutofocusCheck(),
                 new LensChoice(),
                 new ZPlan(),
-                new BelowSurface());
+                new BelowSurface(),
+                new BedNine());
         return Stream.concat(procedures().stream(), byHand.stream()).toList();
     }
 
