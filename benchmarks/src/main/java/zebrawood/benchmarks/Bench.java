@@ -17,7 +17,8 @@ public final class Bench {
         boolean kept;
         switch (word) {
             case "alignment" -> kept = Alignment.run(words);
-            case "focus" -> kept = FocusCoverage.run();
+            case "focus" -> kept = FocusCoverage.run() & LadderCoverage.run();
+            case "levelling" -> kept = Levelling.run();
             case "solve" -> kept = HostileLines.run();
             case "bundle" -> kept = BundleTrip.run(words);
             case "climate" -> kept = ClimateSpeed.run();
@@ -44,7 +45,8 @@ public final class Bench {
                         bench duct        10,000 extractions: how long a finding takes, and whether fan and run meet where it says
                         bench durability  programs killed while recording, power cuts, failing disks (--runs N, --windows N, --cuts N)
                         bench flips       one byte flipped in the file at 2,000 places; a chain rewritten as a whole
-                        bench focus       how often the stated interval of a ramp holds the true best gap
+                        bench focus       how often the stated interval of a ramp and of a ladder holds the true best gap, and both together
+                        bench levelling   1,000 beds and heads: true after one pass, twists named
                         bench keystroke   the interface thread's work for a keystroke, and until the picture has changed
                         bench logbook     a shop of 500 machines and 5,000,000 entries (--entries N, --machines N, --keep DIR)
                         bench solve       hostile and plain worksheets: answers, memory, speed

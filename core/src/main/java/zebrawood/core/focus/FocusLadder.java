@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
+import zebrawood.core.fit.Quantile;
 import zebrawood.core.focus.GapWords.InFocus;
 import zebrawood.core.focus.LadderFinding.CurvePoint;
 import zebrawood.core.focus.LadderFinding.Next;
@@ -95,7 +96,7 @@ public final class FocusLadder implements Procedure<LadderReadings, LadderFindin
         double reach = most - least;
         boolean bends = curve.bend() == (read.better() == Better.HIGHER ? -1 : 1);
         boolean answers = bends && curve.isInside();
-        OptionalDouble error = answers ? curve.vertexStdErr() : OptionalDouble.empty();
+        OptionalDouble error = answers ? curve.vertexStdErr(read.scoreError().orElse(0)) : OptionalDouble.empty();
         boolean sure = answers && (error.isEmpty() || Limits.atMost(error.getAsDouble(), reach / 4));
         if (!sure) {
             Next next = next(bestScored(read).gapMm(), reach / 2);
@@ -128,12 +129,20 @@ public final class FocusLadder implements Procedure<LadderReadings, LadderFindin
         return new LadderFinding(
                 best,
                 error,
+                halfWidth(read, curve, error),
                 next,
                 points,
                 read.steps(),
                 read.school(),
                 drift,
                 new LadderFinding.Tolerances((most - least) / 4));
+    }
+
+    private static OptionalDouble halfWidth(LadderReadings read, Parabola curve, OptionalDouble error) {
+        return error.isPresent()
+                ? OptionalDouble.of(error.getAsDouble()
+                        * (read.scoreError().isPresent() ? 1.96 : Quantile.t(0.975, curve.degreesOfFreedom())))
+                : OptionalDouble.empty();
     }
 
     /** The first of the best-scored steps. */

@@ -9,6 +9,8 @@ import java.util.OptionalDouble;
  *
  * @param bestGapMm where the curve through the scores is best
  * @param bestGapStdErrMm its standard error, with more than three steps
+ * @param bestGapHalfWidthMm half of its 95 % interval: 1.96 standard errors where it is known how surely scores are
+ *     read, else by Student's t, as few squares alone tell it badly
  * @param next the ladder to burn next
  * @param curve the fitted score over the gaps, for the drawing
  * @param steps as they were scored
@@ -18,6 +20,7 @@ import java.util.OptionalDouble;
 public record LadderFinding(
         OptionalDouble bestGapMm,
         OptionalDouble bestGapStdErrMm,
+        OptionalDouble bestGapHalfWidthMm,
         Next next,
         List<CurvePoint> curve,
         List<LadderReadings.Step> steps,
@@ -41,12 +44,5 @@ public record LadderFinding(
     public LadderFinding {
         curve = List.copyOf(curve);
         steps = List.copyOf(steps);
-    }
-
-    /** Half of the stated 95 % interval of the best gap, mm: 1.96 standard errors. */
-    public OptionalDouble bestGapHalfWidthMm() {
-        return bestGapStdErrMm.isPresent()
-                ? OptionalDouble.of(1.96 * bestGapStdErrMm.getAsDouble())
-                : OptionalDouble.empty();
     }
 }

@@ -12,6 +12,8 @@ import zebrawood.core.reading.Checks;
  * @param steps at least three, no gap twice
  * @param better whether a higher or a lower score is the better one
  * @param school by what they were scored
+ * @param scoreError one standard error of a score as it is read here, in its own unit; where absent the scatter about
+ *     the curve tells it alone
  * @param lastBestGapMm the best gap of the last time, to tell drift
  * @param depthOfFocusMm of the lens, from a ramp: a gap that is surer than a quarter of it needs no next ladder
  * @param setting how the gap is set on this machine, for the instruction
@@ -20,6 +22,7 @@ public record LadderReadings(
         List<Step> steps,
         Better better,
         Optional<School> school,
+        OptionalDouble scoreError,
         OptionalDouble lastBestGapMm,
         OptionalDouble depthOfFocusMm,
         Optional<GapSetting> setting) {
@@ -57,6 +60,7 @@ public record LadderReadings(
                 .entries("steps", steps, LEAST_STEPS)
                 .distinct("steps", steps, "gapMm", Step::gapMm)
                 .present("better", better)
+                .above("scoreError", scoreError, 0)
                 .above("lastBestGapMm", lastBestGapMm, 0)
                 .above("depthOfFocusMm", depthOfFocusMm, 0)
                 .done();

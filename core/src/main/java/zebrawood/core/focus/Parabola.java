@@ -58,16 +58,26 @@ final class Parabola {
 
     /** Standard error of the vertex; empty where the curve goes through every reading. */
     OptionalDouble vertexStdErr() {
-        if (fit.degreesOfFreedom() == 0) {
+        return vertexStdErr(0);
+    }
+
+    /** The same where no reading is surer than this. */
+    OptionalDouble vertexStdErr(double leastError) {
+        if (fit.degreesOfFreedom() == 0 && leastError == 0) {
             return OptionalDouble.empty();
         }
-        RealMatrix covariance = fit.covariance(fit.variance());
+        double seen = fit.degreesOfFreedom() == 0 ? 0 : fit.variance();
+        RealMatrix covariance = fit.covariance(Math.max(seen, leastError * leastError));
         double byB = -half / (2 * fit.coefficient(2));
         double byC = half * fit.coefficient(1) / (2 * fit.coefficient(2) * fit.coefficient(2));
         double variance = byB * byB * covariance.getEntry(1, 1)
                 + 2 * byB * byC * covariance.getEntry(1, 2)
                 + byC * byC * covariance.getEntry(2, 2);
         return OptionalDouble.of(Math.sqrt(Math.max(0, variance)));
+    }
+
+    int degreesOfFreedom() {
+        return fit.degreesOfFreedom();
     }
 
     double at(double x) {

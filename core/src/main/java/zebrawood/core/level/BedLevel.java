@@ -110,6 +110,9 @@ public final class BedLevel implements Procedure<BedReadings, BedFinding> {
         BedFinding finding = finding(read, plane, gaps);
         double tolerance = finding.tolerances().toleranceMm();
         Noise noise = new Noise(read, plane, gaps);
+        if (noise.hides(tolerance) && !noise.allTwice()) {
+            return unclear(finding, noise);
+        }
         if (Limits.atMost(finding.rangeMm(), tolerance)) {
             return noise.hides(tolerance)
                     ? unclear(finding, noise)
