@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
 import zebrawood.core.reading.ReadingException;
+import java.util.stream.Collectors;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.Typed;
@@ -171,6 +172,23 @@ public final class Draft {
             }
         }
         return new Text(Amount.exact(base), UnitChoice.METRIC);
+    }
+
+    /** The text of several amounts in one line, in the units in which it reads as just these; else made anew. */
+    static Text retypedAll(String asTyped, List<Double> bases, Quantity quantity) {
+        for (UnitChoice units :
+                asTyped == null ? List.<UnitChoice>of() : List.of(UnitChoice.METRIC, new UnitChoice(true, true))) {
+            List<String> pieces = Kind.Many.pieces(asTyped);
+            boolean same = pieces.size() == bases.size();
+            for (int i = 0; same && i < bases.size(); i++) {
+                Text one = retyped(pieces.get(i), bases.get(i), quantity);
+                same = one.text().equals(pieces.get(i)) && one.units().equals(units);
+            }
+            if (same) {
+                return new Text(asTyped, units);
+            }
+        }
+        return new Text(bases.stream().map(Amount::exact).collect(Collectors.joining(" ")), UnitChoice.METRIC);
     }
 
     /** Puts words into texts: what was chosen, a name. */

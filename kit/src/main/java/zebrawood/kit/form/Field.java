@@ -57,6 +57,11 @@ public record Field(String name, String label, Kind kind, Usual usual, Set<Asked
         return of(name, label, new Kind.Number(quantity));
     }
 
+    /** Several amounts in one line. */
+    public static Field many(String name, String label, Quantity quantity) {
+        return of(name, label, new Kind.Many(quantity));
+    }
+
     /** Words. */
     public static Field words(String name, String label) {
         return of(name, label, new Kind.Words(false));

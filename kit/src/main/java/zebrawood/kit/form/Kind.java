@@ -1,6 +1,7 @@
 package zebrawood.kit.form;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.StreamSupport;
@@ -260,6 +261,49 @@ public sealed interface Kind {
                             + Amount.told(secondQuantity, pair.path(second).doubleValue())
                                     .text(units))
                     .collect(Collectors.joining("; "));
+        }
+    }
+
+    /** Several amounts of one kind in one line: {@code 7.02 7.05 6.98}. */
+    record Many(Quantity quantity) implements Kind {
+
+        /** Between semicolons where there are any, else between blanks; a unit goes with the number before it. */
+        static List<String> pieces(String text) {
+            List<String> pieces = new ArrayList<>();
+            for (String piece : text.split(text.contains(";") ? ";" : "\\s+")) {
+                String one = piece.strip();
+                if (one.isEmpty()) {
+                    continue;
+                }
+                boolean unit = Character.isLetter(one.charAt(0)) || one.equals("\"");
+                if (unit && !pieces.isEmpty()) {
+                    pieces.set(pieces.size() - 1, pieces.get(pieces.size() - 1) + " " + one);
+                } else {
+                    pieces.add(one);
+                }
+            }
+            return pieces;
+        }
+        @Override
+        public void put(String field, String path, Worksheet sheet) {
+            sheet.amounts(field, path, quantity);
+        }
+
+        @Override
+        public Draft.Text text(JsonNode value, String asTyped) {
+            List<Double> read = StreamSupport.stream(value.spliterator(), false)
+                    .map(JsonNode::doubleValue)
+                    .toList();
+            return Draft.retypedAll(asTyped, read, quantity);
+        }
+
+        @Override
+        public String said(JsonNode value, UnitChoice units) {
+            return StreamSupport.stream(value.spliterator(), false)
+                            .map(each -> Amount.told(quantity, each.doubleValue())
+                                    .number(units))
+                            .collect(Collectors.joining(" "))
+                    + (quantity.unit(units).isEmpty() ? "" : " " + quantity.unit(units));
         }
     }
 }

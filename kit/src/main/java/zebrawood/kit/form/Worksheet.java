@@ -111,6 +111,28 @@ public final class Worksheet {
         number(path, value);
     }
 
+    /** Reads several amounts from one field, with blanks or semicolons between them; a wrong one is told. */
+    public void amounts(String field, String path, Quantity quantity) {
+        Draft.Text typed = draft.typed(field);
+        String text = typed.text().strip();
+        fieldOfPath.put(path, field);
+        if (text.isEmpty()) {
+            return;
+        }
+        asTyped.put(path, text);
+        List<String> pieces = Kind.Many.pieces(text);
+        for (int i = 0; i < pieces.size(); i++) {
+            String at = path + "[" + i + "]";
+            fieldOfPath.put(at, field);
+            try {
+                put(at, NODES.numberNode(Typed.read(pieces.get(i), quantity, typed.units()).base()));
+            } catch (UnreadableException e) {
+                problems.put(field, pieces.get(i) + ": " + e.getMessage());
+                return;
+            }
+        }
+    }
+
     /** Takes words from a field; an empty field is left out. */
     public void words(String path) {
         words(path, path);
