@@ -23,16 +23,34 @@ import zebrawood.benches.coolant.MixBench;
 import zebrawood.benches.coolant.MixFigure;
 import zebrawood.benches.coolant.SetpointBench;
 import zebrawood.benches.coolant.SetpointFigure;
+import zebrawood.benches.evenness.NineBench;
+import zebrawood.benches.evenness.NineFigure;
 import zebrawood.benches.extraction.ExtractionBench;
 import zebrawood.benches.extraction.ExtractionFigure;
 import zebrawood.benches.eyewear.EyewearBench;
 import zebrawood.benches.eyewear.EyewearFigure;
+import zebrawood.benches.focus.AutofocusBench;
+import zebrawood.benches.focus.AutofocusFigure;
+import zebrawood.benches.focus.LadderBench;
+import zebrawood.benches.focus.LadderFigure;
 import zebrawood.benches.focus.RampBench;
 import zebrawood.benches.focus.RampFigures;
+import zebrawood.benches.focus.SweepBench;
+import zebrawood.benches.focus.SweepFigure;
 import zebrawood.benches.gas.GasBench;
 import zebrawood.benches.gas.GasFigure;
+import zebrawood.benches.height.ZBench;
+import zebrawood.benches.height.ZFigure;
 import zebrawood.benches.inventory.InventoryBench;
 import zebrawood.benches.inventory.InventoryFigure;
+import zebrawood.benches.lens.BelowBench;
+import zebrawood.benches.lens.BelowFigure;
+import zebrawood.benches.lens.LensBench;
+import zebrawood.benches.lens.LensFigure;
+import zebrawood.benches.level.BedBench;
+import zebrawood.benches.level.BedFigure;
+import zebrawood.benches.level.TiltBench;
+import zebrawood.benches.level.TiltFigure;
 import zebrawood.benches.mains.CircuitBench;
 import zebrawood.benches.mains.CircuitFigure;
 import zebrawood.benches.mirrors.MirrorsBench;
@@ -98,6 +116,15 @@ public final class Catalogue {
             new Stop<>(new HeadCorners(), CornersBench.FIELDS, CornersBench::new, new CornersFigure()),
             new Stop<>(new HeadVertical(), VerticalBench.FIELDS, VerticalBench::new, new VerticalFigure()),
             new Stop<>(new BeamClip(), ClipBench.FIELDS, ClipBench::new, new ClipFigure()),
+            new Stop<>(new BedLevel(), BedBench.FIELDS, BedBench::new, new BedFigure()),
+            new Stop<>(new LensChoice(), LensBench.FIELDS, LensBench::new, new LensFigure()),
+            new Stop<>(new HeadTilt(), TiltBench.FIELDS, TiltBench::new, new TiltFigure()),
+            new Stop<>(new FocusLadder(), LadderBench.FIELDS, LadderBench::new, new LadderFigure()),
+            new Stop<>(new FocusSweep(), SweepBench.FIELDS, SweepBench::new, new SweepFigure()),
+            new Stop<>(new AutofocusCheck(), AutofocusBench.FIELDS, AutofocusBench::new, new AutofocusFigure()),
+            new Stop<>(new BedNine(), NineBench.FIELDS, NineBench::new, new NineFigure()),
+            new Stop<>(new ZPlan(), ZBench.FIELDS, ZBench::new, new ZFigure()),
+            new Stop<>(new BelowSurface(), BelowBench.FIELDS, BelowBench::new, new BelowFigure()),
             new Stop<>(new FocusRamp(), RampBench.FIELDS, RampBench::new, new RampFigures()));
 
     private Catalogue() {}
@@ -115,18 +142,7 @@ public final class Catalogue {
      * is no stop of its own.
      */
     public static List<Procedure<?, ?>> solved() {
-        List<Procedure<?, ?>> byHand = List.of(
-                new MirrorNearFar(),
-                new MirrorResponse(),
-                new BedLevel(),
-                new HeadTilt(),
-                new FocusLadder(),
-                new FocusSweep(),
-                new AutofocusCheck(),
-                new LensChoice(),
-                new ZPlan(),
-                new BelowSurface(),
-                new BedNine());
+        List<Procedure<?, ?>> byHand = List.of(new MirrorNearFar(), new MirrorResponse());
         return Stream.concat(procedures().stream(), byHand.stream()).toList();
     }
 

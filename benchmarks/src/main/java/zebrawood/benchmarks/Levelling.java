@@ -185,7 +185,7 @@ final class Levelling {
         String[] names = {"front", "rear left", "rear right"};
         List<TiltReadings.Mount> mounts = new ArrayList<>();
         for (int i = 0; i < x.length; i++) {
-            mounts.add(new TiltReadings.Mount(names[i], x[i], y[i], Optional.empty()));
+            mounts.add(new TiltReadings.Mount(names[i], x[i], y[i]));
         }
         int shimmed = 0;
         int truly = 0;

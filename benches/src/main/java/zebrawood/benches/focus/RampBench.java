@@ -114,7 +114,7 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
             sheet.number("lastBestGapMm", last.bestGapMm().getAsDouble());
             last.depthOfFocusMm().ifPresent(depth -> sheet.number("lastDepthMm", depth));
         });
-        setting().ifPresent(setting -> sheet.record("setting", setting));
+        GapKnown.setting(place).ifPresent(setting -> sheet.record("setting", setting));
     }
 
     private void marks(Worksheet sheet, double runMm) {
@@ -142,16 +142,6 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
                 .filter(finding -> finding.bestGapStdErrMm().isPresent())
                 .findFirst()
                 .or(() -> answered.stream().findFirst());
-    }
-
-    private Optional<RampReadings.GapSetting> setting() {
-        return place.plate()
-                .optics()
-                .map(optics -> new RampReadings.GapSetting(
-                        optics.focusDatum(),
-                        optics.heightMoves(),
-                        optics.gapTool(),
-                        optics.gapToolStepMm().isPresent() ? optics.gapToolStepMm() : optics.heightStepMm()));
     }
 
     @Override

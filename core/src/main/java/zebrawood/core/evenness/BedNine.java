@@ -76,6 +76,11 @@ public final class BedNine implements Procedure<NineReadings, NineFinding> {
     }
 
     @Override
+    public List<String> lacks(Plate plate) {
+        return plate.bed().isPresent() ? List.of() : List.of("bed.xMm", "bed.yMm");
+    }
+
+    @Override
     public Outcome<NineFinding> evaluate(NineReadings read) {
         NineWorking working = new NineWorking(read);
         double tolerance =

@@ -3,6 +3,7 @@ package zebrawood.core.level;
 import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalDouble;
+import zebrawood.core.reading.Limits;
 
 /**
  * How a bed lies, and what its screws can do about it.
@@ -33,6 +34,9 @@ public record BedFinding(
         List<Place> points,
         OptionalDouble readingErrorMm,
         Tolerances tolerances) {
+
+    /** a screw that would move the bed by less is left alone, mm */
+    private static final double NOT_WORTH_MM = 0.02;
 
     /** What a bed is besides tilted. */
     public enum Shape {
@@ -71,6 +75,22 @@ public record BedFinding(
     public double tiltMm() {
         return points.stream().mapToDouble(Place::planeMm).max().orElse(0)
                 - points.stream().mapToDouble(Place::planeMm).min().orElse(0);
+    }
+
+    /**
+     * The screws that are worth turning, the one that moves the bed most first; none where the bed is level, or screws
+     * cannot level it.
+     */
+    public List<Screw> turned() {
+        double tolerance = tolerances.toleranceMm();
+        if (Limits.atMost(rangeMm, tolerance) || !Limits.atMost(expectedRangeMm, tolerance)) {
+            return List.of();
+        }
+        double least = Math.min(NOT_WORTH_MM, tolerance / 10);
+        return screws.stream()
+                .filter(screw -> Math.abs(screw.raiseMm()) > least)
+                .sorted(Comparator.comparingDouble((Screw screw) -> -Math.abs(screw.raiseMm())))
+                .toList();
     }
 
     /** Where the bed lies lowest. */

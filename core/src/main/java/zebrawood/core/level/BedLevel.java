@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import java.util.Set;
 import zebrawood.core.fit.Quantile;
 import zebrawood.core.level.BedFinding.Place;
@@ -39,8 +38,6 @@ import zebrawood.core.units.UnitChoice;
  */
 public final class BedLevel implements Procedure<BedReadings, BedFinding> {
 
-    /** a screw that would move the bed by less is left alone, mm */
-    private static final double NOT_WORTH_MM = 0.02;
     /** probability with which a tilt or a twist is no play of the gauge, where the gauge's error is known */
     private static final double SURE_OF_TILT = 0.95;
 
@@ -94,8 +91,8 @@ public final class BedLevel implements Procedure<BedReadings, BedFinding> {
     }
 
     @Override
-    public OptionalInt recheckDays(Plate plate) {
-        return OptionalInt.empty();
+    public List<String> lacks(Plate plate) {
+        return plate.bed().isPresent() ? List.of() : List.of("bed.xMm", "bed.yMm");
     }
 
     @Override
@@ -295,13 +292,8 @@ public final class BedLevel implements Procedure<BedReadings, BedFinding> {
     }
 
     private static List<Instruction> turns(BedFinding finding, BedReadings read) {
-        double least = Math.min(NOT_WORTH_MM, finding.tolerances().toleranceMm() / 10);
-        List<Screw> turned = finding.screws().stream()
-                .filter(screw -> Math.abs(screw.raiseMm()) > least)
-                .sorted(Comparator.comparingDouble((Screw screw) -> -Math.abs(screw.raiseMm())))
-                .toList();
         List<Instruction> said = new ArrayList<>();
-        for (Screw screw : turned) {
+        for (Screw screw : finding.turned()) {
             boolean up = screw.raiseMm() > 0;
             Amount turns = Amount.plain(Math.abs(screw.turns()), Math.abs(screw.turns()) < 0.1 ? 3 : 2);
             Amount raise = Amount.mm(Math.abs(screw.raiseMm()), Math.abs(screw.raiseMm()) < 0.1 ? 3 : 2);
@@ -314,7 +306,12 @@ public final class BedLevel implements Procedure<BedReadings, BedFinding> {
                             "That is " + TurnWords.of(screw.turns()) + "; the bed " + (up ? "rises" : "sinks")
                                     + " there by {0}.",
                             raise));
-            said.add(turn.expecting(Said.of("With all screws turned, read all gaps again.")));
+            said.add(
+                    said.isEmpty()
+                            ? turn.expecting(Said.of("Until then engraving fades towards "
+                                    + Said.quoted(finding.lowest().name())
+                                    + ". With all screws turned, read all gaps again."))
+                            : turn);
         }
         return said;
     }

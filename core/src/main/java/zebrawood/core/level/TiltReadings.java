@@ -57,12 +57,8 @@ public record TiltReadings(
         }
     }
 
-    /**
-     * A place where shims go, mm from the middle of the lens.
-     *
-     * @param joint which joint it belongs to, where head and tower, or tower and bracket, have one each
-     */
-    public record Mount(String name, double xMm, double yMm, Optional<String> joint) {
+    /** A place where shims go, mm from the middle of the lens. */
+    public record Mount(String name, double xMm, double yMm) {
         public Mount {
             new Checks()
                     .text("name", name)

@@ -10,8 +10,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
-import zebrawood.core.reading.ReadingException;
 import java.util.stream.Collectors;
+import zebrawood.core.reading.ReadingException;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.Typed;
@@ -175,7 +175,7 @@ public final class Draft {
     }
 
     /** The text of several amounts in one line, in the units in which it reads as just these; else made anew. */
-    static Text retypedAll(String asTyped, List<Double> bases, Quantity quantity) {
+    public static Text retypedAll(String asTyped, List<Double> bases, Quantity quantity) {
         for (UnitChoice units :
                 asTyped == null ? List.<UnitChoice>of() : List.of(UnitChoice.METRIC, new UnitChoice(true, true))) {
             List<String> pieces = Kind.Many.pieces(asTyped);

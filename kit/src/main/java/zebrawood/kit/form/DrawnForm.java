@@ -218,7 +218,11 @@ public final class DrawnForm extends Pane {
 
     /** The fields in which something is typed, in the order in which one measures. */
     public List<ReadingField> fields() {
-        return List.copyOf(typed.values());
+        List<String> listed = list.fields().stream().map(Field::name).toList();
+        boolean rowsFirst = list.rows().map(FieldList.Rows::first).orElse(false);
+        Stream<ReadingField> single = listed.stream().filter(typed::containsKey).map(typed::get);
+        Stream<ReadingField> ofRows = typed.values().stream().filter(field -> !listed.contains(field.name()));
+        return (rowsFirst ? Stream.concat(ofRows, single) : Stream.concat(single, ofRows)).toList();
     }
 
     /** The field of this name. */

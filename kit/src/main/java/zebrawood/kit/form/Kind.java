@@ -284,6 +284,7 @@ public sealed interface Kind {
             }
             return pieces;
         }
+
         @Override
         public void put(String field, String path, Worksheet sheet) {
             sheet.amounts(field, path, quantity);
@@ -300,8 +301,8 @@ public sealed interface Kind {
         @Override
         public String said(JsonNode value, UnitChoice units) {
             return StreamSupport.stream(value.spliterator(), false)
-                            .map(each -> Amount.told(quantity, each.doubleValue())
-                                    .number(units))
+                            .map(each ->
+                                    Amount.told(quantity, each.doubleValue()).number(units))
                             .collect(Collectors.joining(" "))
                     + (quantity.unit(units).isEmpty() ? "" : " " + quantity.unit(units));
         }

@@ -70,6 +70,22 @@ public final class Worksheet {
         }
     }
 
+    /** Reads an amount that the bench works with itself and that stands in no reading; a wrong one is told. */
+    public Optional<Double> aside(String field, Quantity quantity) {
+        Draft.Text typed = draft.typed(field);
+        if (typed.text().isBlank()) {
+            return Optional.empty();
+        }
+        try {
+            double base = Typed.read(typed.text(), quantity, typed.units()).base();
+            understood.put(field, base);
+            return Optional.of(base);
+        } catch (UnreadableException e) {
+            problems.put(field, e.getMessage());
+            return Optional.empty();
+        }
+    }
+
     /** Reads pairs of amounts, such as {@code 0 640; 200 590}, into a list of records; a wrong one is told. */
     public void pairs(String field, String path, Kind.Pairs of) {
         fieldOfPath.put(path, field);
@@ -125,7 +141,10 @@ public final class Worksheet {
             String at = path + "[" + i + "]";
             fieldOfPath.put(at, field);
             try {
-                put(at, NODES.numberNode(Typed.read(pieces.get(i), quantity, typed.units()).base()));
+                put(
+                        at,
+                        NODES.numberNode(Typed.read(pieces.get(i), quantity, typed.units())
+                                .base()));
             } catch (UnreadableException e) {
                 problems.put(field, pieces.get(i) + ": " + e.getMessage());
                 return;

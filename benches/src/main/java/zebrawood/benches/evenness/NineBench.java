@@ -1,0 +1,260 @@
+package zebrawood.benches.evenness;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import javafx.scene.Node;
+import zebrawood.benches.level.BedPlan;
+import zebrawood.core.evenness.NineFinding;
+import zebrawood.core.evenness.NineReadings;
+import zebrawood.core.focus.RampFinding;
+import zebrawood.core.machine.Family;
+import zebrawood.core.machine.Plate;
+import zebrawood.core.units.Amount;
+import zebrawood.core.units.Quantity;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.kit.bench.BenchPlace;
+import zebrawood.kit.bench.FormBench;
+import zebrawood.kit.bench.Showing;
+import zebrawood.kit.figure.Figure;
+import zebrawood.kit.form.Choice;
+import zebrawood.kit.form.Draft;
+import zebrawood.kit.form.Field;
+import zebrawood.kit.form.FieldList;
+import zebrawood.kit.form.Worksheet;
+
+/** The bed from above: what each of nine test pieces came out like, typed where it was burned. */
+public final class NineBench extends FormBench<NineReadings, NineFinding> {
+
+    private static final String QUANTITY = "quantity";
+    private static final String CORNER = "cornerOfTheBeam";
+    private static final String GAPS = "gapsRead";
+    private static final String BEST = "bestGapMm";
+    private static final String DEPTH = "depthOfFocusMm";
+    private static final String RIDES = "rides";
+    private static final int LEAST_PLACES = 5;
+    private static final int PLACES = BedPlan.PLACES.size();
+
+    public static final FieldList FIELDS = listed();
+
+    private static FieldList listed() {
+        Stream<Field> places = IntStream.range(0, PLACES)
+                .boxed()
+                .flatMap(i -> Stream.of(
+                        Field.many(value(i), BedPlan.PLACES.get(i), Quantity.PLAIN)
+                                .own()
+                                .pinned(),
+                        Field.amount(gap(i), "gap, " + BedPlan.PLACES.get(i), Quantity.LENGTH)
+                                .own()
+                                .pinned()));
+        Stream<Field> others = Stream.of(
+                Field.oneOf(
+                        QUANTITY,
+                        "read of each",
+                        List.of(
+                                new Choice("width", "width of a line, mm"),
+                                new Choice("score", "score, 0 to 10"),
+                                new Choice("passes", "passes to cut"))),
+                Field.oneOf(
+                                CORNER,
+                                "beam comes in",
+                                List.of(
+                                        new Choice("", "not known"),
+                                        new Choice("front-left", "front left"),
+                                        new Choice("front-right", "front right"),
+                                        new Choice("back-right", "back right"),
+                                        new Choice("back-left", "back left"),
+                                        new Choice(RIDES, "rides on the head")))
+                        .own(),
+                Field.oneOf(GAPS, "gaps", List.of(new Choice("", "not read"), new Choice("read", "read at each place")))
+                        .own(),
+                Field.amount(BEST, "best gap", Quantity.LENGTH),
+                Field.amount(DEPTH, "depth of focus", Quantity.LENGTH),
+                Field.amount("tolerance", "may differ by", Quantity.PLAIN).empty("usual"),
+                Field.amount("valueError", "a value is read to ±", Quantity.PLAIN)
+                        .empty("usual"));
+        return FieldList.of(Stream.concat(places, others).toArray(Field[]::new))
+                .listed(
+                        "",
+                        "places",
+                        "name",
+                        Field.many("values", "", Quantity.PLAIN),
+                        Field.amount("gapMm", "gap", Quantity.LENGTH));
+    }
+
+    static String value(int place) {
+        return "pieces[" + place + "].values";
+    }
+
+    static String gap(int place) {
+        return "pieces[" + place + "].gap";
+    }
+
+    private final double bedX;
+    private final double bedY;
+    private final double inset;
+
+    public NineBench(BenchPlace place) {
+        super(
+                place,
+                FIELDS,
+                "the bed from above, to scale, front at the foot; several values of a place with blanks between",
+                GapKnown.of(place, BEST, DEPTH));
+        form().narrow();
+        Plate.Bed bed =
+                place.plate().bed().orElse(new Plate.Bed(600, 400, OptionalDouble.empty(), OptionalDouble.empty()));
+        bedX = bed.xMm();
+        bedY = bed.yMm();
+        inset = Math.min(40, Math.min(bedX, bedY) / 8);
+        for (int i = 0; i < PLACES; i++) {
+            int at = i;
+            form().pin(
+                            value(i),
+                            (width, height) -> NineFigure.plan(width, height, bedX, bedY)
+                                    .field(at, inset, withGaps() ? -BedPlan.FIELD_HEIGHT / 2 - 1 : 0));
+            form().pin(
+                            gap(i),
+                            (width, height) -> NineFigure.plan(width, height, bedX, bedY)
+                                    .field(at, inset, BedPlan.FIELD_HEIGHT / 2 + 1));
+        }
+    }
+
+    /** What a ramp told, for where gaps are read too. */
+    private static final class GapKnown {
+        static Map<String, Amount> of(BenchPlace place, String best, String depth) {
+            Map<String, Amount> known = new HashMap<>();
+            place.found("focus-ramp", RampFinding.class).ifPresent(ramp -> {
+                ramp.bestGapMm().ifPresent(mm -> known.put(best, Amount.mm(Math.rint(mm * 100) / 100, 2)));
+                ramp.depthOfFocusMm().ifPresent(mm -> known.put(depth, Amount.mm(Math.rint(mm * 100) / 100, 2)));
+            });
+            return known;
+        }
+    }
+
+    private boolean withGaps() {
+        return text(GAPS).equals("read");
+    }
+
+    /** Where the beam comes in: at a corner of a gantry with mirrors, on the head of a diode. */
+    private String corner() {
+        String typed = text(CORNER);
+        return typed.isEmpty() && place().plate().family() != Family.GANTRY_CO2 ? RIDES : typed;
+    }
+
+    @Override
+    public void assemble(Worksheet sheet) {
+        super.assemble(sheet);
+        int given = 0;
+        for (int i = 0; i < PLACES; i++) {
+            if (text(value(i)).isEmpty()) {
+                continue;
+            }
+            String at = "places[" + given++ + "].";
+            sheet.word(at + "name", BedPlan.PLACES.get(i));
+            sheet.number(at + "xMm", BedPlan.placeXMm(i, bedX, inset));
+            sheet.number(at + "yMm", BedPlan.placeYMm(i, bedY, inset));
+            sheet.amounts(value(i), at + "values", Quantity.PLAIN);
+            if (withGaps()) {
+                sheet.amount(gap(i), at + "gapMm", Quantity.LENGTH);
+                if (text(gap(i)).isEmpty()) {
+                    sheet.lacks("gaps");
+                }
+            }
+        }
+        if (given < LEAST_PLACES) {
+            sheet.lacks("places");
+        }
+        String corner = corner();
+        if (corner.contains("-")) {
+            sheet.number("sourceCorner.xMm", corner.endsWith("right") ? bedX : 0);
+            sheet.number("sourceCorner.yMm", corner.startsWith("back") ? bedY : 0);
+        } else if (corner.isEmpty()) {
+            sheet.lacks("the corner of the beam");
+        }
+    }
+
+    @Override
+    public Map<String, Draft.Text> texts(NineReadings readings, Map<String, String> asTyped, boolean whole) {
+        Map<String, Draft.Text> texts = new HashMap<>(super.texts(readings, asTyped, whole));
+        Draft.put(
+                texts,
+                CORNER,
+                readings.sourceCorner()
+                        .map(corner -> (corner.yMm() > 0 ? "back-" : "front-") + (corner.xMm() > 0 ? "right" : "left"))
+                        .orElse(RIDES));
+        boolean gaps = readings.places().get(0).gapMm().isPresent();
+        Draft.put(texts, GAPS, gaps ? "read" : "");
+        for (int k = 0; whole && k < readings.places().size(); k++) {
+            NineReadings.Place place = readings.places().get(k);
+            int i = BedPlan.PLACES.indexOf(place.name());
+            if (i >= 0) {
+                String at = "places[" + k + "].";
+                texts.put(value(i), Draft.retypedAll(asTyped.get(at + "values"), place.values(), Quantity.PLAIN));
+                place.gapMm()
+                        .ifPresent(
+                                mm -> texts.put(gap(i), Draft.retyped(asTyped.get(at + "gapMm"), mm, Quantity.LENGTH)));
+            }
+        }
+        return texts;
+    }
+
+    @Override
+    public String next() {
+        if (corner().isEmpty()) {
+            return "Say at which corner the beam comes in.";
+        }
+        for (int i = 0; i < PLACES; i++) {
+            if (text(value(i)).isEmpty()) {
+                return "Read the test piece at " + BedPlan.PLACES.get(i) + ".";
+            }
+            if (withGaps() && text(gap(i)).isEmpty()) {
+                return "Read the gap at " + BedPlan.PLACES.get(i) + ".";
+            }
+        }
+        return super.next();
+    }
+
+    @Override
+    public Optional<Node> missing() {
+        return IntStream.range(0, PLACES)
+                .boxed()
+                .flatMap(i -> withGaps() ? Stream.of(value(i), gap(i)) : Stream.of(value(i)))
+                .filter(field -> text(field).isEmpty())
+                .findFirst()
+                .map(field -> form().field(field).field());
+    }
+
+    @Override
+    public void show(Showing<NineReadings, NineFinding> now) {
+        for (int i = 0; i < PLACES; i++) {
+            form().field(gap(i)).setVisible(withGaps());
+            form().field(gap(i)).field().setVisible(withGaps());
+        }
+        super.show(now);
+        form().requestLayout();
+    }
+
+    @Override
+    protected String head(Showing<NineReadings, NineFinding> now, UnitChoice units) {
+        return now.finding()
+                .map(found -> switch (found.likeliest()) {
+                    case SLOPE -> "It changes evenly from one side to the other";
+                    case PATH -> "It gets worse the longer the beam's way is";
+                    case BOWL -> "The middle differs from the edges";
+                    case ODD_PLACE -> "One place differs from all others";
+                    case GAP -> "It follows the gap";
+                    case SCATTER -> "The places differ, and no pattern is in it";
+                    case EVEN -> "No pattern is seen over the bed";
+                })
+                .orElse("Whether it comes out alike all over the bed");
+    }
+
+    @Override
+    protected Figure figure(Showing<NineReadings, NineFinding> now, UnitChoice units) {
+        return NineFigure.of(now.finding(), bedX, bedY, corner(), true, units);
+    }
+}

@@ -1,0 +1,98 @@
+package zebrawood.benches.focus;
+
+import java.util.List;
+import zebrawood.core.entry.Body;
+import zebrawood.core.focus.LadderFinding;
+import zebrawood.core.focus.LadderReadings;
+import zebrawood.core.units.Amount;
+import zebrawood.core.units.Quantity;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.kit.bench.BenchPlace;
+import zebrawood.kit.bench.FormBench;
+import zebrawood.kit.bench.Showing;
+import zebrawood.kit.figure.Figure;
+import zebrawood.kit.form.Choice;
+import zebrawood.kit.form.Field;
+import zebrawood.kit.form.FieldList;
+import zebrawood.kit.form.Worksheet;
+
+/** Squares burned at several gaps, a row each: the gap and the score. */
+public final class LadderBench extends FormBench<LadderReadings, LadderFinding> {
+
+    private static final int MOST_STEPS = 15;
+    private static final String SCHOOL = "school";
+    private static final String BETTER = "better";
+
+    public static final FieldList FIELDS = FieldList.of(
+                    Field.oneOf(
+                            SCHOOL,
+                            "scored",
+                            List.of(
+                                    new Choice("eye", "by eye, 0 to 10"),
+                                    new Choice("width", "by width of a line"),
+                                    new Choice("contrast", "by contrast"),
+                                    new Choice("sound", "by sound, dB"))),
+                    Field.oneOf(
+                                    BETTER,
+                                    "better is",
+                                    List.of(
+                                            new Choice("higher", "the higher score"),
+                                            new Choice("lower", "the lower score")))
+                            .own(),
+                    Field.amount("scoreError", "a score is read to ±", Quantity.PLAIN)
+                            .empty("not known"),
+                    Field.amount("depthOfFocusMm", "depth of focus", Quantity.LENGTH)
+                            .empty("not known"))
+            .rows(
+                    "steps",
+                    MOST_STEPS,
+                    Field.amount("gapMm", "gap", Quantity.LENGTH).anew(),
+                    Field.amount("score", "score", Quantity.PLAIN).anew());
+
+    public LadderBench(BenchPlace place) {
+        super(
+                place,
+                FIELDS,
+                "each square over its gap, with the curve through the scores; ticks at the foot: what to burn next",
+                GapKnown.fromRamp(place, "depthOfFocusMm", "", ""));
+    }
+
+    @Override
+    public void assemble(Worksheet sheet) {
+        super.assemble(sheet);
+        boolean narrow = form().chosen(SCHOOL).equals("width");
+        String better = text(BETTER);
+        sheet.word(BETTER, better.isEmpty() ? narrow ? "lower" : "higher" : better);
+        place().earlier().stream()
+                .map(entry -> (Body.Measured) entry.body())
+                .filter(measured -> measured.verdict().satisfies())
+                .map(measured -> (LadderFinding) measured.finding())
+                .filter(finding -> finding.bestGapMm().isPresent())
+                .findFirst()
+                .ifPresent(
+                        last -> sheet.number("lastBestGapMm", last.bestGapMm().getAsDouble()));
+        GapKnown.setting(place()).ifPresent(setting -> sheet.record("setting", setting));
+        if (form().filledRows().size() < 3) {
+            sheet.lacks("squares");
+        }
+    }
+
+    @Override
+    protected String head(Showing<LadderReadings, LadderFinding> now, UnitChoice units) {
+        return now.finding()
+                .filter(found -> found.bestGapMm().isPresent())
+                .map(found -> "Best at a gap of "
+                        + Amount.mm(found.bestGapMm().getAsDouble(), 2).text(units))
+                .orElse("Which square came out best");
+    }
+
+    @Override
+    protected Figure figure(Showing<LadderReadings, LadderFinding> now, UnitChoice units) {
+        return LadderFigure.of(now.finding(), units);
+    }
+
+    @Override
+    public String next() {
+        return form().filledRows().size() < 3 ? "Burn squares at five gaps or more, then score each." : super.next();
+    }
+}

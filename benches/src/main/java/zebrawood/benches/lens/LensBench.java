@@ -1,0 +1,114 @@
+package zebrawood.benches.lens;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import zebrawood.core.lens.ChoiceFinding;
+import zebrawood.core.lens.ChoiceReadings;
+import zebrawood.core.machine.Plate;
+import zebrawood.core.units.Amount;
+import zebrawood.core.units.Quantity;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.kit.bench.BenchPlace;
+import zebrawood.kit.bench.FormBench;
+import zebrawood.kit.bench.Showing;
+import zebrawood.kit.figure.Figure;
+import zebrawood.kit.form.Choice;
+import zebrawood.kit.form.Field;
+import zebrawood.kit.form.FieldList;
+import zebrawood.kit.form.Worksheet;
+
+/** The lenses of a machine, a row each, and what is wanted of them. */
+public final class LensBench extends FormBench<ChoiceReadings, ChoiceFinding> {
+
+    private static final int MOST_LENSES = 5;
+    private static final String WAVELENGTH = "wavelengthNm";
+    private static final String BEAM = "beamDiameterMm";
+
+    public static final FieldList FIELDS = FieldList.of(
+                    Field.oneOf("purpose", "it is to", List.of(new Choice("", "engrave"), new Choice("cut", "cut"))),
+                    Field.amount("smallestFeatureMm", "smallest detail", Quantity.LENGTH)
+                            .needed(),
+                    Field.amount("materialMm", "stock, thick", Quantity.LENGTH).needed(),
+                    Field.amount("allowedEdgeMm", "widest edge of a cut", Quantity.LENGTH)
+                            .usually(Amount.mm(ChoiceReadings.ALLOWED_EDGE_MM, 1)),
+                    Field.amount("overlapPct", "lines overlap by", Quantity.SHARE)
+                            .usually(Amount.percent(0, 0)),
+                    Field.amount(BEAM, "beam at the lens, 1/e²", Quantity.LENGTH)
+                            .needed(),
+                    Field.amount("beamQualityM2", "beam quality M²", Quantity.PLAIN)
+                            .needed(),
+                    Field.amount(WAVELENGTH, "wavelength", Quantity.WAVELENGTH).needed())
+            .rows(
+                    "lenses",
+                    MOST_LENSES,
+                    Field.words("name", "lens"),
+                    Field.amount("focalLengthMm", "focal length", Quantity.LENGTH),
+                    Field.oneOf(
+                            "aberration",
+                            "form",
+                            List.of(
+                                    new Choice("", "errs little, or field lens"),
+                                    new Choice("meniscus", "meniscus"),
+                                    new Choice("plano-convex", "flat on one side"))));
+
+    public LensBench(BenchPlace place) {
+        super(
+                place,
+                FIELDS,
+                "each lens with its cone to scale, and its focus in the stock, enlarged across",
+                known(place));
+    }
+
+    private static Map<String, Amount> known(BenchPlace place) {
+        Map<String, Amount> known = new HashMap<>();
+        place.plate().wavelengthNm().ifPresent(nm -> known.put(WAVELENGTH, Amount.told(Quantity.WAVELENGTH, nm)));
+        place.plate()
+                .source()
+                .map(Plate.Source::beamAtLensMm)
+                .orElse(OptionalDouble.empty())
+                .ifPresent(mm -> known.put(BEAM, Amount.told(Quantity.LENGTH, mm)));
+        return known;
+    }
+
+    /** Where no lens is typed, those of the plate count. */
+    @Override
+    public void assemble(Worksheet sheet) {
+        super.assemble(sheet);
+        if (!form().filledRows().isEmpty()) {
+            return;
+        }
+        int given = 0;
+        for (Plate.Lens lens :
+                place().plate().optics().map(Plate.Optics::lenses).orElse(List.of())) {
+            if (lens.focalLengthMm().isPresent() && given < MOST_LENSES) {
+                String at = "lenses[" + given++ + "].";
+                sheet.word(at + "name", lens.name());
+                sheet.number(at + "focalLengthMm", lens.focalLengthMm().getAsDouble());
+            }
+        }
+        if (given == 0) {
+            sheet.lacks("lenses");
+        }
+    }
+
+    @Override
+    protected String head(Showing<ChoiceReadings, ChoiceFinding> now, UnitChoice units) {
+        return now.finding()
+                .map(found -> found.best()
+                        .map(best -> "Of " + found.lenses().size() + " lenses by optics alone: " + best)
+                        .orElse("No lens does all of that"))
+                .orElse("Which lens for this work");
+    }
+
+    @Override
+    protected Figure figure(Showing<ChoiceReadings, ChoiceFinding> now, UnitChoice units) {
+        return LensFigure.of(now.finding(), units);
+    }
+
+    @Override
+    public String next() {
+        return form().firstMissing().isPresent() ? super.next() : "Type each lens with its focal length.";
+    }
+}
