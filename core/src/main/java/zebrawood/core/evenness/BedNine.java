@@ -40,7 +40,7 @@ public final class BedNine implements Procedure<NineReadings, NineFinding> {
             "bed-nine",
             1,
             "Nine places",
-            Card.OnRoute.in(Phase.FOCUS, 70).firing(),
+            Card.OnRoute.in(Phase.FOCUS, 70).firing().asWanted(),
             Set.of(Change.MOVED, Change.SOURCE_CHANGED, Change.LENS_CHANGED, Change.KNOCKED),
             List.of(Hazard.BEAM, Hazard.FUMES, Hazard.FIRE),
             25,

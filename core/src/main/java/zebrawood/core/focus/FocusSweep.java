@@ -39,7 +39,7 @@ public final class FocusSweep implements Procedure<SweepReadings, SweepFinding> 
             "focus-sweep",
             1,
             "Live sweep",
-            Card.OnRoute.in(Phase.FOCUS, 50).firing(),
+            Card.OnRoute.in(Phase.FOCUS, 50).firing().asWanted(),
             Set.of(Change.LENS_CHANGED, Change.SOURCE_CHANGED, Change.KNOCKED, Change.PART_FITTED),
             List.of(Hazard.BEAM, Hazard.FUMES, Hazard.FIRE, Hazard.MOVING_AXES),
             15,

@@ -27,7 +27,7 @@ public final class ZPlan implements Procedure<ZReadings, ZFinding> {
             "z-plan",
             1,
             "Height",
-            Card.OnRoute.in(Phase.HEIGHT, 10),
+            Card.OnRoute.in(Phase.HEIGHT, 10).forAJob(),
             Set.of(Change.LENS_CHANGED, Change.PART_FITTED, Change.MOVED),
             List.of(Hazard.MOVING_AXES),
             5,

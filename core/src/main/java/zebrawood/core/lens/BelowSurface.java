@@ -26,7 +26,7 @@ public final class BelowSurface implements Procedure<BelowReadings, BelowFinding
             "below-surface",
             1,
             "Inside glass",
-            Card.OnRoute.in(Phase.HEIGHT, 30),
+            Card.OnRoute.in(Phase.HEIGHT, 30).forAJob(),
             Set.of(),
             List.of(Hazard.BEAM, Hazard.MOVING_AXES),
             5,

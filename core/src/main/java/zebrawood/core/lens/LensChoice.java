@@ -39,7 +39,7 @@ public final class LensChoice implements Procedure<ChoiceReadings, ChoiceFinding
             "lens-choice",
             1,
             "Lens choice",
-            Card.OnRoute.in(Phase.FOCUS, 5),
+            Card.OnRoute.in(Phase.FOCUS, 80).forAJob(),
             Set.of(Change.SOURCE_CHANGED),
             List.of(Hazard.BEAM, Hazard.FUMES, Hazard.FIRE),
             10,

@@ -35,32 +35,55 @@ public record Card(
      * @param fires whether the laser fires for it: then the first light gate must be open
      * @param requires ids of stops without which its reading would be wrong; those that a machine does not have are not
      *     asked for
+     * @param weighs how much it counts for how the machine stands
      * @param holdsGate whether the gate stays shut while its newest reading that counts is a fail: what would hurt or
      *     burn then, or break the source
      */
-    public record OnRoute(Phase phase, int order, boolean fires, Set<String> requires, boolean holdsGate) {
+    public record OnRoute(
+            Phase phase, int order, boolean fires, Set<String> requires, Weighs weighs, boolean holdsGate) {
+
+        /** How much a stop counts for how the machine stands. */
+        public enum Weighs {
+            /** it belongs to a commissioning */
+            ALWAYS,
+            /** another school, or for some machines: nobody waits for it, and what it finds counts */
+            ONCE_MEASURED,
+            /** it is worked out for a job, and tells nothing of the machine */
+            NEVER
+        }
+
         public OnRoute {
             requires = Set.copyOf(requires);
         }
 
         /** A stop for which nothing fires and that needs no other. */
         public static OnRoute in(Phase phase, int order) {
-            return new OnRoute(phase, order, false, Set.of(), false);
+            return new OnRoute(phase, order, false, Set.of(), Weighs.ALWAYS, false);
         }
 
         /** A stop for which the laser fires. */
         public OnRoute firing() {
-            return new OnRoute(phase, order, true, requires, holdsGate);
+            return new OnRoute(phase, order, true, requires, weighs, holdsGate);
         }
 
         /** A stop whose reading is wrong before these others have passed. */
         public OnRoute after(String... ids) {
-            return new OnRoute(phase, order, fires, Set.of(ids), holdsGate);
+            return new OnRoute(phase, order, fires, Set.of(ids), weighs, holdsGate);
         }
 
         /** A stop that keeps the gate shut while it fails. */
         public OnRoute holdingTheGate() {
-            return new OnRoute(phase, order, fires, requires, true);
+            return new OnRoute(phase, order, fires, requires, weighs, true);
+        }
+
+        /** A stop that nobody waits for; what it finds counts. */
+        public OnRoute asWanted() {
+            return new OnRoute(phase, order, fires, requires, Weighs.ONCE_MEASURED, holdsGate);
+        }
+
+        /** A stop that is worked out for a job, and tells nothing of the machine. */
+        public OnRoute forAJob() {
+            return new OnRoute(phase, order, fires, requires, Weighs.NEVER, holdsGate);
         }
     }
 
@@ -77,6 +100,11 @@ public record Card(
     /** Whether a machine may go without it; never where its failing would hurt or burn. */
     public boolean canBeDeclined() {
         return !onRoute.holdsGate();
+    }
+
+    /** Whether a commissioning waits for it. */
+    public boolean isAwaited() {
+        return onRoute.weighs() == OnRoute.Weighs.ALWAYS;
     }
 
     /** Whether the laser fires for it. */

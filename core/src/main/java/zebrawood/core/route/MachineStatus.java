@@ -36,6 +36,11 @@ public record MachineStatus(
         unjudged = List.copyOf(unjudged);
     }
 
+    /** The stops that a commissioning waits for, and those that were measured. */
+    public List<StopStatus> asked() {
+        return stops.stream().filter(StopStatus::isAsked).toList();
+    }
+
     /** How many of the stops come before the gate. */
     public int stopsBeforeGate() {
         return (int) stops.stream()

@@ -53,16 +53,17 @@ public final class Route {
                 .toList();
         List<Entry> points = history.openPoints();
         boolean overdue = points.stream().anyMatch(point -> isLate(point, now, zone));
-        MachineState state = state(gate, stops, overdue);
+        List<StopStatus> counted = stops.stream().filter(StopStatus::counts).toList();
+        MachineState state = state(gate, counted, overdue);
         return new MachineStatus(
                 history.machineId(),
                 plate,
                 state,
-                detail(state, gate, stops, now, zone),
+                detail(state, gate, counted, now, zone),
                 gate,
                 stops,
                 points,
-                todo(history, gate, stops, now, zone),
+                todo(history, gate, counted, now, zone),
                 history.unjudged());
     }
 
@@ -117,7 +118,7 @@ public final class Route {
         List<CountedReading> readings = history.of(card.id());
         Optional<CountedReading> last = readings.stream().findFirst();
         Optional<LocalDate> due = readings.stream()
-                .filter(reading -> reading.verdict().satisfies())
+                .filter(reading -> card.isAwaited() && reading.verdict().satisfies())
                 .findFirst()
                 .map(reading -> reading.day()
                         .plusDays(procedure.recheckDays(history.plate()).orElse(card.recheckDays())));
@@ -129,7 +130,7 @@ public final class Route {
             state = StopState.SHUT;
             note = "needs " + needed.get().title();
         } else if (last.isEmpty()) {
-            state = StopState.OPEN;
+            state = card.isAwaited() ? StopState.OPEN : StopState.OFFERED;
         } else {
             Verdict verdict = last.get().verdict();
             Optional<Entry> change = madeStaleBy(card, last.get(), history);

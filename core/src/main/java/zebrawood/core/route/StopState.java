@@ -5,6 +5,8 @@ import zebrawood.core.procedure.Verdict;
 /** How a stop stands; each has its own shape and word. */
 public enum StopState {
     OPEN("open"),
+    /** nobody waits for it */
+    OFFERED("as wanted"),
     BEGUN("begun"),
     PASSED("passed"),
     ADJUST("needs adjusting"),

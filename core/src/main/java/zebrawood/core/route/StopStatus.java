@@ -35,6 +35,16 @@ public record StopStatus(
         return procedure.card();
     }
 
+    /** Whether it is asked how it stands: a commissioning waits for it, or it was measured. */
+    public boolean isAsked() {
+        return card().isAwaited() || reading.isPresent();
+    }
+
+    /** Whether what it found counts for how the machine stands. */
+    public boolean counts() {
+        return isAsked() && card().onRoute().weighs() != Card.OnRoute.Weighs.NEVER;
+    }
+
     /** The entry of its newest reading that counts. */
     public Optional<Entry> last() {
         return reading.map(CountedReading::entry);

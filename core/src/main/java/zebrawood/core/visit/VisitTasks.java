@@ -21,7 +21,7 @@ public final class VisitTasks {
     /** minutes of waiting after the hands, by stop: what is measured there goes on by itself first */
     private static final Map<String, Integer> WAITS = Map.of("coolant-setpoint", 20);
 
-    private static final Set<StopState> DONE = Set.of(StopState.PASSED, StopState.NOTE);
+    private static final Set<StopState> DONE = Set.of(StopState.PASSED, StopState.NOTE, StopState.OFFERED);
     /** services that are looked at, filled or written while a machine is switched off */
     private static final Set<String> UNPOWERED = Set.of("exhaust-duct", "eyewear", "startup-order", "coolant-mix");
 
@@ -67,7 +67,7 @@ public final class VisitTasks {
         String at = machine.machineId() + "/";
         String name = machine.plate().name();
         List<StopStatus> open = machine.stops().stream()
-                .filter(stop -> !DONE.contains(stop.state()))
+                .filter(stop -> stop.isAsked() && !DONE.contains(stop.state()))
                 .toList();
         Set<String> ids = new HashSet<>();
         open.forEach(stop -> ids.add(at + stop.card().id()));

@@ -125,7 +125,7 @@ public final class Certificate {
         this.subject = subject;
         this.sheets = new PageFlow(document, subject.machine().plate().name(), subject.paper());
         this.standing = Standing.of(subject.machine(), subject.units(), subject.flaw());
-        this.close = subject.machine().stops().size() > MANY;
+        this.close = subject.machine().asked().size() > MANY;
     }
 
     /** Writes the PDF. */
@@ -214,7 +214,7 @@ public final class Certificate {
 
     private void stops() {
         sheets.heading("What was measured");
-        List<StopStatus> stops = subject.machine().stops();
+        List<StopStatus> stops = subject.machine().asked();
         if (close) {
             StopRows.besideEachOther(sheets, stops.stream().map(this::brief).toList());
             StopRows.across(sheets, gate());

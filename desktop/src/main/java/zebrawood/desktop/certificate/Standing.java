@@ -78,7 +78,7 @@ record Standing(StopState shape, String title, String under, List<Point> points,
         return new Standing(
                 StopState.PASSED,
                 "In order: all that was checked passes, and nothing is late",
-                "Checked: " + machine.stops().size() + " stops and the first light gate.",
+                "Checked: " + machine.asked().size() + " stops and the first light gate.",
                 points,
                 soon);
     }
@@ -103,7 +103,7 @@ record Standing(StopState shape, String title, String under, List<Point> points,
     }
 
     private static Optional<Point> notMeasured(MachineStatus machine) {
-        String names = machine.stops().stream()
+        String names = machine.asked().stream()
                 .filter(stop -> stop.reading().isEmpty())
                 .map(stop -> stop.card().title())
                 .collect(Collectors.joining(", "));
@@ -115,7 +115,7 @@ record Standing(StopState shape, String title, String under, List<Point> points,
         List<String> counts = new ArrayList<>();
         count(machine, StopState.FAILED, "failed", counts);
         count(machine, StopState.UNCLEAR, "unclear", counts);
-        long open = machine.stops().stream()
+        long open = machine.asked().stream()
                 .filter(stop -> stop.reading().isEmpty())
                 .count();
         if (open > 0) {
@@ -138,7 +138,7 @@ record Standing(StopState shape, String title, String under, List<Point> points,
 
     private static void count(MachineStatus machine, StopState state, String word, List<String> counts) {
         long many =
-                machine.stops().stream().filter(stop -> stop.state() == state).count();
+                machine.asked().stream().filter(stop -> stop.counts() && stop.state() == state).count();
         if (many > 0) {
             counts.add(many + " " + word);
         }

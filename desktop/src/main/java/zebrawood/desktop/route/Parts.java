@@ -28,7 +28,8 @@ record Parts(String title, List<StopStatus> stops) {
             StopState.BEGUN,
             StopState.OPEN,
             StopState.NOTE,
-            StopState.PASSED);
+            StopState.PASSED,
+            StopState.OFFERED);
 
     /** The row in which this stop stands. */
     static Parts of(MachineStatus machine, StopStatus stop) {

@@ -53,7 +53,10 @@ record PhaseRows(Phase phase, List<Parts> rows) {
     }
 
     private List<StopStatus> stops() {
-        return rows.stream().flatMap(parts -> parts.stops().stream()).toList();
+        List<StopStatus> all =
+                rows.stream().flatMap(parts -> parts.stops().stream()).toList();
+        List<StopStatus> asked = all.stream().filter(StopStatus::isAsked).toList();
+        return asked.isEmpty() ? all : asked;
     }
 
     private long count(StopState state) {
@@ -77,6 +80,9 @@ record PhaseRows(Phase phase, List<Parts> rows) {
         if (count(StopState.SHUT) > 0 && count(StopState.OPEN) == 0) {
             return StopState.SHUT;
         }
+        if (count(StopState.OFFERED) == stops().size()) {
+            return StopState.OFFERED;
+        }
         return passed() == stops().size() ? StopState.PASSED : passed() == 0 ? StopState.OPEN : StopState.BEGUN;
     }
 
@@ -97,6 +103,7 @@ record PhaseRows(Phase phase, List<Parts> rows) {
                         .flatMap(StopStatus::note)
                         .orElse("shut");
             case OPEN -> "open";
+            case OFFERED -> StopState.OFFERED.word();
             case PASSED -> all == 1 ? figure("passed", units) : all + " of " + all + " passed";
             default -> passed() == 0 ? "draft kept" : passed() + " of " + all + " passed";
         };

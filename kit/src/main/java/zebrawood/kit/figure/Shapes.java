@@ -17,7 +17,7 @@ public final class Shapes {
             case FAILED -> Tone.FAIL;
             case UNCLEAR -> Tone.UNCLEAR;
             case SHUT -> Tone.WALNUT;
-            case OPEN, BEGUN, NOTE -> Tone.QUIET;
+            case OPEN, OFFERED, BEGUN, NOTE -> Tone.QUIET;
         };
     }
 
@@ -32,6 +32,7 @@ public final class Shapes {
         Stroke line = Stroke.of(tone, 1.9 * scale);
         switch (state) {
             case OPEN -> pen.stroke(Path.circle(x, y, 6 * scale), line);
+            case OFFERED -> pen.circle(x, y, 3 * scale, tone);
             case BEGUN -> {
                 pen.stroke(Path.circle(x, y, 6 * scale), line);
                 double r = 6 * scale;
