@@ -176,6 +176,16 @@ public final class DemoShop {
         path.visit(DAYS - 1, LocalTime.of(10, 5), "RV");
         path.visit(455, LocalTime.of(10, 40), "RV");
         path.visit(20, LocalTime.of(8, 30), "LO");
+        FocusDeeds focus = new FocusDeeds(wren, 17);
+        focus.levelled(DAYS - 1, LocalTime.of(9, 20), "RV");
+        focus.level(300, LocalTime.of(9, 20), "LO");
+        focus.level(118, LocalTime.of(9, 5), "LO");
+        focus.lens(90, LocalTime.of(8, 15), "RV");
+        focus.sweep(30, LocalTime.of(9, 40), "LO", 6.8);
+        focus.autofocus(30, LocalTime.of(10, 5), "LO", 6.8);
+        focus.nine(19, LocalTime.of(9, 10), "LO");
+        focus.ladder(3, LocalTime.of(11, 20), "RV", 6.75);
+        focus.height(2, LocalTime.of(8, 50), "RV", 6.75);
         wren.newPlate(9, Plates.wren(480));
         wren.plan(5, LocalTime.of(16, 20), "LO", () -> wren.climate("21.4", "46"));
         wren.plan(3, LocalTime.of(10, 52), "RV", () -> wren.ramp("last", beam, crept(3), 0, Optional.empty()));
@@ -230,6 +240,7 @@ public final class DemoShop {
                 18,
                 day -> dunlin.planSome(day, () -> dunlin.ramp("ramp " + day, beam, 10.1, 0, Optional.empty())));
         new BeamDeeds(dunlin, 11).visit(DAYS - 6, LocalTime.of(13, 5), "LO");
+        new FocusDeeds(dunlin, 18).level(DAYS - 6, LocalTime.of(15, 40), "LO");
         dunlin.plan(402, LocalTime.of(11, 3), "LO", () -> dunlin.climate("24.6", "83"));
         dunlin.plan(401, LocalTime.of(8, 15), "LO", () -> dunlin.climate("22.1", "51"));
         dunlin.happened(4, LocalTime.of(8, 50), "GA", Change.MOVED, "to the clean room");
@@ -270,6 +281,9 @@ public final class DemoShop {
                 18,
                 day -> kestrel.planSome(day, () -> kestrel.ramp("ramp " + day, beam, 25.9, 0, Optional.empty())));
         kestrel.plan(57, LocalTime.of(13, 40), "RV", () -> kestrel.ramp("last", beam, 25.9, 0, Optional.empty()));
+        FocusDeeds focus = new FocusDeeds(kestrel, 19);
+        focus.level(DAYS - 13, LocalTime.of(9, 30), "RV");
+        focus.level(58, LocalTime.of(13, 10), "RV");
     }
 
     /** In order. */
@@ -299,6 +313,9 @@ public final class DemoShop {
                 day -> heron.work(
                         day, LocalTime.of(14, 25), "RV", Works.serial("sharp", 8 + day % 2, 28 + day % 5), List.of()));
         heron.happened(221, LocalTime.of(7, 40), "RV", Change.LENS_CHANGED, "to 200 and back to field 290");
+        FocusDeeds focus = new FocusDeeds(heron, 20);
+        focus.tilt(DAYS - 21, LocalTime.of(9, 30), "LO", 182.4, 0.5);
+        focus.tilt(61, LocalTime.of(9, 30), "LO", 182.4, 0.5);
     }
 
     /** Unclear: the plate lay so flat that its widths hardly bend. */
@@ -322,6 +339,10 @@ public final class DemoShop {
                 24,
                 20,
                 day -> plover.planSome(day, () -> plover.ramp("ramp " + day, beam, 212.1, 0, Optional.empty())));
+        FocusDeeds focus = new FocusDeeds(plover, 21);
+        focus.tilt(DAYS - 34, LocalTime.of(9, 30), "RV", 212.1, 0.2);
+        focus.tilt(75, LocalTime.of(9, 30), "RV", 212.1, 0.2);
+        focus.glass(40, LocalTime.of(10, 30), "RV");
         Beam flat = new Beam(0.028, 1.1, 212.4, 0.6, 3);
         plover.plan(
                 8,
@@ -354,6 +375,7 @@ public final class DemoShop {
         bittern.eyewear(140, LocalTime.of(8, 40), "GA");
         bittern.extraction(140, LocalTime.of(7, 45), "GA", 420, 125, 7.5);
         bittern.gas(11, LocalTime.of(9, 5), "RV", "200");
+        new FocusDeeds(bittern, 22).level(101, LocalTime.of(9, 45), "LO");
         everyFew(bittern, DAYS - 60, 110, 40, day -> bittern.climate(day, -2, 0));
         bittern.plan(94, LocalTime.of(8, 30), "LO", () -> bittern.climate("17.2", "52"));
         for (int day = DAYS - 41; day >= 21; day -= 22) {

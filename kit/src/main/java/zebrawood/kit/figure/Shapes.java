@@ -32,7 +32,7 @@ public final class Shapes {
         Stroke line = Stroke.of(tone, 1.9 * scale);
         switch (state) {
             case OPEN -> pen.stroke(Path.circle(x, y, 6 * scale), line);
-            case OFFERED -> pen.circle(x, y, 3 * scale, tone);
+            case OFFERED -> pen.line(x - 5 * scale, y, x + 5 * scale, y, line);
             case BEGUN -> {
                 pen.stroke(Path.circle(x, y, 6 * scale), line);
                 double r = 6 * scale;
