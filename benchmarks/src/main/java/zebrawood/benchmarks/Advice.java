@@ -125,6 +125,9 @@ final class Advice {
         all.addAll(AdviceWater.ALL);
         all.addAll(AdviceBeam.ALL);
         all.addAll(AdvicePath.ALL);
+        all.addAll(AdviceLevel.ALL);
+        all.addAll(AdviceFocus.ALL);
+        all.addAll(AdviceHeight.ALL);
         return all;
     }
 

@@ -151,7 +151,7 @@ public final class ZFigure implements Exhibit<ZReadings, ZFinding> {
                 label(
                         x,
                         gap - 19,
-                        above ? "focus above by " : "focus under by ",
+                        above ? "focus up " : "focus down ",
                         Math.abs(found.stack().defocusMm()),
                         Tone.BURN);
             }

@@ -104,7 +104,7 @@ public final class BelowFigure implements Exhibit<BelowReadings, BelowFinding> {
                 x,
                 height - 8,
                 opened
-                        ? "glass to scale, rays drawn wider than they are; dashed: without glass"
+                        ? "glass to scale, rays drawn wider; dashed: without glass"
                         : "to scale; dashed: where the rays would meet without glass",
                 Lettering.CAPTION,
                 Tone.QUIET,

@@ -92,7 +92,9 @@ public final class TiltFigure implements Exhibit<TiltReadings, TiltFinding> {
                     height - 6,
                     finding.isEmpty()
                             ? "type each gap where it is read, round the ring"
-                            : "the arrow points where the gap is larger; mounts as far out as they fit",
+                            : typed
+                                    ? "arrow: where the gap is larger; mounts not to scale"
+                                    : "dots: where gaps were read; mounts not to scale",
                     Lettering.CAPTION,
                     Tone.QUIET,
                     Anchor.MIDDLE);
@@ -113,15 +115,7 @@ public final class TiltFigure implements Exhibit<TiltReadings, TiltFinding> {
             if (!typed) {
                 for (TiltFinding.Place place : found.points()) {
                     double out = Math.hypot(place.xMm(), place.yMm());
-                    double px = x + place.xMm() / out * (radius - 34);
-                    double py = y - place.yMm() / out * (radius - 20);
-                    pen.text(
-                            px,
-                            py + 5,
-                            Amount.mm(place.gapMm(), 2).number(units),
-                            Lettering.TEXT,
-                            Tone.READING,
-                            Anchor.MIDDLE);
+                    pen.circle(x + place.xMm() / out * radius, y - place.yMm() / out * radius, 5.5, Tone.READING);
                 }
             }
             found.shims().forEach(this::mount);
@@ -170,14 +164,15 @@ public final class TiltFigure implements Exhibit<TiltReadings, TiltFinding> {
                                     .collect(Collectors.joining(" + ")))
                             .orElse(Amount.mm(shim.thicknessMm(), 2).number(units))
                     : "none";
-            boolean right = Math.cos(angle) >= 0;
-            pen.text(
-                    px + (right ? 12 : -12),
-                    py + (Math.sin(angle) >= 0 ? -2 : 12),
+            Lettering lettering = shimmed ? Lettering.TEXT_BOLD : Lettering.SMALL;
+            double half = pen.textWidth(stack, lettering) / 2;
+            pen.patched(
+                    Math.max(half + 2, px),
+                    Math.sin(angle) >= 0 ? py - 11 : py + 23,
                     stack,
-                    shimmed ? Lettering.TEXT_BOLD : Lettering.SMALL,
+                    lettering,
                     shimmed ? Tone.ADJUST : Tone.QUIET,
-                    right ? Anchor.START : Anchor.END);
+                    Anchor.MIDDLE);
         }
     }
 

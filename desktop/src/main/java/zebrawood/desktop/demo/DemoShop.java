@@ -240,7 +240,9 @@ public final class DemoShop {
                 18,
                 day -> dunlin.planSome(day, () -> dunlin.ramp("ramp " + day, beam, 10.1, 0, Optional.empty())));
         new BeamDeeds(dunlin, 11).visit(DAYS - 6, LocalTime.of(13, 5), "LO");
-        new FocusDeeds(dunlin, 18).level(DAYS - 6, LocalTime.of(15, 40), "LO");
+        FocusDeeds focus = new FocusDeeds(dunlin, 18);
+        focus.level(DAYS - 6, LocalTime.of(15, 40), "LO");
+        focus.level(3, LocalTime.of(10, 40), "LO");
         dunlin.plan(402, LocalTime.of(11, 3), "LO", () -> dunlin.climate("24.6", "83"));
         dunlin.plan(401, LocalTime.of(8, 15), "LO", () -> dunlin.climate("22.1", "51"));
         dunlin.happened(4, LocalTime.of(8, 50), "GA", Change.MOVED, "to the clean room");
