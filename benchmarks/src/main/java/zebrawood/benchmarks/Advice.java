@@ -32,7 +32,7 @@ final class Advice {
     private static final int SHOWN = 3;
     /** what says beforehand that one step is not the end */
     private static final Pattern MORE = Pattern.compile(
-            "not enough|again|[Ss]hoot at|said next|second line|[Tt]ype |more widths|[Mm]easure on|Say what|Record the text|or fit");
+            "not enough|again|[Mm]ore may be needed|[Ss]hoot at|said next|second line|[Tt]ype |more widths|[Mm]easure on|Say what|Record the text|or fit");
 
     /** procedures that judge nothing: no worksheet of theirs fails, and there is no advice to arrive at a pass */
     static final Set<String> ESTIMATES = Set.of("eyewear");

@@ -45,14 +45,19 @@ final class AdviceFocus {
     private static ObjectNode squares(ObjectNode hidden) {
         SplittableRandom reading = reading(hidden);
         PretendFocus focus = new PretendFocus(
-                hidden.get("bestMm").doubleValue(), 0.2, hidden.get("rayleighMm").doubleValue(), 0);
+                hidden.get("bestMm").doubleValue(),
+                0.2,
+                hidden.get("rayleighMm").doubleValue(),
+                0);
         ObjectNode sheet = object().put("better", "lower");
         ArrayNode steps = sheet.putArray("steps");
-        hidden.get("gaps").forEach(gap -> steps.addObject()
-                .put("gapMm", gap.doubleValue())
-                .put(
-                        "score",
-                        focus.readMm(gap.doubleValue(), hidden.get("noise").doubleValue(), reading)));
+        hidden.get("gaps")
+                .forEach(gap -> steps.addObject()
+                        .put("gapMm", gap.doubleValue())
+                        .put(
+                                "score",
+                                focus.readMm(
+                                        gap.doubleValue(), hidden.get("noise").doubleValue(), reading)));
         return sheet;
     }
 
@@ -69,7 +74,8 @@ final class AdviceFocus {
     private static ObjectNode column(SplittableRandom random) {
         ObjectNode sheet = object();
         sheet.put("bestMm", typed(random, 5, 9, 1)).put("playMm", often(random, 50) ? typed(random, 0, 1.2, 2) : 0);
-        sheet.put("delayS", typed(random, 0, 0.3, 2)).put("scatterS", new double[] {0.01, 0.04, 0.1}[random.nextInt(3)]);
+        sheet.put("delayS", typed(random, 0, 0.3, 2))
+                .put("scatterS", new double[] {0.01, 0.04, 0.1}[random.nextInt(3)]);
         sheet.put("known", often(random, 50)).put("exchanged", often(random, 10));
         sheet.put("depth", typed(random, 1, 3, 1)).put("up", often(random, 20));
         sheet.put("downs", random.nextInt(5)).put("ups", random.nextInt(5));
@@ -204,9 +210,7 @@ final class AdviceFocus {
                 double gap = hidden.get("best").doubleValue()
                         + hidden.get("shift").doubleValue()
                         + each.get("offset").doubleValue()
-                        + hidden.get("scatter").doubleValue()
-                                * each.get("own").doubleValue()
-                                * reading.nextGaussian();
+                        + hidden.get("scatter").doubleValue() * each.get("own").doubleValue() * reading.nextGaussian();
                 gaps.add(Math.max(0, Math.rint(gap * 100) / 100));
             }
         });

@@ -120,8 +120,7 @@ final class AdviceLevel {
             double mm = step.letter(0) * sheet.get("pitchMm").doubleValue() * (up ? 1 : -1);
             int screw = step.words().charAt("Turn screw ".length()) - 'A';
             ArrayNode lifts = (ArrayNode) sheet.get("liftMm");
-            lifts.set(screw, DoubleNode.valueOf(
-                    lifts.get(screw).doubleValue() + mm));
+            lifts.set(screw, DoubleNode.valueOf(lifts.get(screw).doubleValue() + mm));
             sheet.put("seed", random.nextLong());
         } else if (step.says("Read every gap a second time")) {
             sheet.put("twice", true).put("seed", random.nextLong());
@@ -191,7 +190,9 @@ final class AdviceLevel {
             double[] lift = new double[NAMES.length];
             for (int i = 0; i < NAMES.length; i++) {
                 if (step.instruction().target().equals(NAMES[i])) {
-                    lift[i] = step.letters().stream().mapToDouble(Double::doubleValue).sum()
+                    lift[i] = step.letters().stream()
+                                    .mapToDouble(Double::doubleValue)
+                                    .sum()
                             * (sheet.get("table").booleanValue() ? -1 : 1);
                 }
             }

@@ -81,7 +81,9 @@ public final class AutofocusCheck implements Procedure<AutofocusReadings, Autofo
                                     read.kind(),
                                     "try",
                                     Said.of("Try it several times on one even stock: five whole tries."))
-                            .byHand(Said.of("One try on each stock does not tell how well it comes back to a gap."))));
+                            .byHand(Said.of(
+                                    "One try on each stock does not tell how well it comes back to a gap. More may "
+                                            + "be needed then."))));
         }
         AutofocusFinding finding = AutofocusWorking.finding(read, tries, THROUGH);
         double half = read.depthOfFocusMm() / 2;
@@ -163,7 +165,8 @@ public final class AutofocusCheck implements Procedure<AutofocusReadings, Autofo
                 : Said.of("Find the best gap more surely, by a ramp or a ladder: then try it again.");
         return first(read.kind(), "try", what)
                 .byHand(Said.of(
-                        "An offset is to be known to {0}. Every try is a whole one: drive away, autofocus, read the gap.",
+                        "An offset is to be known to {0}. Every try is a whole one: drive away, autofocus, read the gap. "
+                                + "More may be needed then.",
                         Amount.mm(finding.tolerances().toleranceMm(), 2)));
     }
 

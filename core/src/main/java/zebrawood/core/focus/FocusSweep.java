@@ -35,6 +35,9 @@ import zebrawood.core.units.Said;
  */
 public final class FocusSweep implements Procedure<SweepReadings, SweepFinding> {
 
+    private static final String CLEAR =
+            " Set the end of a way down first: the head must stay clear of the work. " + "More may be needed then.";
+
     private static final Card CARD = new Card(
             "focus-sweep",
             1,
@@ -120,7 +123,8 @@ public final class FocusSweep implements Procedure<SweepReadings, SweepFinding> 
         Instruction next = down && up
                 ? Instruction.of("height", Said.of("Sweep at each speed both ways."))
                         .byHand(Said.of(
-                                "Down at one speed and up at another cannot tell a late mark from play of the column."))
+                                "Down at one speed and up at another cannot tell a late mark from play of the column."
+                                        + CLEAR))
                 : Instruction.of(
                                 "height",
                                 Said.of(
@@ -132,10 +136,9 @@ public final class FocusSweep implements Procedure<SweepReadings, SweepFinding> 
                         .byHand(Said.of(
                                 lost
                                         ? "A recording counts only when it rises and falls again: start well before the "
-                                                + "focus, and end well after it. Set the end of a way down first: the "
-                                                + "head must stay clear of the work."
-                                        : "One way alone cannot tell the best gap from a late mark and from play. Set the "
-                                                + "end of a way down first: the head must stay clear of the work."));
+                                                + "focus, and end well after it." + CLEAR
+                                        : "One way alone cannot tell the best gap from a late mark and from play."
+                                                + CLEAR));
         SweepFinding finding = SweepFinding.untold(came, tolerances(read));
         return new Outcome<>(finding, Verdict.UNCLEAR, List.of(next));
     }
@@ -267,9 +270,7 @@ public final class FocusSweep implements Procedure<SweepReadings, SweepFinding> 
         return new Outcome<>(
                 finding,
                 Verdict.UNCLEAR,
-                List.of(Instruction.of("height", Said.of(what))
-                        .byHand(Said.of(
-                                how + " Set the end of a way down first: the head must stay clear of the work."))));
+                List.of(Instruction.of("height", Said.of(what)).byHand(Said.of(how + CLEAR))));
     }
 
     private static Instruction set(double gap) {

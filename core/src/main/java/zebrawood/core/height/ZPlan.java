@@ -114,8 +114,11 @@ public final class ZPlan implements Procedure<ZReadings, ZFinding> {
 
     private static Instruction outOfRange(ZFinding finding) {
         if (finding.thickestMaterialMm().isEmpty() && finding.stack().riserMm() == 0) {
-            return Instruction.of("height", Said.of("Measure again: by these figures no stock fits, not even without a riser."))
-                    .byHand(Said.of("Look at the bare gap at 0, at what a larger number moves, and at the ends of the axis."));
+            return Instruction.of(
+                            "height",
+                            Said.of("Measure again: by these figures no stock fits, not even without a riser."))
+                    .byHand(Said.of(
+                            "Look at the bare gap at 0, at what a larger number moves, and at the ends of the axis."));
         }
         if (finding.thickestMaterialMm().isEmpty()) {
             return Instruction.of("riser", Said.of("Take the riser out, or a lower one: no stock fits over it."))

@@ -116,12 +116,14 @@ public final class BelowSurface implements Procedure<BelowReadings, BelowFinding
     }
 
     private static Instruction elsewhere(BelowReadings read, double focus, boolean both, boolean front) {
-        if (both || read.thicknessMm() < 2 * focus) {
+        // so that a depth stays that spares both surfaces, whatever units it is read in
+        double thick = 2.1 * focus + 0.1;
+        if (both || read.thicknessMm() < thick) {
             return Instruction.of(
                             "glass",
                             Said.of(
                                     "Take thicker glass, {0} or more.",
-                                    Amount.mm(2 * focus, 1).least()))
+                                    Amount.mm(thick, 1).least()))
                     .byHand(Said.of("In this glass one of the two surfaces is marked too. Or take a lens with a "
                             + "shorter focus; then type its depth of focus again."));
         }

@@ -87,10 +87,14 @@ public record BedFinding(
             return List.of();
         }
         double least = Math.min(NOT_WORTH_MM, tolerance / 10);
-        return screws.stream()
-                .filter(screw -> Math.abs(screw.raiseMm()) > least)
+        List<Screw> largestFirst = screws.stream()
+                .filter(screw -> screw.raiseMm() != 0)
                 .sorted(Comparator.comparingDouble((Screw screw) -> -Math.abs(screw.raiseMm())))
                 .toList();
+        List<Screw> worth = largestFirst.stream()
+                .filter(screw -> Math.abs(screw.raiseMm()) > least)
+                .toList();
+        return worth.isEmpty() ? largestFirst.stream().limit(1).toList() : worth;
     }
 
     /** Where the bed lies lowest. */

@@ -313,6 +313,10 @@ public final class BedLevel implements Procedure<BedReadings, BedFinding> {
                                     + ". With all screws turned, read all gaps again."))
                             : turn);
         }
+        if (said.isEmpty()) {
+            said.add(
+                    Instruction.of("bed", Said.of("Look again where the screws stand: none of them moves this tilt.")));
+        }
         return said;
     }
 

@@ -137,8 +137,9 @@ record Standing(StopState shape, String title, String under, List<Point> points,
     }
 
     private static void count(MachineStatus machine, StopState state, String word, List<String> counts) {
-        long many =
-                machine.asked().stream().filter(stop -> stop.counts() && stop.state() == state).count();
+        long many = machine.asked().stream()
+                .filter(stop -> stop.counts() && stop.state() == state)
+                .count();
         if (many > 0) {
             counts.add(many + " " + word);
         }

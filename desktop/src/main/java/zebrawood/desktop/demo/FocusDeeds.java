@@ -81,15 +81,11 @@ final class FocusDeeds {
             String typed = text(read, 2);
             asTyped.put("points[" + i + "].gapMm", typed);
             points.add(BedReadings.Point.of(
-                    i < CORNERS.length ? CORNERS[i] : "middle",
-                    places[i][0],
-                    places[i][1],
-                    Double.parseDouble(typed)));
+                    i < CORNERS.length ? CORNERS[i] : "middle", places[i][0], places[i][1], Double.parseDouble(typed)));
         }
         for (int i = 0; i < PretendBed.CORNERS; i++) {
             asTyped.put("screws[" + i + "].pitchMm", "1");
-            screws.add(new BedReadings.Screw(
-                    String.valueOf((char) ('A' + i)), bed.cornerXMm(i), bed.cornerYMm(i), 1));
+            screws.add(new BedReadings.Screw(String.valueOf((char) ('A' + i)), bed.cornerXMm(i), bed.cornerYMm(i), 1));
         }
         life.plan(
                 daysAgo,
@@ -218,8 +214,8 @@ final class FocusDeeds {
     /** The autofocus tried on two stocks. */
     void autofocus(int daysAgo, LocalTime at, String by, double bestMm) {
         List<AutofocusReadings.Stock> stocks = new ArrayList<>();
-        Map<String, String> asTyped = new HashMap<>(
-                Map.of("referenceGapMm", text(bestMm, 2), "depthOfFocusMm", "2.2", "lens", "middle"));
+        Map<String, String> asTyped =
+                new HashMap<>(Map.of("referenceGapMm", text(bestMm, 2), "depthOfFocusMm", "2.2", "lens", "middle"));
         String[] names = {"poplar ply", "amber acrylic"};
         for (int s = 0; s < names.length; s++) {
             List<Double> gaps = new ArrayList<>();
@@ -295,8 +291,14 @@ final class FocusDeeds {
     /** Which of its lenses for drawer labels. */
     void lens(int daysAgo, LocalTime at, String by) {
         List<ChoiceReadings.Lens> lenses = new ArrayList<>();
-        life.plate().optics().orElseThrow().lenses().forEach(lens -> lenses.add(new ChoiceReadings.Lens(
-                lens.name(), lens.focalLengthMm().orElseThrow(), Optional.of(ChoiceReadings.Aberration.MENISCUS))));
+        life.plate()
+                .optics()
+                .orElseThrow()
+                .lenses()
+                .forEach(lens -> lenses.add(new ChoiceReadings.Lens(
+                        lens.name(),
+                        lens.focalLengthMm().orElseThrow(),
+                        Optional.of(ChoiceReadings.Aberration.MENISCUS))));
         life.plan(
                 daysAgo,
                 at,
@@ -314,8 +316,16 @@ final class FocusDeeds {
                                 Optional.empty(),
                                 OptionalDouble.empty()),
                         Map.of(
-                                "smallestFeatureMm", "0.3", "materialMm", "4", "overlapPct", "20",
-                                "beamDiameterMm", "6", "beamQualityM2", "1.2"),
+                                "smallestFeatureMm",
+                                "0.3",
+                                "materialMm",
+                                "4",
+                                "overlapPct",
+                                "20",
+                                "beamDiameterMm",
+                                "6",
+                                "beamQualityM2",
+                                "1.2"),
                         Optional.empty()));
     }
 
@@ -338,8 +348,20 @@ final class FocusDeeds {
                                 0,
                                 150),
                         Map.of(
-                                "focusGapMm", text(bestMm, 2), "materialMm", "12", "riserMm", "20",
-                                "bareGapAtZeroMm", "4", "currentZMm", "15", "minZMm", "0", "maxZMm", "150"),
+                                "focusGapMm",
+                                text(bestMm, 2),
+                                "materialMm",
+                                "12",
+                                "riserMm",
+                                "20",
+                                "bareGapAtZeroMm",
+                                "4",
+                                "currentZMm",
+                                "15",
+                                "minZMm",
+                                "0",
+                                "maxZMm",
+                                "150"),
                         Optional.empty()));
     }
 
@@ -353,8 +375,16 @@ final class FocusDeeds {
                         new BelowSurface(),
                         new BelowReadings(1.52, 5, 10, 30, OptionalDouble.of(0.4)),
                         Map.of(
-                                "refractiveIndex", "1.52", "depthMm", "5", "thicknessMm", "10",
-                                "halfAngleMrad", "30", "depthOfFocusMm", "0.4"),
+                                "refractiveIndex",
+                                "1.52",
+                                "depthMm",
+                                "5",
+                                "thicknessMm",
+                                "10",
+                                "halfAngleMrad",
+                                "30",
+                                "depthOfFocusMm",
+                                "0.4"),
                         Optional.empty()));
     }
 
