@@ -140,10 +140,7 @@ final class LadderCoverage {
             ladder.bestGapMm()
                     .ifPresent(best -> schools.add(new FocusTable.School(
                             "ladder", best, ladder.bestGapHalfWidthMm(), OptionalDouble.empty(), Instant.EPOCH)));
-            double best = FocusTable.of(schools, Optional.empty())
-                    .together()
-                    .orElseThrow()
-                    .bestGapMm();
+            double best = FocusTable.of(schools, false).together().orElseThrow().bestGapMm();
             near += Math.abs(best - focus.bestGapMm()) <= focus.depthMm() / 4 ? 1 : 0;
         }
         double share = 100.0 * near / ended;

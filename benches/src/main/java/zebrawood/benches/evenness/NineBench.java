@@ -104,7 +104,6 @@ public final class NineBench extends FormBench<NineReadings, NineFinding> {
                 FIELDS,
                 "the bed from above, to scale, front at the foot; several values of a place with blanks between",
                 GapKnown.of(place, BEST, DEPTH));
-        form().narrow();
         Plate.Bed bed =
                 place.plate().bed().orElse(new Plate.Bed(600, 400, OptionalDouble.empty(), OptionalDouble.empty()));
         bedX = bed.xMm();

@@ -1,6 +1,8 @@
 package zebrawood.benches.focus;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import zebrawood.core.focus.AutofocusFinding;
 import zebrawood.core.focus.AutofocusReadings;
@@ -12,6 +14,7 @@ import zebrawood.kit.bench.FormBench;
 import zebrawood.kit.bench.Showing;
 import zebrawood.kit.figure.Figure;
 import zebrawood.kit.form.Choice;
+import zebrawood.kit.form.Draft;
 import zebrawood.kit.form.Field;
 import zebrawood.kit.form.FieldList;
 import zebrawood.kit.form.Worksheet;
@@ -67,6 +70,16 @@ public final class AutofocusBench extends FormBench<AutofocusReadings, Autofocus
         if (form().filledRows().isEmpty()) {
             sheet.lacks("stocks");
         }
+    }
+
+    /** A reference without a doubt stays one, whatever a ramp says today. */
+    @Override
+    public Map<String, Draft.Text> texts(AutofocusReadings readings, Map<String, String> asTyped, boolean whole) {
+        Map<String, Draft.Text> texts = new HashMap<>(super.texts(readings, asTyped, whole));
+        if (readings.referenceStdErrMm().isEmpty()) {
+            Draft.put(texts, ERROR, "0");
+        }
+        return texts;
     }
 
     @Override

@@ -1,6 +1,8 @@
 package zebrawood.benches.focus;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import zebrawood.core.entry.Body;
 import zebrawood.core.focus.LadderFinding;
 import zebrawood.core.focus.LadderReadings;
@@ -12,6 +14,7 @@ import zebrawood.kit.bench.FormBench;
 import zebrawood.kit.bench.Showing;
 import zebrawood.kit.figure.Figure;
 import zebrawood.kit.form.Choice;
+import zebrawood.kit.form.Draft;
 import zebrawood.kit.form.Field;
 import zebrawood.kit.form.FieldList;
 import zebrawood.kit.form.Worksheet;
@@ -28,6 +31,7 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
                             SCHOOL,
                             "scored",
                             List.of(
+                                    new Choice("", "not said how"),
                                     new Choice("eye", "by eye, 0 to 10"),
                                     new Choice("width", "by width of a line"),
                                     new Choice("contrast", "by contrast"),
@@ -75,6 +79,13 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
         if (form().filledRows().size() < 3) {
             sheet.lacks("squares");
         }
+    }
+
+    @Override
+    public Map<String, Draft.Text> texts(LadderReadings readings, Map<String, String> asTyped, boolean whole) {
+        Map<String, Draft.Text> texts = new HashMap<>(super.texts(readings, asTyped, whole));
+        Draft.put(texts, BETTER, readings.better() == LadderReadings.Better.HIGHER ? "higher" : "lower");
+        return texts;
     }
 
     @Override

@@ -13,6 +13,7 @@ import zebrawood.kit.figure.Figure;
 import zebrawood.kit.form.Choice;
 import zebrawood.kit.form.Field;
 import zebrawood.kit.form.FieldList;
+import zebrawood.kit.form.Kind;
 import zebrawood.kit.form.Worksheet;
 
 /** Ways through the focus, a row each: which way, from where, how fast, and when it was liveliest. */
@@ -23,6 +24,13 @@ public final class SweepBench extends FormBench<SweepReadings, SweepFinding> {
 
     private static final Field WAY =
             Field.oneOf(DIRECTION, "way", List.of(new Choice("down", "down"), new Choice("up", "up")));
+
+    private static final Kind.Pairs RECORDING = new Kind.Pairs(
+            "tS",
+            Quantity.SECONDS,
+            "level",
+            Quantity.PLAIN,
+            "type time and level in pairs, nine or more, such as 0.1 12; 0.2 14; 0.3 19");
 
     public static final FieldList FIELDS = FieldList.of(
                     Field.amount("depthOfFocusMm", "depth of focus", Quantity.LENGTH)
@@ -38,7 +46,8 @@ public final class SweepBench extends FormBench<SweepReadings, SweepFinding> {
                     WAY,
                     Field.amount("startGapMm", "gap at the start", Quantity.LENGTH),
                     Field.amount("speedMmS", "mm a second", Quantity.PLAIN),
-                    Field.amount("markedS", "liveliest after", Quantity.SECONDS).anew());
+                    Field.amount("markedS", "liveliest after", Quantity.SECONDS).anew(),
+                    Field.pairs("samples", "or time and level; ...", RECORDING).anew());
 
     public SweepBench(BenchPlace place) {
         super(

@@ -4,7 +4,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
-import zebrawood.core.focus.RampFinding;
 import zebrawood.core.lens.BelowFinding;
 import zebrawood.core.lens.BelowReadings;
 import zebrawood.core.machine.Plate;
@@ -22,20 +21,20 @@ import zebrawood.kit.form.FieldList;
 public final class BelowBench extends FormBench<BelowReadings, BelowFinding> {
 
     private static final String ANGLE = "halfAngleMrad";
-    private static final String DEPTH = "depthOfFocusMm";
 
     public static final FieldList FIELDS = FieldList.of(
             Field.amount("thicknessMm", "glass, thick", Quantity.LENGTH).needed(),
             Field.amount("depthMm", "mark under the surface", Quantity.LENGTH).needed(),
             Field.amount("refractiveIndex", "refractive index", Quantity.PLAIN).needed(),
             Field.amount(ANGLE, "half angle of the beam", Quantity.DIVERGENCE).needed(),
-            Field.amount(DEPTH, "depth of focus in air", Quantity.LENGTH).empty("not known"));
+            Field.amount("depthOfFocusMm", "depth of focus in air", Quantity.LENGTH)
+                    .empty("not known"));
 
     public BelowBench(BenchPlace place) {
         super(place, FIELDS, "the glass from the side with the rays in it, to scale", known(place));
     }
 
-    /** What plate and ramp tell: half the beam over the focal length, and the depth of focus. */
+    /** What the plate tells: half the beam over the focal length. */
     private static Map<String, Amount> known(BenchPlace place) {
         Map<String, Amount> known = new HashMap<>();
         OptionalDouble beam =
@@ -49,10 +48,6 @@ public final class BelowBench extends FormBench<BelowReadings, BelowFinding> {
             double half = 1000 * Math.atan(beam.getAsDouble() / 2 / focal.getAsDouble());
             known.put(ANGLE, new Amount(Quantity.DIVERGENCE, Math.rint(half), 0));
         }
-        place.found("focus-ramp", RampFinding.class)
-                .map(RampFinding::depthOfFocusMm)
-                .filter(OptionalDouble::isPresent)
-                .ifPresent(depth -> known.put(DEPTH, Amount.mm(Math.ceil(depth.getAsDouble() * 100) / 100, 2)));
         return known;
     }
 

@@ -126,7 +126,7 @@ public final class BedBench extends FormBench<BedReadings, BedFinding> {
     private List<BedFinding.Screw> stands = List.of();
 
     public BedBench(BenchPlace place) {
-        super(place, FIELDS, "the bed from above, to scale, front at the foot; gaps from the datum down", known(place));
+        super(place, FIELDS, caption(place));
         form().narrow();
         Plate.Bed bed =
                 place.plate().bed().orElse(new Plate.Bed(600, 400, OptionalDouble.empty(), OptionalDouble.empty()));
@@ -145,19 +145,15 @@ public final class BedBench extends FormBench<BedReadings, BedFinding> {
         }
     }
 
-    /** What the depth of focus of the lens allows, where a ramp told it. */
-    private static Map<String, Amount> known(BenchPlace place) {
+    /** What the depth of focus of the lens would allow, where a ramp told it. */
+    private static String caption(BenchPlace place) {
+        String caption = "the bed from above, to scale, front at the foot; gaps from the datum down";
         return place.found("focus-ramp", RampFinding.class)
                 .map(RampFinding::depthOfFocusMm)
                 .filter(OptionalDouble::isPresent)
-                .map(depth -> Map.of(
-                        "toleranceMm", new Amount(Quantity.LENGTH, floored(DEPTH_SHARE * depth.getAsDouble()), 2)))
-                .orElse(Map.of());
-    }
-
-    /** To what stands there, never more. */
-    private static double floored(double mm) {
-        return Math.floor(mm * 100 + 1e-9) / 100;
+                .map(depth -> caption + "; the focus would allow "
+                        + Amount.mm(DEPTH_SHARE * depth.getAsDouble(), 2).most().text(place.units()))
+                .orElse(caption);
     }
 
     private boolean twice() {

@@ -32,7 +32,7 @@ public final class TiltFigure implements Exhibit<TiltReadings, TiltFinding> {
 
     @Override
     public double leastHeight() {
-        return 290;
+        return 320;
     }
 
     @Override
@@ -83,6 +83,10 @@ public final class TiltFigure implements Exhibit<TiltReadings, TiltFinding> {
             double radius = ring(width, height);
             pen.stroke(Path.circle(x, y, radius), Stroke.of(Tone.INK, 3));
             pen.stroke(Path.circle(x, y, Math.max(4, radius - 9)), Stroke.of(Tone.HAIRLINE, 1.2));
+            for (int i = 0; typed && i < TiltBench.PLACES; i++) {
+                Path.Box box = field(width, height, i);
+                pen.fill(Path.rectangle(box.x(), box.y(), box.width(), box.height()), Tone.GROUND);
+            }
             finding.ifPresent(found -> {
                 new Lean(pen, x, y, radius, found, units).draw(typed);
                 side(pen, found, width, height, units);

@@ -210,12 +210,8 @@ public final class AutofocusCheck implements Procedure<AutofocusReadings, Autofo
     public List<Evidence> evidence(AutofocusFinding finding) {
         List<Evidence> evidence = new ArrayList<>();
         finding.repeatabilityMm()
-                .ifPresent(repeat -> evidence.add(new Evidence(
-                        "comes back to",
-                        Said.of(
-                                "{0} (at most {1})",
-                                Amount.mm(repeat, 3),
-                                Amount.mm(finding.repeatabilityHighMm().getAsDouble(), 3)))));
+                .ifPresent(repeat ->
+                        evidence.add(new Evidence("comes back to", Said.of("± {0}", Amount.mm(1.96 * repeat, 2)))));
         finding.correctionMm()
                 .ifPresent(correction -> evidence.add(new Evidence(
                         "correction",

@@ -6,6 +6,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import zebrawood.core.procedure.Instruction;
+import zebrawood.core.units.Amount;
+import zebrawood.core.units.Said;
 
 /**
  * The best gap of one lens by every school that was asked, brought to one axis: each with its interval, all of them
@@ -44,8 +47,8 @@ public record FocusTable(List<School> schools, Optional<Together> together, List
         SCHOOLS_DISAGREE,
         /** no school has an interval */
         NOT_PROVED,
-        /** the lens was out, or another one is in, since the newest of them */
-        LENS_SINCE,
+        /** the lens was out, or something else happened, since the newest of them */
+        CHANGED_SINCE,
         /** nothing but the maker's figure */
         NOT_MEASURED
     }
@@ -59,9 +62,9 @@ public record FocusTable(List<School> schools, Optional<Together> together, List
      * Brings schools together.
      *
      * @param found what each found; of one school the newest counts
-     * @param lensOut when a lens was last out, where it was
+     * @param stale whether something happened since the newest of them after which it is to be measured again
      */
-    public static FocusTable of(List<School> found, Optional<Instant> lensOut) {
+    public static FocusTable of(List<School> found, boolean stale) {
         List<School> newest = new ArrayList<>();
         for (School school : found.stream()
                 .sorted(Comparator.comparing(School::at).reversed())
@@ -80,9 +83,8 @@ public record FocusTable(List<School> schools, Optional<Together> together, List
             if (newest.stream().noneMatch(School::isProved)) {
                 doubts.add(Doubt.NOT_PROVED);
             }
-            Instant last = newest.get(newest.size() - 1).at();
-            if (lensOut.filter(last::isBefore).isPresent()) {
-                doubts.add(Doubt.LENS_SINCE);
+            if (stale) {
+                doubts.add(Doubt.CHANGED_SINCE);
             }
         }
         return new FocusTable(newest, together(newest), doubts);
@@ -125,5 +127,55 @@ public record FocusTable(List<School> schools, Optional<Together> together, List
                 .filter(OptionalDouble::isPresent)
                 .reduce((earlier, later) -> later)
                 .orElse(OptionalDouble.empty());
+    }
+
+    /** The two that differ most, in half widths of their difference; only where schools disagree. */
+    private List<School> apart() {
+        List<School> worst = List.of();
+        double most = 0;
+        for (School one : schools) {
+            for (School other : schools) {
+                if (one.isProved() && other.isProved() && one.bestGapMm() < other.bestGapMm()) {
+                    double half = Math.hypot(
+                            one.halfWidthMm().getAsDouble(), other.halfWidthMm().getAsDouble());
+                    double apart = (other.bestGapMm() - one.bestGapMm()) / Math.max(half, 1e-9);
+                    if (apart > most) {
+                        most = apart;
+                        worst = List.of(one, other);
+                    }
+                }
+            }
+        }
+        return worst;
+    }
+
+    /** What to do about it, the first thing first. */
+    public Instruction next() {
+        if (doubts.contains(Doubt.NOT_MEASURED)) {
+            return Instruction.of("gap", Said.of("Burn a ramp line: nobody has measured the best gap yet."));
+        } else if (doubts.contains(Doubt.CHANGED_SINCE)) {
+            return Instruction.of("gap", Said.of("Burn a ramp line again before you trust this gap."))
+                    .byHand(Said.of("Something happened since after which the focus may lie elsewhere."));
+        } else if (doubts.contains(Doubt.SCHOOLS_DISAGREE)) {
+            List<School> two = apart();
+            return Instruction.of(
+                            "gap",
+                            Said.of(
+                                    "Measure again: " + Said.quoted(two.get(0).name()) + " and "
+                                            + Said.quoted(two.get(1).name()) + " differ by {0}.",
+                                    Amount.mm(
+                                            two.get(1).bestGapMm() - two.get(0).bestGapMm(), 2)))
+                    .byHand(Said.of("That is more than their errors allow. Was the same lens in, the same datum taken, "
+                            + "the height come to from the same side? Do the older one again."));
+        } else if (doubts.contains(Doubt.NOT_PROVED)) {
+            return Instruction.of("gap", Said.of("Read the widths of a ramp line: this gap is not proved yet."))
+                    .byHand(Said.of("The thinnest place alone does not tell how sure a gap is."));
+        }
+        double best = together.orElseThrow().bestGapMm();
+        return Instruction.of("gap", Said.of("Set the gap to {0}.", Amount.mm(best, best > 50 ? 1 : 2)))
+                .byHand(Said.of(
+                        schools.size() == 1
+                                ? "One school alone says so. A short ladder beside it would be a second witness."
+                                : "All schools that were asked agree within their errors."));
     }
 }

@@ -26,7 +26,7 @@ public final class ZPlan implements Procedure<ZReadings, ZFinding> {
     private static final Card CARD = new Card(
             "z-plan",
             1,
-            "Height",
+            "Height axis",
             Card.OnRoute.in(Phase.HEIGHT, 10).forAJob(),
             Set.of(Change.LENS_CHANGED, Change.PART_FITTED, Change.MOVED),
             List.of(Hazard.MOVING_AXES),

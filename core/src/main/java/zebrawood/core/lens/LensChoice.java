@@ -192,13 +192,11 @@ public final class LensChoice implements Procedure<ChoiceReadings, ChoiceFinding
     public List<Evidence> evidence(ChoiceFinding finding) {
         List<Evidence> evidence = new ArrayList<>();
         for (ChoiceFinding.Lens lens : finding.lenses()) {
-            evidence.add(new Evidence(
-                    lens.name(),
-                    Said.of(
-                            "spot {0}, focus {1} deep, edge {2}",
-                            Amount.mm(lens.spotMm(), 3),
-                            Amount.mm(lens.depthOfFocusMm(), 2),
-                            Amount.mm(lens.edgeWidthMm(), 2))));
+            evidence.add(new Evidence("spot, " + lens.name(), Said.of("{0}", Amount.mm(lens.spotMm(), 3))));
+            evidence.add(new Evidence("focus, " + lens.name(), Said.of("{0}", Amount.mm(lens.depthOfFocusMm(), 2))));
+            if (finding.tolerances().purpose() == Purpose.CUT) {
+                evidence.add(new Evidence("edge, " + lens.name(), Said.of("{0}", Amount.mm(lens.edgeWidthMm(), 2))));
+            }
         }
         return evidence;
     }

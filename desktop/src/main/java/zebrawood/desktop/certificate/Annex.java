@@ -55,13 +55,14 @@ final class Annex {
 
     /**
      * Which of them show their drawing: all, where the pages suffice; else those at which something is not in order
-     * before the others, and the later ones of the Route, where the beam itself is seen, before the earlier.
+     * before the others, those that a commissioning waits for before other schools, and the later ones of the Route,
+     * where the beam itself is seen, before the earlier.
      */
     private Set<StopCard> worthSeeing(List<StopCard> cards) {
         Set<StopCard> drawn = new LinkedHashSet<>();
         cards.stream().filter(StopCard::hasFigure).forEach(drawn::add);
         List<StopCard> first = new ArrayList<>(drawn);
-        first.sort(Comparator.comparing(StopCard::hasPassed).reversed());
+        first.sort(Comparator.comparing(StopCard::hasPassed).reversed().thenComparing(StopCard::isAwaited));
         int last = PAGES - sheets.count() - 1;
         while (!first.isEmpty() && pages(cards, drawn) > last) {
             drawn.remove(first.remove(0));

@@ -32,6 +32,7 @@ final class StopCard {
 
     private final PageFlow sheets;
     private final StopState state;
+    private final boolean awaited;
     private final String title;
     private final Entry entry;
     private final List<String> sentences;
@@ -44,6 +45,7 @@ final class StopCard {
     StopCard(PageFlow sheets, StopStatus stop, Entry entry, Body.Measured measured, UnitChoice units) {
         this.sheets = sheets;
         this.state = stop.state();
+        this.awaited = stop.card().isAwaited();
         this.title = stop.card().title();
         this.entry = entry;
         String said = measured.isRead()
@@ -76,6 +78,11 @@ final class StopCard {
     }
 
     /** Whether all is well with it: then its drawing is the first that is left out where there are many. */
+    /** Whether a commissioning waits for it. */
+    boolean isAwaited() {
+        return awaited;
+    }
+
     boolean hasPassed() {
         return state == StopState.PASSED || state == StopState.NOTE;
     }

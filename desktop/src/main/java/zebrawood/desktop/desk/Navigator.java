@@ -59,6 +59,9 @@ public interface Navigator {
     /** Opens the plan of a visit. */
     void visit();
 
+    /** Opens what is known of a machine's best gap. */
+    void focus(String machineId);
+
     void certificate(String machineId);
 
     /** Lays something over the window; Escape takes it away again. */

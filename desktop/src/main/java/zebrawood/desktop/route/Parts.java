@@ -27,9 +27,9 @@ record Parts(String title, List<StopStatus> stops) {
             StopState.SHUT,
             StopState.BEGUN,
             StopState.OPEN,
+            StopState.OFFERED,
             StopState.NOTE,
-            StopState.PASSED,
-            StopState.OFFERED);
+            StopState.PASSED);
 
     /** The row in which this stop stands. */
     static Parts of(MachineStatus machine, StopStatus stop) {

@@ -76,7 +76,14 @@ final class RouteColumn extends BorderPane {
     private String hereBefore = "";
 
     /** What can be done with the machine as a whole. */
-    record Whole(Runnable start, Runnable work, Runnable event, Runnable point, Runnable certificate, Runnable plate) {}
+    record Whole(
+            Runnable start,
+            Runnable work,
+            Runnable event,
+            Runnable point,
+            Runnable certificate,
+            Runnable plate,
+            Runnable focus) {}
 
     private LocalDate today() {
         return desk.local(desk.now()).toLocalDate();
@@ -102,6 +109,7 @@ final class RouteColumn extends BorderPane {
                 action("Result", "work", "how work came out, Ctrl+R", whole.work()),
                 action("Event", "event", "Ctrl+E", whole.event()),
                 action("Plate", "edit-plate", "what stands on the machine's own plate", whole.plate()),
+                action("Focus", "focus", "the best gap by every school, on one axis", whole.focus()),
                 action("Open point", "point", "what is to be done that no stop says", whole.point()),
                 action("Certificate", "certificate", "Ctrl+P", whole.certificate()));
         VBox events = new VBox(Words.label("The machine as a whole", "caption"), words);

@@ -84,7 +84,8 @@ public final class RoutePage extends HBox implements FramedPage {
                         () -> navigator.event(machineId),
                         () -> navigator.point(machineId),
                         () -> navigator.certificate(machineId),
-                        () -> navigator.plate(machineId)));
+                        () -> navigator.plate(machineId),
+                        () -> navigator.focus(machineId)));
         parts = new PartsBar(desk);
         column.setMinWidth(WIDE);
         column.setMaxWidth(WIDE);

@@ -22,6 +22,7 @@ import zebrawood.desktop.difference.DifferencePage;
 import zebrawood.desktop.event.EventSheet;
 import zebrawood.desktop.event.PointSheets;
 import zebrawood.desktop.eyewear.RegisterPage;
+import zebrawood.desktop.focus.FocusPage;
 import zebrawood.desktop.logbook.LogbookPage;
 import zebrawood.desktop.machine.PlatePage;
 import zebrawood.desktop.page.FramedPage;
@@ -266,6 +267,12 @@ public final class Shell implements Navigator {
     @Override
     public void difference(Entry entry, Optional<Entry> other) {
         put(new DifferencePage(desk, this, entry, other));
+        page().begin();
+    }
+
+    @Override
+    public void focus(String id) {
+        put(new FocusPage(desk, this, id));
         page().begin();
     }
 

@@ -135,7 +135,8 @@ class FoldedRouteTest {
                 Controls.dress();
                 Fonts.load();
                 Runnable none = () -> {};
-                RouteColumn made = new RouteColumn(desk, new RouteColumn.Whole(none, none, none, none, none, none));
+                RouteColumn made =
+                        new RouteColumn(desk, new RouteColumn.Whole(none, none, none, none, none, none, none));
                 made.setMinWidth(width);
                 made.setMaxWidth(width);
                 return made;

@@ -86,6 +86,7 @@ class PartsTest {
                 StopState.SHUT,
                 StopState.BEGUN,
                 StopState.OPEN,
+                StopState.OFFERED,
                 StopState.NOTE,
                 StopState.PASSED);
         order.forEach(each -> need.put(each, order.indexOf(each)));

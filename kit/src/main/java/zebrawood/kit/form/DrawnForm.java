@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -41,6 +42,7 @@ public final class DrawnForm extends Pane {
     private final List<Pin> pins = new ArrayList<>();
     private final List<List<Node>> rows = new ArrayList<>();
     private List<Label> heads = List.of();
+    private int several = -1;
     private boolean narrow;
     private double leastDrawing;
 
@@ -142,6 +144,10 @@ public final class DrawnForm extends Pane {
         heads = of.columns().stream()
                 .map(column -> Words.wrapped(column.columnHead(), "small"))
                 .toList();
+        several = IntStream.range(0, of.columns().size())
+                .filter(i -> of.columns().get(i).kind() instanceof Kind.Many)
+                .findFirst()
+                .orElse(-1);
         getChildren().addAll(heads);
         for (int i = 0; i < of.most(); i++) {
             List<Node> row = new ArrayList<>();
@@ -300,7 +306,7 @@ public final class DrawnForm extends Pane {
     }
 
     private FormLayout plan() {
-        return new FormLayout(cells, heads, rows, narrow, leastDrawing);
+        return new FormLayout(cells, heads, rows, several, narrow, leastDrawing);
     }
 
     @Override

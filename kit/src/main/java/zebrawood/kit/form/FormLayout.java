@@ -40,12 +40,23 @@ final class FormLayout {
     /** as wide as so many others is the column with a name then */
     private static final double NAME = 1.7;
 
+    /** as wide as so many others is a column with several amounts in a field */
+    private static final double SEVERAL = 2.4;
+
     private final List<List<Node>> rows;
+    private final int several;
     private final double narrowest;
     private final double leastDrawing;
 
+    /** @param several the column with several amounts in a field; below 0 for none */
     FormLayout(
-            List<DrawnForm.Cell> cells, List<Label> heads, List<List<Node>> rows, boolean narrow, double leastDrawing) {
+            List<DrawnForm.Cell> cells,
+            List<Label> heads,
+            List<List<Node>> rows,
+            int several,
+            boolean narrow,
+            double leastDrawing) {
+        this.several = several;
         this.cells = cells;
         this.heads = heads;
         this.rows = rows;
@@ -118,7 +129,7 @@ final class FormLayout {
 
     /** Where there are many columns the first, which is a name, is wider than the others. */
     private double columnWidth(double wide) {
-        double parts = heads.size() + (isNarrow() ? NAME - 1 : 0);
+        double parts = heads.size() + (isNarrow() ? NAME - 1 : 0) + (several >= 0 ? SEVERAL - 1 : 0);
         return Math.min(WIDEST, (wide + GAP) / Math.max(1, parts));
     }
 
@@ -130,7 +141,7 @@ final class FormLayout {
         double each = columnWidth(wide);
         double x = EDGE;
         for (int column = 0; column < heads.size(); column++) {
-            double own = column == 0 && isNarrow() ? NAME * each : each;
+            double own = each * (column == several ? SEVERAL : column == 0 && isNarrow() ? NAME : 1);
             heads.get(column).resizeRelocate(x, top, own - GAP, headHeight - 3);
             for (int row = 0; row < rows.size(); row++) {
                 rows.get(row).get(column).resizeRelocate(x, top + headHeight + row * ROW, own - GAP, FIELD);

@@ -1,0 +1,184 @@
+package zebrawood.desktop.focus;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import javafx.geometry.Insets;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.Button;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import zebrawood.core.focus.FocusTable;
+import zebrawood.core.focus.FocusTable.Doubt;
+import zebrawood.core.machine.Plate;
+import zebrawood.core.procedure.Instruction;
+import zebrawood.core.route.MachineStatus;
+import zebrawood.core.route.StopState;
+import zebrawood.core.units.Amount;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.desktop.desk.Desk;
+import zebrawood.desktop.desk.Navigator;
+import zebrawood.desktop.page.FramedPage;
+import zebrawood.kit.view.Clip;
+import zebrawood.kit.view.DrawingSurface;
+import zebrawood.kit.view.Slip;
+import zebrawood.kit.view.Words;
+
+/** What is known of a machine's best gap: every school on one axis, and how far it may be trusted. */
+public final class FocusPage extends HBox implements FramedPage {
+
+    private static final Map<Doubt, String> WORDS = Map.of(
+            Doubt.NOT_MEASURED, "NOT MEASURED",
+            Doubt.CHANGED_SINCE, "CHANGED SINCE",
+            Doubt.SCHOOLS_DISAGREE, "SCHOOLS DISAGREE",
+            Doubt.NOT_PROVED, "NOT PROVED");
+    /** the heaviest first */
+    private static final List<Doubt> WEIGHT =
+            List.of(Doubt.NOT_MEASURED, Doubt.CHANGED_SINCE, Doubt.SCHOOLS_DISAGREE, Doubt.NOT_PROVED);
+
+    private final Desk desk;
+    private final Navigator navigator;
+    private final String machineId;
+    private final DrawingSurface drawing;
+    private final Slip slip;
+    private final Button measure = new Button("Measure");
+
+    public FocusPage(Desk desk, Navigator navigator, String machineId) {
+        this.desk = desk;
+        this.navigator = navigator;
+        this.machineId = machineId;
+        drawing = new DrawingSurface(desk.look()).withMenu();
+        drawing.setId("focus-axis");
+        slip = new Slip(desk.look());
+        measure.setId("measure");
+        measure.getStyleClass().add("primary");
+        measure.setMaxWidth(Double.MAX_VALUE);
+        VBox head = new VBox(
+                2,
+                Words.label("What is known of the best gap", "head"),
+                Words.label("every school on one axis with its 95 % interval; open rings are not proved", "caption"));
+        VBox.setVgrow(drawing, Priority.ALWAYS);
+        VBox page = new VBox(12, head, drawing);
+        page.setPadding(new Insets(14, 12, 8, 28));
+        HBox.setHgrow(page, Priority.ALWAYS);
+        HBox.setMargin(slip, new Insets(12, 16, 12, 8));
+        getChildren().addAll(page, slip);
+        refresh();
+    }
+
+    private MachineStatus machine() {
+        return desk.machine(machineId).orElseThrow();
+    }
+
+    @Override
+    public void refresh() {
+        UnitChoice units = desk.units().get();
+        MachineStatus machine = machine();
+        FocusTable table = OnRecord.of(machine);
+        OptionalDouble makers =
+                machine.plate().optics().map(Plate.Optics::makersGapMm).orElse(OptionalDouble.empty());
+        drawing.show(
+                FocusFigure.of(
+                        table,
+                        makers,
+                        machine.plate().datum(),
+                        at -> desk.local(at).toLocalDate(),
+                        units),
+                inWords(table, units));
+        Optional<Doubt> doubt = WEIGHT.stream().filter(table.doubts()::contains).findFirst();
+        StopState shape = doubt.map(heaviest -> heaviest == Doubt.NOT_MEASURED ? StopState.OPEN : StopState.UNCLEAR)
+                .orElse(StopState.PASSED);
+        Instruction next = table.next();
+        List<Node> parts = new ArrayList<>();
+        parts.add(slip.verdict(shape, doubt.map(WORDS::get).orElse("AGREED")));
+        parts.add(Slip.act(next.action().in(units), next.byHand().map(said -> said.in(units))));
+        table.together()
+                .ifPresent(all -> parts.add(
+                        Slip.quiet("Together " + Amount.mm(all.bestGapMm(), 2).number(units) + " ± "
+                                + Amount.mm(all.halfWidthMm(), 2).text(units))));
+        table.depthOfFocusMm()
+                .ifPresent(mm ->
+                        parts.add(Slip.quiet("The focus is " + Amount.mm(mm, 2).text(units) + " deep.")));
+        if (makers.isPresent() && table.together().isPresent()) {
+            double off = table.together().get().bestGapMm() - makers.getAsDouble();
+            parts.add(Slip.quiet("That is " + Amount.mm(Math.abs(off), 2).text(units) + (off < 0 ? " less" : " more")
+                    + " than the maker's figure."));
+        }
+        String stop = doubt.isPresent() ? "focus-ramp" : "focus-ladder";
+        measure.setText(doubt.isPresent() ? "Burn a ramp line" : "Burn a ladder");
+        measure.setOnAction(event -> navigator.stop(machineId, stop));
+        parts.add(measure);
+        slip.show(parts);
+    }
+
+    private static String inWords(FocusTable table, UnitChoice units) {
+        StringBuilder words = new StringBuilder("best gap by school:");
+        for (FocusTable.School school : table.schools()) {
+            words.append(' ')
+                    .append(school.name())
+                    .append(' ')
+                    .append(Amount.mm(school.bestGapMm(), 2).text(units))
+                    .append(';');
+        }
+        return words.toString();
+    }
+
+    @Override
+    public Node view() {
+        return this;
+    }
+
+    @Override
+    public Place place() {
+        return Place.ROUTE;
+    }
+
+    @Override
+    public Heading heading() {
+        Plate plate = machine().plate();
+        return new Heading(plate.name(), plate.line(), "Focus table");
+    }
+
+    @Override
+    public Foot foot() {
+        return Foot.of("Whenever stock, riser, lens, nozzle or bed changes, the gap is set again.");
+    }
+
+    @Override
+    public Optional<String> machineId() {
+        return Optional.of(machineId);
+    }
+
+    @Override
+    public void begin() {
+        measure.requestFocus();
+    }
+
+    @Override
+    public void copy() {
+        UnitChoice units = desk.units().get();
+        StringBuilder lines = new StringBuilder("school\tbest gap\tgive or take\n");
+        for (FocusTable.School school : OnRecord.of(machine()).schools()) {
+            lines.append(school.name())
+                    .append('\t')
+                    .append(Amount.mm(school.bestGapMm(), 3).text(units))
+                    .append('\t')
+                    .append(
+                            school.isProved()
+                                    ? Amount.mm(school.halfWidthMm().getAsDouble(), 3)
+                                            .text(units)
+                                    : "not proved")
+                    .append('\n');
+        }
+        Clip.put(lines.toString());
+    }
+
+    @Override
+    public Optional<Parent> printed() {
+        return Optional.of(this);
+    }
+}
