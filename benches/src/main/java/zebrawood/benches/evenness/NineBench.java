@@ -56,27 +56,26 @@ public final class NineBench extends FormBench<NineReadings, NineFinding> {
                         QUANTITY,
                         "read of each",
                         List.of(
-                                new Choice("width", "width of a line, mm"),
-                                new Choice("score", "score, 0 to 10"),
-                                new Choice("passes", "passes to cut"))),
+                                new Choice("width", "line width"),
+                                new Choice("score", "score 0-10"),
+                                new Choice("passes", "passes"))),
                 Field.oneOf(
                                 CORNER,
-                                "beam comes in",
+                                "beam enters",
                                 List.of(
                                         new Choice("", "not known"),
                                         new Choice("front-left", "front left"),
                                         new Choice("front-right", "front right"),
                                         new Choice("back-right", "back right"),
                                         new Choice("back-left", "back left"),
-                                        new Choice(RIDES, "rides on the head")))
+                                        new Choice(RIDES, "on the head")))
                         .own(),
-                Field.oneOf(GAPS, "gaps", List.of(new Choice("", "not read"), new Choice("read", "read at each place")))
+                Field.oneOf(GAPS, "gaps", List.of(new Choice("", "not read"), new Choice("read", "read too")))
                         .own(),
                 Field.amount(BEST, "best gap", Quantity.LENGTH),
-                Field.amount(DEPTH, "depth of focus", Quantity.LENGTH),
+                Field.amount(DEPTH, "focus depth", Quantity.LENGTH),
                 Field.amount("tolerance", "may differ by", Quantity.PLAIN).empty("usual"),
-                Field.amount("valueError", "a value is read to ±", Quantity.PLAIN)
-                        .empty("usual"));
+                Field.amount("valueError", "read to ±", Quantity.PLAIN).empty("usual"));
         return FieldList.of(Stream.concat(places, others).toArray(Field[]::new))
                 .listed(
                         "",

@@ -31,12 +31,11 @@ public final class LensBench extends FormBench<ChoiceReadings, ChoiceFinding> {
                     Field.amount("smallestFeatureMm", "smallest detail", Quantity.LENGTH)
                             .needed(),
                     Field.amount("materialMm", "stock, thick", Quantity.LENGTH).needed(),
-                    Field.amount("allowedEdgeMm", "widest edge of a cut", Quantity.LENGTH)
+                    Field.amount("allowedEdgeMm", "widest edge", Quantity.LENGTH)
                             .usually(Amount.mm(ChoiceReadings.ALLOWED_EDGE_MM, 1)),
                     Field.amount("overlapPct", "lines overlap by", Quantity.SHARE)
                             .usually(Amount.percent(0, 0)),
-                    Field.amount(BEAM, "beam at the lens, 1/e²", Quantity.LENGTH)
-                            .needed(),
+                    Field.amount(BEAM, "beam there, 1/e²", Quantity.LENGTH).needed(),
                     Field.amount("beamQualityM2", "beam quality M²", Quantity.PLAIN)
                             .needed(),
                     Field.amount(WAVELENGTH, "wavelength", Quantity.WAVELENGTH).needed())
@@ -49,9 +48,9 @@ public final class LensBench extends FormBench<ChoiceReadings, ChoiceFinding> {
                             "aberration",
                             "form",
                             List.of(
-                                    new Choice("", "errs little, or field lens"),
+                                    new Choice("", "field lens"),
                                     new Choice("meniscus", "meniscus"),
-                                    new Choice("plano-convex", "flat on one side"))));
+                                    new Choice("plano-convex", "one side flat"))));
 
     public LensBench(BenchPlace place) {
         super(

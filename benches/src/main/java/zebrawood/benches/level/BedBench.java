@@ -61,7 +61,7 @@ public final class BedBench extends FormBench<BedReadings, BedFinding> {
                 Field.amount(PITCH, "a turn lifts", Quantity.LENGTH).own().needed(),
                 Field.oneOf(
                                 SCREWS,
-                                "the bed stands on",
+                                "stands on",
                                 List.of(
                                         new Choice("", "4 screws"),
                                         new Choice(THREE_FRONT, "3, 2 in front"),
@@ -78,7 +78,7 @@ public final class BedBench extends FormBench<BedReadings, BedFinding> {
                                 new Choice("D", "screw D"))),
                 Field.oneOf(
                         "raises",
-                        "lifts when turned",
+                        "lifts",
                         List.of(
                                 new Choice("", "not known"),
                                 new Choice("clockwise", "clockwise"),
@@ -93,12 +93,12 @@ public final class BedBench extends FormBench<BedReadings, BedFinding> {
                         .own(),
                 Field.amount("blockMm", "block", Quantity.LENGTH).empty("with feelers"),
                 Field.amount("gaugeErrorMm", "read to ±", Quantity.LENGTH).empty("not known"),
-                Field.amount("toleranceMm", "may differ by", Quantity.LENGTH)
+                Field.amount("toleranceMm", "tolerance", Quantity.LENGTH)
                         .usually(Amount.mm(BedReadings.TOLERANCE_MM, 1)),
-                Field.amount(INSET, "gaps from edge", Quantity.LENGTH)
+                Field.amount(INSET, "gaps in by", Quantity.LENGTH)
                         .usually(Amount.mm(INSET_MM, 0))
                         .own(),
-                Field.amount(SCREW_INSET, "screws from edge", Quantity.LENGTH)
+                Field.amount(SCREW_INSET, "screws in by", Quantity.LENGTH)
                         .usually(Amount.mm(0, 0))
                         .own());
         return FieldList.of(Stream.concat(gaps, others).toArray(Field[]::new))

@@ -67,10 +67,11 @@ public record BedPlan(double left, double top, double scale, double xMm, double 
 
     /** Where the field of a place stands: at the place, and inside the bed. */
     public Path.Box field(int place, double insetMm, double down) {
-        double across = x(placeXMm(place, xMm, insetMm)) - FIELD_WIDTH / 2;
+        double wide = Math.min(FIELD_WIDTH, (width() - 16) / 3);
+        double across = x(placeXMm(place, xMm, insetMm)) - wide / 2;
         double low = y(placeYMm(place, yMm, insetMm)) - FIELD_HEIGHT / 2 + down;
-        double x = Math.max(left + 4, Math.min(left + width() - FIELD_WIDTH - 4, across));
+        double x = Math.max(left + 4, Math.min(left + width() - wide - 4, across));
         double y = Math.max(top + 4 + Math.min(0, down), Math.min(top + height() - FIELD_HEIGHT - 4, low));
-        return new Path.Box(x, y, FIELD_WIDTH, FIELD_HEIGHT);
+        return new Path.Box(x, y, wide, FIELD_HEIGHT);
     }
 }

@@ -63,7 +63,7 @@ public final class TiltFigure implements Exhibit<TiltReadings, TiltFinding> {
 
     /** px from the middle to the ring; the fields stand just inside of it. */
     private static double ring(double width, double height) {
-        return Math.min(width * (1 - SIDE) / 2 - 100, (height - FOOT) / 2 - ROUND) * 0.72;
+        return Math.min(width * (1 - SIDE) / 2 - 64, (height - FOOT) / 2 - ROUND) * 0.72;
     }
 
     /** Where the field of a place on the ring stands. */
@@ -171,7 +171,7 @@ public final class TiltFigure implements Exhibit<TiltReadings, TiltFinding> {
             Lettering lettering = shimmed ? Lettering.TEXT_BOLD : Lettering.SMALL;
             double half = pen.textWidth(stack, lettering) / 2;
             pen.patched(
-                    Math.max(half + 2, px),
+                    Math.max(half + 2, Math.min(2 * x - half - 2, px)),
                     Math.sin(angle) >= 0 ? py - 11 : py + 23,
                     stack,
                     lettering,

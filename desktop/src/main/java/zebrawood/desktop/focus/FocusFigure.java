@@ -29,7 +29,7 @@ final class FocusFigure {
     private static final double FOOT = 50;
     private static final double RIGHT = 24;
     /** px of a row at the most */
-    private static final double ROW = 74;
+    private static final double ROW = 104;
 
     private FocusFigure() {}
 

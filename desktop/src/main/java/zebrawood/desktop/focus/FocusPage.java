@@ -55,7 +55,7 @@ public final class FocusPage extends HBox implements FramedPage {
         drawing.setId("focus-axis");
         slip = new Slip(desk.look());
         measure.setId("measure");
-        measure.getStyleClass().add("primary");
+        measure.getStyleClass().add("strong");
         measure.setMaxWidth(Double.MAX_VALUE);
         VBox head = new VBox(
                 2,

@@ -18,6 +18,8 @@ import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.application.Platform;
+import javafx.beans.binding.Bindings;
+import javafx.beans.binding.ObjectBinding;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -208,7 +210,7 @@ final class RouteColumn extends BorderPane {
         wait.filter(over -> !unfolded).ifPresent(over -> countDown(words, over));
         HBox row = new HBox(3, line, title, gap, words);
         row.setAlignment(Pos.CENTER_LEFT);
-        row.setPadding(new Insets(0, 8, 0, 0));
+        row.paddingProperty().bind(ending(0, 8));
         row.setMinHeight(PHASE_ROW);
         String id = "phase-" + phase.phase().name().toLowerCase(Locale.ROOT).replace('_', '-');
         Button button = button(row, id, () -> {
@@ -221,6 +223,18 @@ final class RouteColumn extends BorderPane {
         });
         button.setAccessibleText(phase.phase().title() + ", " + told + (unfolded ? ", open" : ", folded"));
         return button;
+    }
+
+    /** Room at the end of a row, which its words have where the scroll bar takes theirs; px */
+    private ObjectBinding<Insets> ending(double aboveAndBelow, double end) {
+        return Bindings.createObjectBinding(
+                () -> new Insets(
+                        aboveAndBelow,
+                        scroll.getViewportBounds().getWidth() < scroll.getWidth() - 5 ? 0 : end,
+                        aboveAndBelow,
+                        0),
+                scroll.viewportBoundsProperty(),
+                scroll.widthProperty());
     }
 
     /** How wide a text is, with a little to spare; px */
@@ -291,7 +305,7 @@ final class RouteColumn extends BorderPane {
             words.getChildren().add(under);
         }
         words.setAlignment(Pos.CENTER_LEFT);
-        words.setPadding(new Insets(2, 10, 2, 0));
+        words.paddingProperty().bind(ending(2, 10));
         HBox.setHgrow(words, Priority.ALWAYS);
         HBox row = new HBox(line, words);
         row.setMinHeight(STOP_ROW);

@@ -1,0 +1,64 @@
+package zebrawood.core.focus;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
+import zebrawood.core.focus.FocusTable.Doubt;
+import zebrawood.core.focus.FocusTable.School;
+import zebrawood.core.units.UnitChoice;
+
+/** Schools on one axis. */
+class FocusTableTest {
+
+    private static final Instant THEN = Instant.parse("2031-03-01T09:00:00Z");
+
+    private static School school(String name, double best, double half, int daysLater) {
+        return new School(
+                name,
+                best,
+                half > 0 ? OptionalDouble.of(half) : OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                THEN.plusSeconds(86_400L * daysLater));
+    }
+
+    @Test
+    void thoseThatAgreeAreWeighedByHowSureTheyAre() {
+        FocusTable table =
+                FocusTable.of(List.of(school("Ramp line", 6.8, 0.2, 0), school("Ladder", 7.0, 0.1, 1)), false);
+        assertThat(table.doubts()).isEmpty();
+        assertThat(table.together().orElseThrow().bestGapMm()).isCloseTo(6.96, within(1e-9));
+        assertThat(table.together().orElseThrow().halfWidthMm())
+                .isCloseTo(0.2 * 0.1 / Math.hypot(0.2, 0.1), within(1e-9));
+        assertThat(table.next().sentence(UnitChoice.METRIC)).startsWith("Set the gap to 6.96 mm.");
+    }
+
+    @Test
+    void thoseThatDifferBeyondTheirErrorsAreNamedTheFarthestApart() {
+        FocusTable table = FocusTable.of(
+                List.of(
+                        school("Ramp line", 6.8, 0.1, 0),
+                        school("Ladder", 7.2, 0.1, 1),
+                        school("Live sweep", 7.1, 0.3, 2)),
+                false);
+        assertThat(table.doubts()).containsExactly(Doubt.SCHOOLS_DISAGREE);
+        assertThat(table.next().sentence(UnitChoice.METRIC))
+                .startsWith("Measure again: Ramp line and Ladder differ by 0.40 mm.");
+    }
+
+    @Test
+    void ofOneSchoolTheNewestCountsAndWithoutAnIntervalNothingIsProved() {
+        FocusTable table =
+                FocusTable.of(List.of(school("Ramp line", 6.1, 0.1, 0), school("Ramp line", 6.8, 0, 5)), false);
+        assertThat(table.schools()).extracting(School::bestGapMm).containsExactly(6.8);
+        assertThat(table.doubts()).containsExactly(Doubt.NOT_PROVED);
+        assertThat(table.together()).isEmpty();
+        assertThat(FocusTable.of(List.of(), false).doubts()).containsExactly(Doubt.NOT_MEASURED);
+        assertThat(FocusTable.of(List.of(school("Ramp line", 6.1, 0.1, 0)), true)
+                        .doubts())
+                .containsExactly(Doubt.CHANGED_SINCE);
+    }
+}

@@ -1,0 +1,41 @@
+package zebrawood.desktop.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Level and focus of the demo's Wren: what is known of its gap, and what makes it doubtful. */
+class FocusPageTest {
+
+    @TempDir
+    private Path folder;
+
+    @Test
+    void schoolsThatAgreeAreToldTogetherUntilALadderDisagrees() {
+        try (Seat seat = Seat.atDemo(folder)) {
+            seat.jump("wren ladder");
+            seat.until("the last ladder is shown", () -> seat.words("act").startsWith("Set the gap to "));
+            seat.fire("focus");
+            seat.until("all schools agree", () -> seat.words("verdict").equals("AGREED"));
+            assertThat(seat.says("All schools that were asked agree within their errors."))
+                    .isTrue();
+            assertThat(seat.says("than the maker's figure.")).isTrue();
+            seat.fire("measure");
+            seat.until("the button leads to the ladder", () -> seat.has("again"));
+            seat.fire("again");
+            String[] scores = {"2.1", "5.9", "8.8", "9.9", "9.1", "6.2", "1.9"};
+            for (int i = 0; i < scores.length; i++) {
+                seat.put("steps[" + i + "].gapMm", String.valueOf(6 + i)).put("steps[" + i + "].score", scores[i]);
+            }
+            seat.until("a best gap is found", () -> seat.words("verdict").equals("PASS"));
+            seat.focus("who").type("LO").press(KeyCode.CONTROL, KeyCode.ENTER);
+            seat.until("it is recorded", () -> seat.words("told").startsWith("Recorded as no. "));
+            seat.fire("focus");
+            seat.until("the doubt is told", () -> seat.words("verdict").equals("SCHOOLS DISAGREE"));
+            assertThat(seat.words("act")).startsWith("Measure again: ").contains("Ladder");
+        }
+    }
+}
