@@ -65,7 +65,7 @@ class BedBenchTest {
                     .filteredOn(text -> text.tone() == Tone.ADJUST)
                     .extracting(Drawn.Text::text)
                     .contains("C: 0.75 turns up", "A: 0.75 turns down");
-            seat.choose("fixedScrew", "screw A");
+            seat.focus("fixedScrew").choose("fixedScrew", "screw A");
             assertThat(seat.finding().orElseThrow().screws().get(0).raiseMm()).isZero();
         }
     }
@@ -79,12 +79,12 @@ class BedBenchTest {
             }
             assertThat(seat.verdict()).contains(Verdict.UNCLEAR);
             assertThat(seat.act()).startsWith("Read every gap a second time");
-            seat.choose("school", "twice");
+            seat.focus("school").choose("school", "twice");
             for (int place : new int[] {0, 2, 8, 6, 4}) {
                 seat.put(BedBench.again(place), "9.35");
             }
             assertThat(seat.verdict()).contains(Verdict.PASS);
-            seat.choose("school", "by feelers");
+            seat.focus("school").choose("school", "by feelers");
             assertThat(seat.finding()).isEmpty();
             assertThat(seat.bench().next()).isEqualTo("Type how thick the block is.");
         }
@@ -93,7 +93,7 @@ class BedBenchTest {
     @Test
     void aBedOnThreeScrewsHasOneInTheMiddleOfASide() {
         try (BenchSeat<BedReadings, BedFinding> seat = seat()) {
-            seat.put("pitchMm", "1").choose("standsOn", "3, 2 behind");
+            seat.put("pitchMm", "1").focus("standsOn").choose("standsOn", "3, 2 behind");
             for (int place : new int[] {0, 2, 8, 6}) {
                 seat.put(BedBench.gap(place), "8");
             }
