@@ -1,0 +1,99 @@
+package zebrawood.core.pattern;
+
+import java.util.ArrayList;
+import java.util.List;
+import zebrawood.core.pattern.Pattern.Line;
+import zebrawood.core.pattern.Pattern.Part;
+import zebrawood.core.reading.Checks;
+import zebrawood.core.units.Amount;
+import zebrawood.core.units.UnitChoice;
+
+/** The marks by which focus and evenness are found. */
+public final class Patterns {
+
+    /** between squares of a ladder, share of a square */
+    private static final double BETWEEN = 0.5;
+
+    private Patterns() {}
+
+    /**
+     * One straight line up a ramp.
+     *
+     * @param runMm how long, above 0
+     */
+    public static Pattern ramp(double runMm) {
+        new Checks().above("runMm", runMm, 0).done();
+        return new Pattern(
+                "Ramp line", runMm, 10, List.of(new Part("line", "", List.of(new Line(0, 5, runMm, 5)))));
+    }
+
+    /**
+     * Filled squares beside each other, each burned at another gap.
+     *
+     * @param gapsMm at least one, in the order in which they are burned
+     * @param sideMm of a square, above 0
+     * @param intervalMm of its lines, above 0 and no more than the side
+     */
+    public static Pattern ladder(List<Double> gapsMm, double sideMm, double intervalMm) {
+        new Checks()
+                .entries("gapsMm", gapsMm, 1)
+                .above("sideMm", sideMm, 0)
+                .above("intervalMm", intervalMm, 0)
+                .tie(() -> intervalMm <= sideMm, "intervalMm", "lines lie farther apart than the square is wide")
+                .done();
+        List<Part> parts = new ArrayList<>();
+        double pitch = sideMm * (1 + BETWEEN);
+        for (int i = 0; i < gapsMm.size(); i++) {
+            String gap = Amount.mm(gapsMm.get(i), 2).text(UnitChoice.METRIC);
+            parts.add(new Part(
+                    "gap " + gap, "Set the gap to " + gap + ", from the same side each time",
+                    filled(i * pitch, 0, sideMm, intervalMm)));
+        }
+        return new Pattern("Ladder", (gapsMm.size() - 1) * pitch + sideMm, sideMm, parts);
+    }
+
+    /**
+     * A small square at nine places of a bed, all alike.
+     *
+     * @param bedXMm how wide the bed is
+     * @param bedYMm how deep
+     * @param insetMm from its edge to the middle of the outer pieces; a piece stays on the bed
+     * @param sideMm of a piece, above 0
+     */
+    public static Pattern nine(double bedXMm, double bedYMm, double insetMm, double sideMm) {
+        new Checks()
+                .above("sideMm", sideMm, 0)
+                .above("bedXMm", bedXMm, 0)
+                .above("bedYMm", bedYMm, 0)
+                .tie(
+                        () -> insetMm >= sideMm / 2 && 2 * insetMm < Math.min(bedXMm, bedYMm),
+                        "insetMm",
+                        "pieces would lie beside the bed, or on each other")
+                .done();
+        List<Part> parts = new ArrayList<>();
+        for (int i = 0; i < 9; i++) {
+            double x = insetMm + i % 3 * (bedXMm - 2 * insetMm) / 2 - sideMm / 2;
+            double y = insetMm + Math.floor(i / 3.0) * (bedYMm - 2 * insetMm) / 2 - sideMm / 2;
+            parts.add(new Part(
+                    "piece " + (i + 1),
+                    "",
+                    List.of(
+                            new Line(x, y, x + sideMm, y),
+                            new Line(x + sideMm, y, x + sideMm, y + sideMm),
+                            new Line(x + sideMm, y + sideMm, x, y + sideMm),
+                            new Line(x, y + sideMm, x, y))));
+        }
+        return new Pattern("Nine places", bedXMm, bedYMm, parts);
+    }
+
+    /** Lines to and fro, from one side of a square to the other. */
+    private static List<Line> filled(double x, double y, double side, double interval) {
+        List<Line> lines = new ArrayList<>();
+        int many = (int) Math.floor(side / interval + 1e-9);
+        for (int i = 0; i <= many; i++) {
+            double at = y + i * interval;
+            lines.add(i % 2 == 0 ? new Line(x, at, x + side, at) : new Line(x + side, at, x, at));
+        }
+        return lines;
+    }
+}

@@ -1,0 +1,143 @@
+package zebrawood.core.motion;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.StringReader;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SplittableRandom;
+import javax.xml.parsers.DocumentBuilderFactory;
+import org.junit.jupiter.api.Test;
+import org.w3c.dom.Element;
+import org.w3c.dom.NodeList;
+import org.xml.sax.InputSource;
+import zebrawood.core.motion.Replay.Kind;
+import zebrawood.core.pattern.Drawings;
+import zebrawood.core.pattern.Pattern;
+import zebrawood.core.pattern.Patterns;
+import zebrawood.core.reading.ReadingException;
+
+/** What is written is read back by a reader that never saw the pattern. */
+class MotionTextTest {
+
+    private final SplittableRandom random = new SplittableRandom(1_000);
+
+    private double between(double least, double most) {
+        return Math.rint((least + (most - least) * random.nextDouble()) * 100) / 100;
+    }
+
+    private Pattern any() {
+        List<Double> gaps = new ArrayList<>();
+        for (int i = 0; i < 3 + random.nextInt(5); i++) {
+            gaps.add(between(0, 12));
+        }
+        return switch (random.nextInt(3)) {
+            case 0 -> Patterns.ramp(between(50, 250));
+            case 1 -> Patterns.ladder(gaps, between(3, 15), between(0.1, 1));
+            default -> Patterns.nine(between(200, 700), between(150, 500), between(20, 60), between(5, 20));
+        };
+    }
+
+    @Test
+    void everyPatternReplaysWithoutAFaultAndBurnsWhatItsLinesAreLong() {
+        for (int i = 0; i < 1_000; i++) {
+            Pattern pattern = any();
+            Setting setting = new Setting(
+                    between(1, 1000),
+                    1000,
+                    between(100, 12_000),
+                    between(0, 100),
+                    between(0, 100),
+                    pattern.widthMm() + 100,
+                    pattern.heightMm() + 100);
+            String text = MotionText.of(pattern, setting);
+            assertThat(MotionText.of(pattern, setting)).as("byte for byte").isEqualTo(text);
+            Replay replay = Replay.of(text, setting.bedXMm(), setting.bedYMm(), 1000);
+            assertThat(replay.faults()).as(text).isEmpty();
+            double long1 = pattern.lines().stream()
+                    .mapToDouble(line -> Math.hypot(line.toXMm() - line.fromXMm(), line.toYMm() - line.fromYMm()))
+                    .sum();
+            assertThat(replay.burned()).isCloseTo(long1, within(0.002 * pattern.lines().size()));
+            assertThat(replay.moves().stream().filter(move -> move.powerS() > 0))
+                    .hasSize(pattern.lines().size());
+        }
+    }
+
+    @Test
+    void theLaserIsOffBeforeThePersonSetsAGap() {
+        Pattern ladder = Patterns.ladder(List.of(6.0, 6.5, 7.0), 8, 0.5);
+        String text = MotionText.of(ladder, new Setting(120, 1000, 3000, 10, 10, 300, 200));
+        assertThat(text.split("\nM5\nM0\n", -1)).hasSize(4);
+        assertThat(text)
+                .startsWith("(Ladder, 32 x 8 mm)\n")
+                .contains("(Set the gap to 6.50 mm, from the same side each time, then go on)")
+                .endsWith("M5\nM2\n");
+        assertThatThrownBy(() -> MotionText.of(ladder, new Setting(120, 1000, 3000, 280, 10, 300, 200)))
+                .isInstanceOf(ReadingException.class)
+                .hasMessageContaining("beyond the bed");
+    }
+
+    @Test
+    void whatWouldGoWrongIsToldWithItsLineAndTheRunGoesOn() {
+        String text = """
+                G21 G90
+                M3 S1200
+                G0 X10 Y10
+                G1 X400
+                hello
+                M0
+                G1 X20 Y20 F600
+                """;
+        Replay replay = Replay.of(text, 300, 200, 1000);
+        assertThat(replay.faults())
+                .containsExactly(
+                        new Replay.Fault(2, Kind.TOO_STRONG),
+                        new Replay.Fault(3, Kind.ON_WHILE_TRAVELLING),
+                        new Replay.Fault(4, Kind.OUTSIDE),
+                        new Replay.Fault(4, Kind.NO_SPEED),
+                        new Replay.Fault(5, Kind.NOT_UNDERSTOOD),
+                        new Replay.Fault(6, Kind.ON_AT_A_STOP),
+                        new Replay.Fault(8, Kind.ON_AT_THE_END));
+        assertThat(replay.moves()).hasSize(3);
+    }
+
+    @Test
+    void inchesStepsAndRemarksAreReadAsAMachineReadsThem() {
+        Replay replay = Replay.of("(to the right) g20 g91 g0x1 ; one inch\nG0 X1\nG90 G0 X0.5", 100, 100, 1000);
+        assertThat(replay.faults()).isEmpty();
+        assertThat(replay.moves()).extracting(Replay.Move::toX).containsExactly(25.4, 50.8, 12.7);
+    }
+
+    @Test
+    void drawingsAreAtTrueSizeForWhoeverReadsThem() throws Exception {
+        for (int i = 0; i < 50; i++) {
+            Pattern pattern = any();
+            Element svg = DocumentBuilderFactory.newInstance()
+                    .newDocumentBuilder()
+                    .parse(new InputSource(new StringReader(Drawings.svg(pattern))))
+                    .getDocumentElement();
+            assertThat(svg.getAttribute("width")).endsWith("mm");
+            assertThat(Double.parseDouble(svg.getAttribute("width").replace("mm", "")))
+                    .isCloseTo(pattern.widthMm(), within(1e-6));
+            NodeList lines = svg.getElementsByTagName("line");
+            String[] dxf = Drawings.dxf(pattern).split("\r\n");
+            int entity = 0;
+            for (int l = 0; l < lines.getLength(); l++) {
+                Element line = (Element) lines.item(l);
+                Pattern.Line wanted = pattern.lines().get(l);
+                assertThat(Double.parseDouble(line.getAttribute("x2"))).isCloseTo(wanted.toXMm(), within(1e-6));
+                assertThat(pattern.heightMm() - Double.parseDouble(line.getAttribute("y1")))
+                        .isCloseTo(wanted.fromYMm(), within(2e-6));
+                while (!dxf[entity].equals("LINE")) {
+                    entity++;
+                }
+                assertThat(Double.parseDouble(dxf[entity + 4])).isCloseTo(wanted.fromXMm(), within(1e-6));
+                assertThat(Double.parseDouble(dxf[entity + 12])).isCloseTo(wanted.toYMm(), within(1e-6));
+                entity++;
+            }
+            assertThat(lines.getLength()).isEqualTo(pattern.lines().size());
+        }
+    }
+}
