@@ -14,12 +14,14 @@ import zebrawood.core.evenness.NineReadings;
 import zebrawood.core.focus.RampFinding;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
+import zebrawood.core.pattern.Patterns;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.kit.bench.BenchPlace;
 import zebrawood.kit.bench.FormBench;
 import zebrawood.kit.bench.Showing;
+import zebrawood.kit.bench.ToBurn;
 import zebrawood.kit.figure.Figure;
 import zebrawood.kit.form.Choice;
 import zebrawood.kit.form.Draft;
@@ -37,6 +39,9 @@ public final class NineBench extends FormBench<NineReadings, NineFinding> {
     private static final String DEPTH = "depthOfFocusMm";
     private static final String RIDES = "rides";
     private static final int LEAST_PLACES = 5;
+    /** side of a test piece to burn */
+    private static final double PIECE_MM = 15;
+
     private static final int PLACES = BedPlan.PLACES.size();
 
     public static final FieldList FIELDS = listed();
@@ -198,6 +203,15 @@ public final class NineBench extends FormBench<NineReadings, NineFinding> {
             }
         }
         return texts;
+    }
+
+    @Override
+    public Optional<Node> otherSchool(Showing<NineReadings, NineFinding> now) {
+        return Optional.of(ToBurn.link(
+                place().workplace(),
+                "the pieces",
+                "nine-places",
+                () -> Patterns.nine(bedX, bedY, inset, Math.min(PIECE_MM, inset))));
     }
 
     @Override

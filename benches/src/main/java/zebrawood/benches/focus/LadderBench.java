@@ -3,15 +3,19 @@ package zebrawood.benches.focus;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import javafx.scene.Node;
 import zebrawood.core.entry.Body;
 import zebrawood.core.focus.LadderFinding;
 import zebrawood.core.focus.LadderReadings;
+import zebrawood.core.pattern.Patterns;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.kit.bench.BenchPlace;
 import zebrawood.kit.bench.FormBench;
 import zebrawood.kit.bench.Showing;
+import zebrawood.kit.bench.ToBurn;
 import zebrawood.kit.figure.Figure;
 import zebrawood.kit.form.Choice;
 import zebrawood.kit.form.Draft;
@@ -23,6 +27,10 @@ import zebrawood.kit.form.Worksheet;
 public final class LadderBench extends FormBench<LadderReadings, LadderFinding> {
 
     private static final int MOST_STEPS = 15;
+    /** side of a square to burn, and how far apart its lines lie, mm */
+    private static final double SQUARE_MM = 10;
+
+    private static final double INTERVAL_MM = 0.2;
     private static final String SCHOOL = "school";
     private static final String BETTER = "better";
 
@@ -100,6 +108,22 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
     @Override
     protected Figure figure(Showing<LadderReadings, LadderFinding> now, UnitChoice units) {
         return LadderFigure.of(now.finding(), units);
+    }
+
+    /** The squares of the next ladder where there is one, else about the maker's gap. */
+    @Override
+    public Optional<Node> otherSchool(Showing<LadderReadings, LadderFinding> now) {
+        List<Double> gaps = now.finding().map(found -> found.next().gapsMm()).orElseGet(() -> {
+            double middle = Math.max(2, GapKnown.makersMm(place()).orElse(7));
+            return List.of(middle - 2, middle - 1, middle, middle + 1, middle + 2);
+        });
+        return now.measuring() || now.finding().isPresent()
+                ? Optional.of(ToBurn.link(
+                        place().workplace(),
+                        "the squares",
+                        "ladder",
+                        () -> Patterns.ladder(gaps, SQUARE_MM, INTERVAL_MM)))
+                : Optional.empty();
     }
 
     @Override

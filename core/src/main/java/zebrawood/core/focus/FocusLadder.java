@@ -199,6 +199,22 @@ public final class FocusLadder implements Procedure<LadderReadings, LadderFindin
                 ? Optional.of(new InFocus(best - depth.getAsDouble() / 2, best + depth.getAsDouble() / 2))
                 : Optional.empty();
         List<Instruction> said = new ArrayList<>();
+        boolean far = depth.isPresent()
+                && finding.driftMm().isPresent()
+                && Math.abs(finding.driftMm().getAsDouble()) > depth.getAsDouble();
+        if (far) {
+            double drift = finding.driftMm().getAsDouble();
+            said.add(Instruction.of(
+                            "lens",
+                            Said.of(
+                                    "Burn a second ladder and score it before you set the gap: it has "
+                                            + (drift > 0 ? "grown" : "shrunk") + " by {0} since last time.",
+                                    Amount.mm(Math.abs(drift), 2)))
+                    .byHand(Said.of(
+                            "That is more than the whole depth of focus, {0}. Was the right lens in, the right datum "
+                                    + "taken? Look at the lens, its seat and the height scale.",
+                            Amount.mm(depth.getAsDouble(), 2))));
+        }
         said.add(GapWords.set(best, read.setting(), focus, "How deep the focus is, a ramp line tells."));
         boolean surer = depth.isEmpty()
                 || finding.bestGapStdErrMm().isEmpty()

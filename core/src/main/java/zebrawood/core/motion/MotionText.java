@@ -9,8 +9,8 @@ import zebrawood.core.reading.Limits;
 import zebrawood.core.reading.ReadingException;
 
 /**
- * A pattern as motion text, absolute and in millimetres: the laser is off at the start, while the head travels, at every
- * stop, and at the end. A person sends it; the program never does.
+ * A pattern as motion text, absolute and in millimetres: the laser is off at the start, while the head travels, at
+ * every stop, and at the end. A person sends it; the program never does.
  */
 public final class MotionText {
 
@@ -18,9 +18,7 @@ public final class MotionText {
 
     private MotionText() {}
 
-    /**
-     * @throws ReadingException where the pattern would reach beyond the bed
-     */
+    /** @throws ReadingException where the pattern would reach beyond the bed */
     public static String of(Pattern pattern, Setting setting) {
         if (!Limits.atMost(setting.startXMm() + pattern.widthMm(), setting.bedXMm())) {
             throw new ReadingException(
@@ -39,9 +37,15 @@ public final class MotionText {
                 text.append("M5\nM0\n");
             }
             for (Line line : part.lines()) {
-                text.append("G0 X").append(x(setting, line.fromXMm())).append(" Y").append(y(setting, line.fromYMm()));
+                text.append("G0 X")
+                        .append(x(setting, line.fromXMm()))
+                        .append(" Y")
+                        .append(y(setting, line.fromYMm()));
                 text.append("\nM3 S").append(number(setting.powerS()));
-                text.append("\nG1 X").append(x(setting, line.toXMm())).append(" Y").append(y(setting, line.toYMm()));
+                text.append("\nG1 X")
+                        .append(x(setting, line.toXMm()))
+                        .append(" Y")
+                        .append(y(setting, line.toYMm()));
                 text.append(" F").append(number(setting.speedMmMin())).append("\nM5\n");
             }
         }
@@ -50,10 +54,14 @@ public final class MotionText {
 
     private static void header(StringBuilder text, Pattern pattern, Setting setting) {
         remark(text, pattern.name() + ", " + number(pattern.widthMm()) + " x " + number(pattern.heightMm()) + " mm");
-        remark(text, "Lower left corner at X " + number(setting.startXMm()) + " Y " + number(setting.startYMm())
-                + " of the machine; home it first");
-        remark(text, "Power S " + number(setting.powerS()) + " of " + number(setting.fullPowerS()) + ", speed "
-                + number(setting.speedMmMin()) + " mm a minute");
+        remark(
+                text,
+                "Lower left corner at X " + number(setting.startXMm()) + " Y " + number(setting.startYMm())
+                        + " of the machine; home it first");
+        remark(
+                text,
+                "Power S " + number(setting.powerS()) + " of " + number(setting.fullPowerS()) + ", speed "
+                        + number(setting.speedMmMin()) + " mm a minute");
         remark(text, "Before you send it: known material, extraction on, eyewear on everybody, hands out");
         remark(text, "Stay with it from start to end");
     }

@@ -23,8 +23,7 @@ public final class Patterns {
      */
     public static Pattern ramp(double runMm) {
         new Checks().above("runMm", runMm, 0).done();
-        return new Pattern(
-                "Ramp line", runMm, 10, List.of(new Part("line", "", List.of(new Line(0, 5, runMm, 5)))));
+        return new Pattern("Ramp line", runMm, 10, List.of(new Part("line", "", List.of(new Line(0, 5, runMm, 5)))));
     }
 
     /**
@@ -46,7 +45,8 @@ public final class Patterns {
         for (int i = 0; i < gapsMm.size(); i++) {
             String gap = Amount.mm(gapsMm.get(i), 2).text(UnitChoice.METRIC);
             parts.add(new Part(
-                    "gap " + gap, "Set the gap to " + gap + ", from the same side each time",
+                    "gap " + gap,
+                    "Set the gap to " + gap + ", from the same side each time",
                     filled(i * pitch, 0, sideMm, intervalMm)));
         }
         return new Pattern("Ladder", (gapsMm.size() - 1) * pitch + sideMm, sideMm, parts);

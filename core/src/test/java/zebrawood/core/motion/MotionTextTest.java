@@ -59,7 +59,8 @@ class MotionTextTest {
             double long1 = pattern.lines().stream()
                     .mapToDouble(line -> Math.hypot(line.toXMm() - line.fromXMm(), line.toYMm() - line.fromYMm()))
                     .sum();
-            assertThat(replay.burned()).isCloseTo(long1, within(0.002 * pattern.lines().size()));
+            assertThat(replay.burned())
+                    .isCloseTo(long1, within(0.002 * pattern.lines().size()));
             assertThat(replay.moves().stream().filter(move -> move.powerS() > 0))
                     .hasSize(pattern.lines().size());
         }

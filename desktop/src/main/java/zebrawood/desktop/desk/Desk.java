@@ -1,6 +1,7 @@
 package zebrawood.desktop.desk;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -210,6 +211,23 @@ public final class Desk implements Workplace, AutoCloseable {
     @Override
     public void tell(String sentence) {
         faults.say(sentence);
+    }
+
+    @Override
+    public void save(Path file, String text, String said) {
+        apart(
+                () -> {
+                    try {
+                        return OutputFile.write(file, true, out -> {
+                            out.write(text.getBytes(StandardCharsets.UTF_8));
+                            return file;
+                        });
+                    } catch (IOException e) {
+                        throw new LogbookException(
+                                "the file could not be saved in " + file + "; choose another folder", e);
+                    }
+                },
+                saved -> tell(said + " stand in " + saved + "."));
     }
 
     @Override

@@ -2,6 +2,8 @@ package zebrawood.desktop.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -13,8 +15,11 @@ class FocusPageTest {
     @TempDir
     private Path folder;
 
+    @TempDir
+    private Path elsewhere;
+
     @Test
-    void schoolsThatAgreeAreToldTogetherUntilALadderDisagrees() {
+    void schoolsThatAgreeAreToldTogetherUntilALadderDisagrees() throws IOException {
         try (Seat seat = Seat.atDemo(folder).as("LO")) {
             seat.jump("wren ladder");
             seat.until("the last ladder is shown", () -> seat.words("act").startsWith("Set the gap to "));
@@ -31,6 +36,12 @@ class FocusPageTest {
                 seat.put("steps[" + i + "].gapMm", String.valueOf(6 + i)).put("steps[" + i + "].score", scores[i]);
             }
             seat.until("a best gap is found", () -> seat.words("verdict").equals("PASS"));
+            seat.answers(elsewhere.resolve("squares.dxf")).fire("to-burn");
+            seat.until("the squares are saved", () -> seat.words("told").startsWith("The squares stand in "));
+            assertThat(Files.readString(elsewhere.resolve("squares.dxf")))
+                    .startsWith("0\r\nSECTION")
+                    .contains("PART_5")
+                    .doesNotContain("PART_6");
             seat.press(KeyCode.CONTROL, KeyCode.ENTER);
             seat.until("it is recorded", () -> seat.words("told").startsWith("Recorded as no. "));
             seat.fire("focus");

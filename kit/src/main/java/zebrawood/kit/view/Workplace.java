@@ -32,6 +32,15 @@ public interface Workplace {
     }
 
     /**
+     * Writes a text as a file.
+     *
+     * @param said what is told once it is there, without where it is: {@code The squares}
+     */
+    default void save(Path file, String text, String said) {
+        tell("Nothing can be written here.");
+    }
+
+    /**
      * Writes one page at true size as a PDF.
      *
      * @param words what the page is, for its title and for who cannot see it
