@@ -37,7 +37,7 @@ class FocusPageTest {
             }
             seat.until("a best gap is found", () -> seat.words("verdict").equals("PASS"));
             seat.answers(elsewhere.resolve("squares.dxf")).fire("to-burn");
-            seat.until("the squares are saved", () -> seat.words("told").startsWith("The squares stand in "));
+            seat.until("the squares are saved", () -> seat.says("The squares stand in "));
             assertThat(Files.readString(elsewhere.resolve("squares.dxf")))
                     .startsWith("0\r\nSECTION")
                     .contains("PART_5")
