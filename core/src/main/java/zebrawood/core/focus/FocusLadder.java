@@ -203,17 +203,11 @@ public final class FocusLadder implements Procedure<LadderReadings, LadderFindin
                 && finding.driftMm().isPresent()
                 && Math.abs(finding.driftMm().getAsDouble()) > depth.getAsDouble();
         if (far) {
-            double drift = finding.driftMm().getAsDouble();
-            said.add(Instruction.of(
-                            "lens",
-                            Said.of(
-                                    "Burn a second ladder and score it before you set the gap: it has "
-                                            + (drift > 0 ? "grown" : "shrunk") + " by {0} since last time.",
-                                    Amount.mm(Math.abs(drift), 2)))
-                    .byHand(Said.of(
-                            "That is more than the whole depth of focus, {0}. Was the right lens in, the right datum "
-                                    + "taken? Look at the lens, its seat and the height scale.",
-                            Amount.mm(depth.getAsDouble(), 2))));
+            said.add(GapWords.far(
+                    finding.driftMm().getAsDouble(),
+                    depth.getAsDouble(),
+                    "Burn a second ladder and score it",
+                    "height scale"));
         }
         said.add(GapWords.set(best, read.setting(), focus, "How deep the focus is, a ramp line tells."));
         boolean surer = depth.isEmpty()
@@ -237,27 +231,15 @@ public final class FocusLadder implements Procedure<LadderReadings, LadderFindin
 
     @Override
     public Said keyFigure(LadderFinding finding) {
-        return finding.bestGapMm().isPresent()
-                ? Said.of(
-                        "{0}",
-                        Amount.mm(
-                                finding.bestGapMm().getAsDouble(),
-                                finding.bestGapMm().getAsDouble() > 50 ? 1 : 2))
-                : Said.of("no gap yet");
+        return GapWords.keyFigure(finding.bestGapMm());
     }
 
     @Override
     public List<Evidence> evidence(LadderFinding finding) {
         List<Evidence> evidence = new ArrayList<>();
         finding.bestGapMm()
-                .ifPresent(best -> evidence.add(new Evidence(
-                        "best gap",
-                        finding.bestGapHalfWidthMm().isPresent()
-                                ? Said.of(
-                                        "{0#} ± {1}",
-                                        Amount.mm(best, 2),
-                                        Amount.mm(finding.bestGapHalfWidthMm().getAsDouble(), 2))
-                                : Said.of("{0}", Amount.mm(best, 2)))));
+                .ifPresent(best ->
+                        evidence.add(new Evidence("best gap", GapWords.withDoubt(best, finding.bestGapHalfWidthMm()))));
         finding.school()
                 .ifPresent(school -> evidence.add(new Evidence(
                         "scored",
@@ -274,9 +256,7 @@ public final class FocusLadder implements Procedure<LadderReadings, LadderFindin
                         "{0#} to {1}",
                         Amount.mm(finding.next().gapsMm().get(0), 2),
                         Amount.mm(finding.next().gapsMm().get(NEXT_STEPS - 1), 2))));
-        finding.driftMm()
-                .ifPresent(drift -> evidence.add(
-                        new Evidence("since last time", Said.of(drift < 0 ? "{0}" : "+{0}", Amount.mm(drift, 2)))));
+        finding.driftMm().ifPresent(drift -> evidence.add(new Evidence("since last time", GapWords.moved(drift))));
         return evidence;
     }
 

@@ -261,18 +261,8 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
                                 Amount.mm(Math.abs(point.residualMm().orElse(0)), 2))));
     }
 
-    /** What is done where the best gap is further from the last one than the focus is deep. */
     private static Instruction far(double drift, double depth) {
-        return Instruction.of(
-                        "lens",
-                        Said.of(
-                                "Burn a second line and read its widths before you set the gap: it has "
-                                        + (drift > 0 ? "grown" : "shrunk") + " by {0} since last time.",
-                                Amount.mm(Math.abs(drift), 2)))
-                .byHand(Said.of(
-                        "That is more than the whole depth of focus, {0}. Was the right lens in, the right datum taken?"
-                                + " Look at the lens, its seat and the block, then read again.",
-                        Amount.mm(depth, 2)));
+        return GapWords.far(drift, depth, "Burn a second line and read its widths", "block");
     }
 
     /** Whether the best gap has moved by more than the depth of focus: then something else changed than the focus. */
@@ -338,27 +328,15 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
 
     @Override
     public Said keyFigure(RampFinding finding) {
-        return finding.bestGapMm().isPresent()
-                ? Said.of(
-                        "{0}",
-                        Amount.mm(
-                                finding.bestGapMm().getAsDouble(),
-                                finding.bestGapMm().getAsDouble() > 50 ? 1 : 2))
-                : Said.of("no gap yet");
+        return GapWords.keyFigure(finding.bestGapMm());
     }
 
     @Override
     public List<Evidence> evidence(RampFinding finding) {
         List<Evidence> evidence = new ArrayList<>();
         finding.bestGapMm()
-                .ifPresent(best -> evidence.add(new Evidence(
-                        "best gap",
-                        finding.bestGapHalfWidthMm().isPresent()
-                                ? Said.of(
-                                        "{0#} ± {1}",
-                                        Amount.mm(best, 2),
-                                        Amount.mm(finding.bestGapHalfWidthMm().getAsDouble(), 2))
-                                : Said.of("{0}", Amount.mm(best, 2)))));
+                .ifPresent(best ->
+                        evidence.add(new Evidence("best gap", GapWords.withDoubt(best, finding.bestGapHalfWidthMm()))));
         add(evidence, "thinnest line", finding.waistMm(), 3);
         add(evidence, "depth of focus", finding.depthOfFocusMm(), 2);
         OptionalDouble misfit = finding.fit().map(Fit::rmsMm).orElse(OptionalDouble.empty());
@@ -366,9 +344,7 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
         finding.doubtAllowedMm()
                 .ifPresent(doubt -> evidence.add(
                         new Evidence("allowed uncertainty", Said.of("± {0}", Amount.mm(1.96 * doubt, 2)))));
-        finding.driftMm()
-                .ifPresent(drift -> evidence.add(
-                        new Evidence("since last time", Said.of(drift < 0 ? "{0}" : "+{0}", Amount.mm(drift, 2)))));
+        finding.driftMm().ifPresent(drift -> evidence.add(new Evidence("since last time", GapWords.moved(drift))));
         finding.beamQualityM2()
                 .ifPresent(m2 -> evidence.add(new Evidence("apparent M²", Said.of("{0}", Amount.plain(m2, 2)))));
         return evidence;

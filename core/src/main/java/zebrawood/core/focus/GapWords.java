@@ -53,4 +53,42 @@ final class GapWords {
     private static int decimals(double step) {
         return step == Math.rint(step) ? 0 : step * 10 == Math.rint(step * 10) ? 1 : 2;
     }
+
+    /**
+     * What is done where the best gap is further from the last one than the focus is deep.
+     *
+     * @param again what is done first: {@code Burn a second line and read its widths}
+     * @param rule what the gap is read on: {@code block}
+     */
+    static Instruction far(double drift, double depth, String again, String rule) {
+        return Instruction.of(
+                        "lens",
+                        Said.of(
+                                again + " before you set the gap: it has " + (drift > 0 ? "grown" : "shrunk")
+                                        + " by {0} since last time.",
+                                Amount.mm(Math.abs(drift), 2)))
+                .byHand(Said.of(
+                        "That is more than the whole depth of focus, {0}. Was the right lens in, the right datum taken?"
+                                + " Look at the lens, its seat and the " + rule + ", then read again.",
+                        Amount.mm(depth, 2)));
+    }
+
+    /** A best gap in as many digits as it is worth. */
+    static Said keyFigure(OptionalDouble best) {
+        return best.isPresent()
+                ? Said.of("{0}", Amount.mm(best.getAsDouble(), best.getAsDouble() > 50 ? 1 : 2))
+                : Said.of("no gap yet");
+    }
+
+    /** A best gap with half of its interval, where that is known. */
+    static Said withDoubt(double best, OptionalDouble half) {
+        return half.isPresent()
+                ? Said.of("{0#} ± {1}", Amount.mm(best, 2), Amount.mm(half.getAsDouble(), 2))
+                : Said.of("{0}", Amount.mm(best, 2));
+    }
+
+    /** How far it has moved, with its sign. */
+    static Said moved(double drift) {
+        return Said.of(drift < 0 ? "{0}" : "+{0}", Amount.mm(drift, 2));
+    }
 }
