@@ -38,6 +38,8 @@ public final class NineBench extends FormBench<NineReadings, NineFinding> {
     private static final String BEST = "bestGapMm";
     private static final String DEPTH = "depthOfFocusMm";
     private static final String RIDES = "rides";
+    private static final String POWER = "burnS";
+    private static final String SPEED = "burnMmMin";
     private static final int LEAST_PLACES = 5;
     /** side of a test piece to burn */
     private static final double PIECE_MM = 15;
@@ -80,7 +82,11 @@ public final class NineBench extends FormBench<NineReadings, NineFinding> {
                 Field.amount(BEST, "best gap", Quantity.LENGTH),
                 Field.amount(DEPTH, "focus depth", Quantity.LENGTH),
                 Field.amount("tolerance", "may differ by", Quantity.PLAIN).empty("usual"),
-                Field.amount("valueError", "read to ±", Quantity.PLAIN).empty("usual"));
+                Field.amount("valueError", "read to ±", Quantity.PLAIN).empty("usual"),
+                Field.amount(POWER, "burn at S", Quantity.PLAIN)
+                        .empty("for .nc")
+                        .own(),
+                Field.amount(SPEED, "burn at", Quantity.RATE).empty("for .nc").own());
         return FieldList.of(Stream.concat(places, others).toArray(Field[]::new))
                 .listed(
                         "",
@@ -98,6 +104,8 @@ public final class NineBench extends FormBench<NineReadings, NineFinding> {
         return "pieces[" + place + "].gap";
     }
 
+    private Optional<Double> powerS = Optional.empty();
+    private Optional<Double> speedMmMin = Optional.empty();
     private final double bedX;
     private final double bedY;
     private final double inset;
@@ -151,6 +159,8 @@ public final class NineBench extends FormBench<NineReadings, NineFinding> {
     @Override
     public void assemble(Worksheet sheet) {
         super.assemble(sheet);
+        powerS = sheet.aside(POWER, Quantity.PLAIN);
+        speedMmMin = sheet.aside(SPEED, Quantity.RATE);
         int given = 0;
         for (int i = 0; i < PLACES; i++) {
             if (text(value(i)).isEmpty()) {
@@ -211,7 +221,8 @@ public final class NineBench extends FormBench<NineReadings, NineFinding> {
                 place().workplace(),
                 "the pieces",
                 "nine-places",
-                () -> Patterns.nine(bedX, bedY, inset, Math.min(PIECE_MM, inset))));
+                () -> Patterns.nine(bedX, bedY, inset, Math.min(PIECE_MM, inset)),
+                pattern -> ToBurn.inTheMiddle(pattern, place().plate(), powerS, speedMmMin)));
     }
 
     @Override

@@ -33,6 +33,8 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
     private static final double INTERVAL_MM = 0.2;
     private static final String SCHOOL = "school";
     private static final String BETTER = "better";
+    private static final String POWER = "burnS";
+    private static final String SPEED = "burnMmMin";
 
     public static final FieldList FIELDS = FieldList.of(
                     Field.oneOf(
@@ -54,12 +56,21 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
                     Field.amount("scoreError", "a score is read to ±", Quantity.PLAIN)
                             .empty("not known"),
                     Field.amount("depthOfFocusMm", "depth of focus", Quantity.LENGTH)
-                            .empty("not known"))
+                            .empty("not known"),
+                    Field.amount(POWER, "burn at S", Quantity.PLAIN)
+                            .empty("for .nc")
+                            .own(),
+                    Field.amount(SPEED, "burn at", Quantity.RATE)
+                            .empty("for .nc")
+                            .own())
             .rows(
                     "steps",
                     MOST_STEPS,
                     Field.amount("gapMm", "gap", Quantity.LENGTH).anew(),
                     Field.amount("score", "score", Quantity.PLAIN).anew());
+
+    private Optional<Double> powerS = Optional.empty();
+    private Optional<Double> speedMmMin = Optional.empty();
 
     public LadderBench(BenchPlace place) {
         super(
@@ -72,6 +83,8 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
     @Override
     public void assemble(Worksheet sheet) {
         super.assemble(sheet);
+        powerS = sheet.aside(POWER, Quantity.PLAIN);
+        speedMmMin = sheet.aside(SPEED, Quantity.RATE);
         boolean narrow = form().chosen(SCHOOL).equals("width");
         String better = text(BETTER);
         sheet.word(BETTER, better.isEmpty() ? narrow ? "lower" : "higher" : better);
@@ -122,7 +135,8 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
                         place().workplace(),
                         "the squares",
                         "ladder",
-                        () -> Patterns.ladder(gaps, SQUARE_MM, INTERVAL_MM)))
+                        () -> Patterns.ladder(gaps, SQUARE_MM, INTERVAL_MM),
+                        pattern -> ToBurn.inTheMiddle(pattern, place().plate(), powerS, speedMmMin)))
                 : Optional.empty();
     }
 

@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import zebrawood.core.motion.Replay;
 
 /** Level and focus of the demo's Wren: what is known of its gap, and what makes it doubtful. */
 class FocusPageTest {
@@ -42,11 +43,26 @@ class FocusPageTest {
                     .startsWith("0\r\nSECTION")
                     .contains("PART_5")
                     .doesNotContain("PART_6");
+            motionText(seat);
             seat.press(KeyCode.CONTROL, KeyCode.ENTER);
             seat.until("it is recorded", () -> seat.words("told").startsWith("Recorded as no. "));
             seat.fire("focus");
             seat.until("the doubt is told", () -> seat.words("verdict").equals("SCHOOLS DISAGREE"));
             assertThat(seat.words("act")).startsWith("Measure again: ").contains("Ladder");
         }
+    }
+
+    /** Motion text waits for power and speed, and then replays without a fault. */
+    private void motionText(Seat seat) throws IOException {
+        Path file = elsewhere.resolve("squares.nc");
+        seat.answers(file).fire("to-burn");
+        seat.until("power and speed are asked for", () -> seat.says("Motion text needs power and speed"));
+        seat.put("burnS", "120").put("burnMmMin", "1800");
+        seat.until("the bench knows them", () -> seat.words("verdict").equals("PASS"));
+        seat.fire("to-burn");
+        seat.until("it is saved", () -> Files.exists(file));
+        Replay replay = Replay.of(Files.readString(file), 700, 500, 1200);
+        assertThat(replay.faults()).isEmpty();
+        assertThat(replay.burned()).isGreaterThan(2000);
     }
 }
