@@ -19,6 +19,7 @@ import javafx.scene.control.ScrollBar;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.text.Text;
+import javafx.stage.Window;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -35,6 +36,18 @@ class LayoutTest {
 
     private static final double TOUCH = 2;
 
+    /** Whether a window is so large; where it is not, it is asked for again, as its first size may come late. */
+    private static boolean sized(Window window, double width, double height) {
+        return Seat.onScreen(() -> {
+            boolean so = window.getWidth() == width && window.getHeight() == height;
+            if (!so) {
+                window.setWidth(width);
+                window.setHeight(height);
+            }
+            return so;
+        });
+    }
+
     @TempDir
     private Path folder;
 
@@ -44,13 +57,10 @@ class LayoutTest {
         try (Seat seat = Seat.atDemo(folder)) {
             Seat.onScreen(() -> {
                 seat.desk.ground().set(ground);
-                seat.shell().scene().getWindow().setWidth(width);
-                seat.shell().scene().getWindow().setHeight(height);
                 return null;
             });
             seat.until(
-                    "the window is so large",
-                    () -> seat.shell().scene().getWindow().getWidth() == width);
+                    "the window is so large", () -> sized(seat.shell().scene().getWindow(), width, height));
             seat.stop("Wren", "site-climate").stop("Wren", "site-access");
             List<String> wrong = new ArrayList<>();
             int seen = 0;
