@@ -16,30 +16,33 @@ public final class Points {
      * @param share of the larger singular value under which the smaller counts as none
      */
     public static boolean inLine(double[] x, double[] y, double share) {
-        double meanX = Arrays.stream(x).average().orElse(0);
-        double meanY = Arrays.stream(y).average().orElse(0);
-        double xx = 0;
-        double xy = 0;
-        double yy = 0;
-        for (int i = 0; i < x.length; i++) {
-            xx += (x[i] - meanX) * (x[i] - meanX);
-            xy += (x[i] - meanX) * (y[i] - meanY);
-            yy += (y[i] - meanY) * (y[i] - meanY);
+        double[] a = centred(x);
+        double[] b = centred(y);
+        double aa = product(a, a);
+        double bb = product(b, b);
+        double[] longer = aa >= bb ? a : b;
+        double[] other = aa >= bb ? b : a;
+        double most = Math.max(aa, bb);
+        double along = product(longer, other) / most;
+        for (int i = 0; i < other.length; i++) {
+            other[i] -= along * longer[i];
         }
-        // singular values are the roots of the eigenvalues; their product is the root of the determinant
-        double larger = (xx + yy) / 2 + Math.hypot((xx - yy) / 2, xy);
-        boolean spread = larger > 0 && Math.sqrt(determinant(x, y, meanX, meanY)) / larger >= share;
+        // singular values are the roots of the eigenvalues; their product is the area the two columns span
+        double area = Math.sqrt(most) * Math.sqrt(product(other, other));
+        double larger = (aa + bb) / 2 + Math.hypot((aa - bb) / 2, along * most);
+        boolean spread = larger > 0 && area / larger >= share;
         return !spread;
     }
 
-    /** The determinant as a sum over pairs of points (Lagrange's identity): no digits are lost in a difference. */
-    private static double determinant(double[] x, double[] y, double meanX, double meanY) {
+    private static double[] centred(double[] values) {
+        double mean = Arrays.stream(values).average().orElse(0);
+        return Arrays.stream(values).map(value -> value - mean).toArray();
+    }
+
+    private static double product(double[] one, double[] other) {
         double sum = 0;
-        for (int i = 0; i < x.length; i++) {
-            for (int j = 0; j < i; j++) {
-                double area = (x[i] - meanX) * (y[j] - meanY) - (x[j] - meanX) * (y[i] - meanY);
-                sum += area * area;
-            }
+        for (int i = 0; i < one.length; i++) {
+            sum += one[i] * other[i];
         }
         return sum;
     }

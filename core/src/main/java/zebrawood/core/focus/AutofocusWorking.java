@@ -70,8 +70,9 @@ final class AutofocusWorking {
     static AutofocusFinding finding(AutofocusReadings read, Tries tries, double through) {
         AutofocusFinding.Tolerances tolerances = tolerances(read);
         List<Integer> group = group(read, tries);
-        double correction =
-                -group.stream().mapToDouble(i -> offset(read, i) / group.size()).sum();
+        double correction = -group.stream()
+                .mapToDouble(i -> offset(read, tries, i) / group.size())
+                .sum();
         double spread = Math.sqrt(group.stream()
                         .mapToDouble(i -> 1.0 / read.stocks().get(i).tries())
                         .sum())
@@ -98,14 +99,14 @@ final class AutofocusWorking {
                 tolerances);
     }
 
-    private static double offset(AutofocusReadings read, int stock) {
-        return read.stocks().get(stock).mean() - read.referenceGapMm();
+    private static double offset(AutofocusReadings read, Tries tries, int stock) {
+        return tries.mean(stock) - read.referenceGapMm();
     }
 
     private static AutofocusFinding.Stock stock(
             AutofocusReadings read, Tries tries, int i, double correction, double through, double tolerance) {
         Stock stock = read.stocks().get(i);
-        double offset = offset(read, i);
+        double offset = offset(read, tries, i);
         double half = tries.offsetHalf(i);
         double left = offset + correction;
         double most = read.depthOfFocusMm() / 2;
@@ -137,10 +138,10 @@ final class AutofocusWorking {
             List<Integer> group = new ArrayList<>();
             double sum = 0;
             for (int other : tries.pooled()) {
-                double above = offset(read, other) - offset(read, from);
+                double above = offset(read, tries, other) - offset(read, tries, from);
                 if (other == from || Limits.atLeast(above, 0) && Limits.atMost(above, read.depthOfFocusMm() / 2)) {
                     group.add(other);
-                    sum += offset(read, other);
+                    sum += offset(read, tries, other);
                 }
             }
             double mean = Math.abs(sum / group.size());

@@ -55,17 +55,23 @@ record Peak(double seconds, OptionalDouble stdErrS, int samples) {
                 .map(curve -> new Peak(curve.vertex(), curve.vertexStdErr(), fitted));
     }
 
+    /** Running means, from sums of levels in shares of the largest, so that none outgrows a number. */
     private static double[] smoothed(List<Sample> samples) {
         int aside = samples.size() / SMOOTHED;
+        double largest = samples.stream()
+                .mapToDouble(sample -> Math.abs(sample.level()))
+                .max()
+                .orElse(0);
+        double unit = largest == 0 ? 1 : largest;
+        double[] sums = new double[samples.size() + 1];
+        for (int i = 0; i < samples.size(); i++) {
+            sums[i + 1] = sums[i] + samples.get(i).level() / unit;
+        }
         double[] smooth = new double[samples.size()];
         for (int i = 0; i < smooth.length; i++) {
             int from = Math.max(0, i - aside);
             int to = Math.min(smooth.length - 1, i + aside);
-            double sum = 0;
-            for (int j = from; j <= to; j++) {
-                sum += samples.get(j).level() / (to - from + 1);
-            }
-            smooth[i] = sum;
+            smooth[i] = unit * ((sums[to + 1] - sums[from]) / (to - from + 1));
         }
         return smooth;
     }

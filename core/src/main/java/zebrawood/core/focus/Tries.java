@@ -14,10 +14,14 @@ final class Tries {
 
     /** probability, over all stocks together, with which one that scatters alike is set aside */
     private static final double SET_ASIDE = 0.01;
+    /** so many stocks are summed one by one */
+    private static final int FEW = 100;
     /** most tries that anybody is asked for */
     private static final int MOST_TRIES = 200;
 
     private final AutofocusReadings read;
+    private final double[] means;
+    private final double[] squares;
     private final List<Boolean> own = new ArrayList<>();
     private final int degrees;
     private final double repeatability;
@@ -25,22 +29,40 @@ final class Tries {
     Tries(AutofocusReadings read) {
         this.read = read;
         List<Stock> stocks = read.stocks();
-        List<Stock> compared = stocks.stream()
-                .filter(stock -> stock.surface() != Surface.UNEVEN && stock.tries() > 1)
-                .toList();
-        for (Stock stock : stocks) {
-            own.add(stock.surface() == Surface.UNEVEN || scattersMore(stock, compared));
+        means = stocks.stream().mapToDouble(Stock::mean).toArray();
+        squares = stocks.stream().mapToDouble(Stock::squares).toArray();
+        Sum compared = Sum.NOTHING;
+        for (int i = 0; i < means.length; i++) {
+            compared = isCompared(stocks.get(i)) ? compared.with(i, this) : compared;
         }
-        int tries = 0;
-        double squares = 0;
-        for (int i = 0; i < stocks.size(); i++) {
-            if (!own.get(i)) {
-                tries += stocks.get(i).tries() - 1;
-                squares += stocks.get(i).squares();
-            }
+        Sum pooled = Sum.NOTHING;
+        for (int i = 0; i < means.length; i++) {
+            own.add(stocks.get(i).surface() == Surface.UNEVEN || scattersMore(i, compared));
+            pooled = own.get(i) ? pooled : pooled.with(i, this);
         }
-        degrees = tries;
-        repeatability = degrees == 0 ? Double.NaN : Math.sqrt(variance(squares / degrees));
+        degrees = pooled.degrees();
+        repeatability = degrees == 0 ? Double.NaN : Math.sqrt(variance(pooled.squares() / degrees));
+    }
+
+    /** Squares about their own means, and degrees of freedom, of some stocks. */
+    private record Sum(int stocks, double squares, int degrees) {
+        static final Sum NOTHING = new Sum(0, 0, 0);
+
+        Sum with(int stock, Tries tries) {
+            return new Sum(
+                    stocks + 1,
+                    squares + tries.squares[stock],
+                    degrees + tries.read.stocks().get(stock).tries() - 1);
+        }
+    }
+
+    private static boolean isCompared(Stock stock) {
+        return stock.surface() != Surface.UNEVEN && stock.tries() > 1;
+    }
+
+    /** Mean gap of a stock, mm. */
+    double mean(int stock) {
+        return means[stock];
     }
 
     private double variance(double seen) {
@@ -48,20 +70,21 @@ final class Tries {
         return Math.max(seen, error * error);
     }
 
-    private boolean scattersMore(Stock stock, List<Stock> compared) {
-        if (compared.size() < 2 || !compared.contains(stock)) {
+    /** Whether a stock scatters more than all the others together do. */
+    private boolean scattersMore(int stock, Sum compared) {
+        int tries = read.stocks().get(stock).tries();
+        if (compared.stocks() < 2 || !isCompared(read.stocks().get(stock))) {
             return false;
         }
-        double squares = 0;
-        int degreesOfRest = 0;
-        for (Stock other : compared) {
-            if (other != stock) {
-                squares += other.squares();
-                degreesOfRest += other.tries() - 1;
-            }
+        double rest = 0;
+        for (int i = 0; compared.stocks() <= FEW && i < means.length; i++) {
+            rest += i != stock && isCompared(read.stocks().get(i)) ? squares[i] : 0;
         }
-        double limit = Quantile.f(1 - SET_ASIDE / compared.size(), stock.tries() - 1, degreesOfRest);
-        return variance(stock.squares() / (stock.tries() - 1)) > limit * variance(squares / degreesOfRest);
+        // of many stocks one is no more than a small part: nothing is lost in the difference
+        rest = compared.stocks() <= FEW ? rest : Math.max(0, compared.squares() - squares[stock]);
+        int degreesOfRest = compared.degrees() - (tries - 1);
+        double limit = Quantile.f(1 - SET_ASIDE / compared.stocks(), tries - 1, degreesOfRest);
+        return variance(squares[stock] / (tries - 1)) > limit * variance(rest / degreesOfRest);
     }
 
     /** Whether a stock is judged by its own scatter. */
@@ -99,7 +122,7 @@ final class Tries {
     /** Standard deviation by which a stock is judged. */
     double scatter(int stock) {
         Stock tried = read.stocks().get(stock);
-        return isOwn(stock) ? Math.sqrt(variance(tried.squares() / (tried.tries() - 1))) : repeatability;
+        return isOwn(stock) ? Math.sqrt(variance(squares[stock] / (tried.tries() - 1))) : repeatability;
     }
 
     /** Half of the interval of a stock's offset, mm. */
@@ -135,12 +158,11 @@ final class Tries {
         }
         int all = pooled.stream().mapToInt(i -> read.stocks().get(i).tries()).sum();
         double mean = pooled.stream()
-                .mapToDouble(
-                        i -> read.stocks().get(i).mean() * read.stocks().get(i).tries() / all)
+                .mapToDouble(i -> means[i] * read.stocks().get(i).tries() / all)
                 .sum();
         double between = pooled.stream()
                 .mapToDouble(i -> {
-                    double off = read.stocks().get(i).mean() - mean;
+                    double off = means[i] - mean;
                     return read.stocks().get(i).tries() * off * off;
                 })
                 .sum();

@@ -40,6 +40,7 @@ final class ShimDrawer {
                 .mapToDouble(Double::doubleValue)
                 .toArray();
         add(thickFirst, 0, new double[mostPieces], 0);
+        stacks.sort(Comparator.comparingDouble(Stack::sum));
     }
 
     private void add(double[] thickFirst, int from, double[] pieces, int many) {
@@ -56,14 +57,34 @@ final class ShimDrawer {
 
     /** Thick to thin; empty where no shim at all is nearest. */
     List<Double> nearest(double thicknessMm) {
-        double least = stacks.stream()
-                .mapToDouble(stack -> Math.abs(stack.sum() - thicknessMm))
-                .min()
-                .orElseThrow();
-        Stack best = stacks.stream()
-                .filter(stack -> Math.abs(stack.sum() - thicknessMm) <= least + TIE)
-                .min(BETTER)
-                .orElseThrow();
-        return Arrays.stream(best.pieces()).boxed().toList();
+        int above = firstFrom(thicknessMm);
+        double least = Double.POSITIVE_INFINITY;
+        for (int i = Math.max(0, above - 1); i <= Math.min(above, stacks.size() - 1); i++) {
+            least = Math.min(least, Math.abs(stacks.get(i).sum() - thicknessMm));
+        }
+        Stack best = null;
+        for (int i = firstFrom(thicknessMm - least - TIE); i < stacks.size(); i++) {
+            Stack stack = stacks.get(i);
+            if (stack.sum() > thicknessMm + least + TIE) {
+                break;
+            }
+            best = best == null || BETTER.compare(stack, best) < 0 ? stack : best;
+        }
+        return best == null ? List.of() : Arrays.stream(best.pieces()).boxed().toList();
+    }
+
+    /** The first stack that comes to so much or more; how many there are where none does. */
+    private int firstFrom(double sum) {
+        int from = 0;
+        int to = stacks.size();
+        while (from < to) {
+            int middle = (from + to) >>> 1;
+            if (stacks.get(middle).sum() < sum) {
+                from = middle + 1;
+            } else {
+                to = middle;
+            }
+        }
+        return from;
     }
 }
