@@ -136,11 +136,17 @@ final class LadderCoverage {
                     ramp.bestGapMm().getAsDouble(),
                     ramp.bestGapHalfWidthMm(),
                     ramp.depthOfFocusMm(),
-                    Instant.EPOCH));
+                    Instant.EPOCH,
+                    Optional.empty()));
             ladder.bestGapMm()
                     .ifPresent(best -> schools.add(new FocusTable.School(
-                            "ladder", best, ladder.bestGapHalfWidthMm(), OptionalDouble.empty(), Instant.EPOCH)));
-            double best = FocusTable.of(schools, false).together().orElseThrow().bestGapMm();
+                            "ladder",
+                            best,
+                            ladder.bestGapHalfWidthMm(),
+                            OptionalDouble.empty(),
+                            Instant.EPOCH,
+                            Optional.empty())));
+            double best = FocusTable.of(schools).together().orElseThrow().bestGapMm();
             near += Math.abs(best - focus.bestGapMm()) <= focus.depthMm() / 4 ? 1 : 0;
         }
         double share = 100.0 * near / ended;

@@ -14,6 +14,7 @@ import zebrawood.core.evenness.NineReadings;
 import zebrawood.core.focus.RampFinding;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
+import zebrawood.core.motion.Setting;
 import zebrawood.core.pattern.Patterns;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
@@ -222,7 +223,7 @@ public final class NineBench extends FormBench<NineReadings, NineFinding> {
                 "the pieces",
                 "nine-places",
                 () -> Patterns.nine(bedX, bedY, inset, Math.min(PIECE_MM, inset)),
-                pattern -> ToBurn.inTheMiddle(pattern, place().plate(), powerS, speedMmMin)));
+                pattern -> Setting.inTheMiddle(pattern, place().plate(), powerS, speedMmMin)));
     }
 
     @Override

@@ -8,6 +8,7 @@ import javafx.scene.Node;
 import zebrawood.core.entry.Body;
 import zebrawood.core.focus.LadderFinding;
 import zebrawood.core.focus.LadderReadings;
+import zebrawood.core.motion.Setting;
 import zebrawood.core.pattern.Patterns;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
@@ -136,7 +137,7 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
                         "the squares",
                         "ladder",
                         () -> Patterns.ladder(gaps, SQUARE_MM, INTERVAL_MM),
-                        pattern -> ToBurn.inTheMiddle(pattern, place().plate(), powerS, speedMmMin)))
+                        pattern -> Setting.inTheMiddle(pattern, place().plate(), powerS, speedMmMin)))
                 : Optional.empty();
     }
 

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.core.procedure.Instruction;
+import zebrawood.core.reading.Limits;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Said;
 
@@ -20,6 +21,9 @@ import zebrawood.core.units.Said;
  */
 public record FocusTable(List<School> schools, Optional<Together> together, List<Doubt> doubts) {
 
+    /** an interval is never taken for narrower than a hand can set a gap, mm */
+    private static final double LEAST_HALF_MM = 0.001;
+
     /**
      * What one school found.
      *
@@ -28,29 +32,44 @@ public record FocusTable(List<School> schools, Optional<Together> together, List
      * @param halfWidthMm half of its 95 % interval; absent where it was only looked for in a quick way, or stated
      * @param depthOfFocusMm where it told that too
      * @param at when
+     * @param since what happened since then, after which the focus may lie elsewhere
      */
     public record School(
-            String name, double bestGapMm, OptionalDouble halfWidthMm, OptionalDouble depthOfFocusMm, Instant at) {
+            String name,
+            double bestGapMm,
+            OptionalDouble halfWidthMm,
+            OptionalDouble depthOfFocusMm,
+            Instant at,
+            Optional<String> since) {
 
         /** Whether its figure has an interval. */
         public boolean isProved() {
             return halfWidthMm.isPresent();
+        }
+
+        /** Whether nothing happened since. */
+        public boolean stands() {
+            return since.isEmpty();
+        }
+
+        double half() {
+            return Math.max(LEAST_HALF_MM, halfWidthMm.orElse(0));
         }
     }
 
     /** The schools that are proved, together: weighted mean and half of its 95 % interval, mm. */
     public record Together(double bestGapMm, double halfWidthMm) {}
 
-    /** What makes a figure doubtful. */
+    /** What makes a figure doubtful, the heaviest first. */
     public enum Doubt {
+        /** nothing but the maker's figure */
+        NOT_MEASURED,
+        /** the lens was out, or something else happened, since the newest of them */
+        CHANGED_SINCE,
         /** two schools differ by more than their errors allow */
         SCHOOLS_DISAGREE,
         /** no school has an interval */
-        NOT_PROVED,
-        /** the lens was out, or something else happened, since the newest of them */
-        CHANGED_SINCE,
-        /** nothing but the maker's figure */
-        NOT_MEASURED
+        NOT_PROVED
     }
 
     public FocusTable {
@@ -59,12 +78,11 @@ public record FocusTable(List<School> schools, Optional<Together> together, List
     }
 
     /**
-     * Brings schools together.
+     * Brings schools together. Those after which something happened count only where there is no other.
      *
      * @param found what each found; of one school the newest counts
-     * @param stale whether something happened since the newest of them after which it is to be measured again
      */
-    public static FocusTable of(List<School> found, boolean stale) {
+    public static FocusTable of(List<School> found) {
         List<School> newest = new ArrayList<>();
         for (School school : found.stream()
                 .sorted(Comparator.comparing(School::at).reversed())
@@ -73,51 +91,39 @@ public record FocusTable(List<School> schools, Optional<Together> together, List
                 newest.add(0, school);
             }
         }
+        List<School> standing = newest.stream().filter(School::stands).toList();
+        List<School> counted = standing.isEmpty() ? newest : standing;
         List<Doubt> doubts = new ArrayList<>();
         if (newest.isEmpty()) {
             doubts.add(Doubt.NOT_MEASURED);
         } else {
-            if (disagree(newest)) {
-                doubts.add(Doubt.SCHOOLS_DISAGREE);
-            }
-            if (newest.stream().noneMatch(School::isProved)) {
-                doubts.add(Doubt.NOT_PROVED);
-            }
-            if (stale) {
+            if (standing.isEmpty()) {
                 doubts.add(Doubt.CHANGED_SINCE);
             }
-        }
-        return new FocusTable(newest, together(newest), doubts);
-    }
-
-    private static boolean disagree(List<School> schools) {
-        for (School one : schools) {
-            for (School other : schools) {
-                if (one.isProved()
-                        && other.isProved()
-                        && Math.abs(one.bestGapMm() - other.bestGapMm())
-                                > Math.hypot(
-                                        one.halfWidthMm().getAsDouble(),
-                                        other.halfWidthMm().getAsDouble())) {
-                    return true;
-                }
+            if (!apart(counted).isEmpty()) {
+                doubts.add(Doubt.SCHOOLS_DISAGREE);
+            }
+            if (counted.stream().noneMatch(School::isProved)) {
+                doubts.add(Doubt.NOT_PROVED);
             }
         }
-        return false;
+        return new FocusTable(newest, together(counted), doubts);
     }
 
     private static Optional<Together> together(List<School> schools) {
         double weights = 0;
         double sum = 0;
         for (School school : schools) {
-            double half = school.halfWidthMm().orElse(0);
-            if (half > 0) {
-                double weight = 1 / (half * half);
-                weights += weight;
-                sum += weight * school.bestGapMm();
-            }
+            double weight = school.isProved() ? 1 / (school.half() * school.half()) : 0;
+            weights += weight;
+            sum += weight * school.bestGapMm();
         }
         return weights > 0 ? Optional.of(new Together(sum / weights, Math.sqrt(1 / weights))) : Optional.empty();
+    }
+
+    /** The heaviest doubt. */
+    public Optional<Doubt> doubt() {
+        return doubts.stream().findFirst();
     }
 
     /** The depth of focus that some school told, mm. */
@@ -129,17 +135,15 @@ public record FocusTable(List<School> schools, Optional<Together> together, List
                 .orElse(OptionalDouble.empty());
     }
 
-    /** The two that differ most, in half widths of their difference; only where schools disagree. */
-    private List<School> apart() {
+    /** The two that differ most, in half widths of their difference; none where their errors allow it. */
+    private static List<School> apart(List<School> schools) {
         List<School> worst = List.of();
-        double most = 0;
+        double most = 1;
         for (School one : schools) {
             for (School other : schools) {
                 if (one.isProved() && other.isProved() && one.bestGapMm() < other.bestGapMm()) {
-                    double half = Math.hypot(
-                            one.halfWidthMm().getAsDouble(), other.halfWidthMm().getAsDouble());
-                    double apart = (other.bestGapMm() - one.bestGapMm()) / Math.max(half, 1e-9);
-                    if (apart > most) {
+                    double apart = (other.bestGapMm() - one.bestGapMm()) / Math.hypot(one.half(), other.half());
+                    if (!Limits.atMost(apart, most)) {
                         most = apart;
                         worst = List.of(one, other);
                     }
@@ -155,9 +159,13 @@ public record FocusTable(List<School> schools, Optional<Together> together, List
             return Instruction.of("gap", Said.of("Burn a ramp line: nobody has measured the best gap yet."));
         } else if (doubts.contains(Doubt.CHANGED_SINCE)) {
             return Instruction.of("gap", Said.of("Burn a ramp line again before you trust this gap."))
-                    .byHand(Said.of("Something happened since after which the focus may lie elsewhere."));
+                    .byHand(Said.of("Since it was measured: "
+                            + Said.quoted(
+                                    schools.get(schools.size() - 1).since().orElse("something happened"))
+                            + ". The focus may lie elsewhere now."));
         } else if (doubts.contains(Doubt.SCHOOLS_DISAGREE)) {
-            List<School> two = apart();
+            List<School> two = apart(schools.stream().filter(School::stands).toList());
+            two = two.isEmpty() ? apart(schools) : two;
             return Instruction.of(
                             "gap",
                             Said.of(
@@ -174,7 +182,7 @@ public record FocusTable(List<School> schools, Optional<Together> together, List
         double best = together.orElseThrow().bestGapMm();
         return Instruction.of("gap", Said.of("Set the gap to {0}.", Amount.mm(best, best > 50 ? 1 : 2)))
                 .byHand(Said.of(
-                        schools.size() == 1
+                        schools.stream().filter(School::stands).count() == 1
                                 ? "One school alone says so. A short ladder beside it would be a second witness."
                                 : "All schools that were asked agree within their errors."));
     }

@@ -37,16 +37,12 @@ public final class MotionText {
                 text.append("M5\nM0\n");
             }
             for (Line line : part.lines()) {
-                text.append("G0 X")
-                        .append(x(setting, line.fromXMm()))
-                        .append(" Y")
-                        .append(y(setting, line.fromYMm()));
-                text.append("\nM3 S").append(number(setting.powerS()));
-                text.append("\nG1 X")
-                        .append(x(setting, line.toXMm()))
-                        .append(" Y")
-                        .append(y(setting, line.toYMm()));
-                text.append(" F").append(number(setting.speedMmMin())).append("\nM5\n");
+                text.append("G0 X").append(x(setting, line.fromXMm()));
+                text.append(" Y").append(y(setting, line.fromYMm()));
+                text.append("\nM3 S0\nG1 X").append(x(setting, line.toXMm()));
+                text.append(" Y").append(y(setting, line.toYMm()));
+                text.append(" F").append(number(setting.speedMmMin()));
+                text.append(" S").append(number(setting.powerS())).append("\nM5\n");
             }
         }
         return text.append("M5\nM2\n").toString();

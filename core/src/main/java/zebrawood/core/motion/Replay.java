@@ -32,7 +32,7 @@ public record Replay(double burned, double travelled, List<Move> moves, List<Fau
         ON_WHILE_TRAVELLING("the laser is on while the head travels"),
         ON_AT_A_STOP("the laser is on while the machine waits"),
         ON_AT_THE_END("the laser is on at the end"),
-        TOO_STRONG("more than full power"),
+        TOO_STRONG("more than full power, or less than none"),
         NO_SPEED("a burning move without a speed");
 
         private final String words;
@@ -71,6 +71,8 @@ public record Replay(double burned, double travelled, List<Move> moves, List<Fau
 
     /** The state of a machine while it reads. */
     private static final class Run {
+        private static final int DWELL = 4;
+
         private final double bedX;
         private final double bedY;
         private final double full;
@@ -111,8 +113,11 @@ public record Replay(double burned, double travelled, List<Move> moves, List<Fau
                     case 'Y' -> toY = word.number() * unit;
                     case 'F' -> speed = word.number() * unit;
                     case 'S' -> power(number, word.number());
-                    case 'G' -> mode(number, word.number());
+                    case 'G' -> waits |= mode(number, word.number());
                     case 'M' -> waits |= command(number, word.number());
+                    case 'P' -> {
+                        // how long it waits
+                    }
                     default -> faults.add(new Fault(number, Kind.NOT_UNDERSTOOD));
                 }
             }
@@ -171,8 +176,11 @@ public record Replay(double burned, double travelled, List<Move> moves, List<Fau
             }
         }
 
-        private void mode(int number, double code) {
-            if (code == 0 || code == 1) {
+        /** Whether the machine waits for it. */
+        private boolean mode(int number, double code) {
+            if (code == DWELL) {
+                return true;
+            } else if (code == 0 || code == 1) {
                 burning = code == 1;
             } else if (code == 20 || code == 21) {
                 unit = code == 20 ? 25.4 : 1;
@@ -181,6 +189,7 @@ public record Replay(double burned, double travelled, List<Move> moves, List<Fau
             } else {
                 faults.add(new Fault(number, Kind.NOT_UNDERSTOOD));
             }
+            return false;
         }
 
         /** Whether the machine waits after it. */

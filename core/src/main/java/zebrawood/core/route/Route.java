@@ -124,6 +124,7 @@ public final class Route {
                         .plusDays(procedure.recheckDays(history.plate()).orElse(card.recheckDays())));
         Optional<StopStatus.Needed> needed = needed(card, history, gate);
         Optional<CountedReading> proved = proved(procedure, history);
+        Optional<Entry> change = last.flatMap(reading -> madeStaleBy(card, reading, history));
         StopState state;
         String note = "";
         if (needed.isPresent()) {
@@ -133,7 +134,6 @@ public final class Route {
             state = card.isAwaited() ? StopState.OPEN : StopState.OFFERED;
         } else {
             Verdict verdict = last.get().verdict();
-            Optional<Entry> change = madeStaleBy(card, last.get(), history);
             boolean late =
                     verdict.satisfies() && due.isPresent() && today(now, zone).isAfter(due.get());
             state = change.isPresent() || late ? StopState.DUE : StopState.of(verdict);
@@ -147,7 +147,14 @@ public final class Route {
             }
         }
         return new StopStatus(
-                procedure, state, note.isEmpty() ? Optional.empty() : Optional.of(note), last, proved, due, needed);
+                procedure,
+                state,
+                note.isEmpty() ? Optional.empty() : Optional.of(note),
+                last,
+                proved,
+                due,
+                needed,
+                change);
     }
 
     /**

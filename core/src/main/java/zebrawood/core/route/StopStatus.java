@@ -18,6 +18,7 @@ import zebrawood.core.units.Said;
  * @param proved the reading before it whose figure still stands, where the newest is unclear or a quick one
  * @param due the day on which it is due again, where it has passed
  * @param needed what has to come first, where it is shut
+ * @param changed what happened since its newest reading that makes it stale, whatever its state is
  */
 public record StopStatus(
         Procedure<?, ?> procedure,
@@ -26,7 +27,8 @@ public record StopStatus(
         Optional<CountedReading> reading,
         Optional<CountedReading> proved,
         Optional<LocalDate> due,
-        Optional<Needed> needed) {
+        Optional<Needed> needed,
+        Optional<Entry> changed) {
 
     /** What has to come first: a stop by its id, {@code first-light} for the gate, and its title. */
     public record Needed(String stop, String title) {}

@@ -89,6 +89,7 @@ class MotionTextTest {
                 G1 X400
                 hello
                 M0
+                G4 P2
                 G1 X20 Y20 F600
                 """;
         Replay replay = Replay.of(text, 300, 200, 1000);
@@ -100,7 +101,8 @@ class MotionTextTest {
                         new Replay.Fault(4, Kind.NO_SPEED),
                         new Replay.Fault(5, Kind.NOT_UNDERSTOOD),
                         new Replay.Fault(6, Kind.ON_AT_A_STOP),
-                        new Replay.Fault(8, Kind.ON_AT_THE_END));
+                        new Replay.Fault(7, Kind.ON_AT_A_STOP),
+                        new Replay.Fault(9, Kind.ON_AT_THE_END));
         assertThat(replay.moves()).hasSize(3);
     }
 

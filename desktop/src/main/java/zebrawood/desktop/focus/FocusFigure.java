@@ -87,15 +87,16 @@ final class FocusFigure {
         pen.text(left - 14, y - 1, school.name(), Lettering.TEXT_BOLD, Tone.INK, Anchor.END);
         pen.text(left - 14, y + 16, DAY.format(day.apply(school.at())), Lettering.CAPTION, Tone.QUIET, Anchor.END);
         double at = x.at(school.bestGapMm());
+        Tone tone = school.stands() ? Tone.READING : Tone.QUIET;
         if (school.isProved()) {
             double half = x.length(school.halfWidthMm().getAsDouble());
-            Stroke bar = Stroke.of(Tone.READING, 2.4);
+            Stroke bar = Stroke.of(tone, 2.4);
             pen.line(at - half, y, at + half, y, bar);
             pen.line(at - half, y - 7, at - half, y + 7, bar);
             pen.line(at + half, y - 7, at + half, y + 7, bar);
-            pen.circle(at, y, 6, Tone.READING);
+            pen.circle(at, y, 6, tone);
         } else {
-            pen.stroke(Path.circle(at, y, 6), Stroke.of(Tone.READING, 2.4));
+            pen.stroke(Path.circle(at, y, 6), Stroke.of(tone, 2.4));
         }
     }
 }

@@ -36,9 +36,6 @@ public final class FocusPage extends HBox implements FramedPage {
             Doubt.CHANGED_SINCE, "CHANGED SINCE",
             Doubt.SCHOOLS_DISAGREE, "SCHOOLS DISAGREE",
             Doubt.NOT_PROVED, "NOT PROVED");
-    /** the heaviest first */
-    private static final List<Doubt> WEIGHT =
-            List.of(Doubt.NOT_MEASURED, Doubt.CHANGED_SINCE, Doubt.SCHOOLS_DISAGREE, Doubt.NOT_PROVED);
 
     private final Desk desk;
     private final Navigator navigator;
@@ -89,7 +86,7 @@ public final class FocusPage extends HBox implements FramedPage {
                         at -> desk.local(at).toLocalDate(),
                         units),
                 inWords(table, units));
-        Optional<Doubt> doubt = WEIGHT.stream().filter(table.doubts()::contains).findFirst();
+        Optional<Doubt> doubt = table.doubt();
         StopState shape = doubt.map(heaviest -> heaviest == Doubt.NOT_MEASURED ? StopState.OPEN : StopState.UNCLEAR)
                 .orElse(StopState.PASSED);
         Instruction next = table.next();

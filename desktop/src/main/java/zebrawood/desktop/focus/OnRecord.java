@@ -4,13 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import zebrawood.core.entry.Body;
+import zebrawood.core.entry.Entry;
 import zebrawood.core.focus.FocusTable;
 import zebrawood.core.focus.LadderFinding;
 import zebrawood.core.focus.RampFinding;
 import zebrawood.core.focus.SweepFinding;
 import zebrawood.core.route.CountedReading;
 import zebrawood.core.route.MachineStatus;
-import zebrawood.core.route.StopState;
 import zebrawood.core.route.StopStatus;
 
 /** What a machine has on record of its best gap. */
@@ -21,15 +22,10 @@ final class OnRecord {
     /** Of each school the reading whose figure stands. */
     static FocusTable of(MachineStatus machine) {
         List<FocusTable.School> found = new ArrayList<>();
-        boolean stale = false;
         for (StopStatus stop : machine.stops()) {
-            Optional<FocusTable.School> school = stop.standing().flatMap(reading -> school(stop, reading));
-            if (school.isPresent()) {
-                found.add(school.get());
-                stale |= stop.state() == StopState.DUE && stop.card().id().equals("focus-ramp");
-            }
+            stop.standing().flatMap(reading -> school(stop, reading)).ifPresent(found::add);
         }
-        return FocusTable.of(found, stale);
+        return FocusTable.of(found);
     }
 
     private static Optional<FocusTable.School> school(StopStatus stop, CountedReading reading) {
@@ -41,7 +37,12 @@ final class OnRecord {
                         gap.best(),
                         gap.half(),
                         gap.depth(),
-                        reading.entry().stamp().at()));
+                        reading.entry().stamp().at(),
+                        stop.changed().map(OnRecord::what)));
+    }
+
+    private static String what(Entry happened) {
+        return ((Body.Happened) happened.body()).change().words();
     }
 
     /** A best gap, half of its interval, and the depth of focus, as far as a finding tells them. */

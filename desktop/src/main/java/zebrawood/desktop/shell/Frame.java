@@ -90,7 +90,8 @@ final class Frame extends BorderPane {
 
     /** How much room there is for a page, px. */
     Dimension2D room() {
-        return new Dimension2D(getScene().getWidth() - PLACES, getScene().getHeight() - PLATE_BAR - FOOT);
+        Dimension2D window = Fitted.room(getScene().getWidth(), getScene().getHeight());
+        return new Dimension2D(window.getWidth() - PLACES, window.getHeight() - PLATE_BAR - FOOT);
     }
 
     void otherLengths() {

@@ -49,7 +49,7 @@ public final class Shell implements Navigator {
     private final Desk desk;
     private final String shopName;
     private final Scene scene;
-    private final StackPane root;
+    private final Fitted root;
     private final Frame frame;
     private final Consumer<Window.Next> elsewhere;
     private final Commands commands;
@@ -67,7 +67,7 @@ public final class Shell implements Navigator {
         this.desk = desk;
         this.shopName = shopName;
         this.scene = scene;
-        root = (StackPane) scene.getRoot();
+        root = (Fitted) scene.getRoot();
         commands = new Commands(desk, this);
         frame = new Frame(
                 desk,
@@ -85,7 +85,7 @@ public final class Shell implements Navigator {
                 .addAll(
                         desk.ground().get().stylesheet(),
                         Ground.class.getResource("frame.css").toExternalForm());
-        root.getChildren().add(frame);
+        root.inside().getChildren().add(frame);
         desk.ground().addListener((value, old, now) -> scene.getStylesheets().set(0, now.stylesheet()));
         desk.units().addListener((value, old, now) -> page.ifPresent(FramedPage::refresh));
         desk.onTold(this::tell);
@@ -369,7 +369,7 @@ public final class Shell implements Navigator {
         });
         StackPane.setAlignment(sheet, Pos.CENTER);
         veil = Optional.of(over);
-        root.getChildren().add(over);
+        root.inside().getChildren().add(over);
         frame.setDisable(true);
         Platform.runLater(() -> {
             Node field = sheet.lookup(".text-field");
@@ -383,7 +383,7 @@ public final class Shell implements Navigator {
 
     @Override
     public void closeOverlay() {
-        veil.ifPresent(root.getChildren()::remove);
+        veil.ifPresent(root.inside().getChildren()::remove);
         veil = Optional.empty();
         frame.setDisable(false);
         before.ifPresent(Node::requestFocus);

@@ -9,7 +9,6 @@ import java.util.concurrent.TimeoutException;
 import javafx.application.Platform;
 import javafx.geometry.Rectangle2D;
 import javafx.scene.Scene;
-import javafx.scene.layout.StackPane;
 import javafx.stage.Screen;
 import javafx.stage.Stage;
 import zebrawood.desktop.desk.Desk;
@@ -42,12 +41,11 @@ public final class Window {
         double width = Math.min(screen.getWidth(), kept.number("width").orElse(WIDTH));
         double height = Math.min(screen.getHeight(), kept.number("height").orElse(HEIGHT));
         stage.setTitle("Zebrawood, " + shopName);
-        stage.setScene(
-                new Scene(new StackPane(), width, height, desk.look().get().paint(Tone.GROUND)));
+        stage.setScene(new Scene(new Fitted(), width, height, desk.look().get().paint(Tone.GROUND)));
         kept.number("x").ifPresent(x -> stage.setX(Math.max(0, Math.min(x, screen.getMaxX() - 200))));
         kept.number("y").ifPresent(y -> stage.setY(Math.max(0, Math.min(y, screen.getMaxY() - 200))));
-        stage.setMinWidth(Math.min(1000, screen.getWidth()));
-        stage.setMinHeight(Math.min(660, screen.getHeight()));
+        stage.setMinWidth(Math.min(Fitted.LEAST_WIDTH, screen.getWidth()));
+        stage.setMinHeight(Math.min(Fitted.LEAST_HEIGHT, screen.getHeight()));
         stage.setOnCloseRequest(event -> close());
         // an empty window first: others read styles and fonts while the desktop makes it
         stage.show();

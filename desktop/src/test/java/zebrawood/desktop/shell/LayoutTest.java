@@ -19,6 +19,7 @@ import javafx.scene.control.ScrollBar;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.text.Text;
+import javafx.stage.Stage;
 import javafx.stage.Window;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -36,11 +37,19 @@ class LayoutTest {
 
     private static final double TOUCH = 2;
 
-    /** Whether a window is so large; where it is not, it is asked for again, as its first size may come late. */
+    /**
+     * Whether a window and what it shows are so large; where they are not, it is asked for again, as a size that was
+     * asked for earlier may come late.
+     */
     private static boolean sized(Window window, double width, double height) {
         return Seat.onScreen(() -> {
-            boolean so = window.getWidth() == width && window.getHeight() == height;
+            boolean so = window.getWidth() == width
+                    && window.getHeight() == height
+                    && window.getScene().getWidth() == width
+                    && window.getScene().getHeight() == height;
             if (!so) {
+                ((Stage) window).setMinWidth(0);
+                ((Stage) window).setMinHeight(0);
                 window.setWidth(width);
                 window.setHeight(height);
             }
@@ -59,8 +68,6 @@ class LayoutTest {
                 seat.desk.ground().set(ground);
                 return null;
             });
-            seat.until(
-                    "the window is so large", () -> sized(seat.shell().scene().getWindow(), width, height));
             seat.stop("Wren", "site-climate").stop("Wren", "site-access");
             List<String> wrong = new ArrayList<>();
             int seen = 0;
@@ -69,13 +76,13 @@ class LayoutTest {
                 for (StopStatus stop : machine.stops()) {
                     String where = machine.plate().name() + ", " + stop.card().title();
                     seat.stop(machine.plate().name(), stop.card().id());
-                    wrong.addAll(look(seat, where));
+                    wrong.addAll(look(seat, where, width, height));
                     if (height >= 800 && bounds(seat.find(last(machine))).getHeight() < 30) {
                         wrong.add(where + ": the Route has to be scrolled");
                     }
                     if (seat.has("again")) {
                         seat.fire("again");
-                        wrong.addAll(look(seat, where + ", measuring"));
+                        wrong.addAll(look(seat, where + ", measuring", width, height));
                     }
                     seen++;
                 }
@@ -91,7 +98,8 @@ class LayoutTest {
         return "phase-" + card.phase().name().toLowerCase(Locale.ROOT);
     }
 
-    private static List<String> look(Seat seat, String where) {
+    private static List<String> look(Seat seat, String where, double width, double height) {
+        seat.until("the window is so large", () -> sized(seat.shell().scene().getWindow(), width, height));
         // what was put off until later, as a column that grows narrow, is done first
         seat.until("all is done", seat.desk::isIdle);
         for (int rounds = 0; rounds < 3; rounds++) {
