@@ -44,7 +44,7 @@ public final class HeatBench extends FormBench<HeatReadings, HeatFinding> {
                     .needed(),
             Field.amount(OUTPUT, "optical output", Quantity.POWER).needed(),
             Field.amount("flowLMin", "flow", Quantity.FLOW).needed().anew(),
-            Field.amount(START, "inlet temperature at start", Quantity.TEMPERATURE)
+            Field.amount(START, "inlet at start", Quantity.TEMPERATURE)
                     .needed()
                     .anew(),
             Field.amount("maxC", "outlet, at the most", Quantity.TEMPERATURE).needed(),
