@@ -75,7 +75,7 @@ public final class ExtractionBench extends FormBench<ExtractionReadings, Extract
                             .empty("none")
                             .anew(),
                     Field.amount("port.diameterMm", "port, bore", Quantity.LENGTH),
-                    Field.amount("minTransportMs", "least duct speed", Quantity.SPEED)
+                    Field.amount("minTransportMs", "least speed", Quantity.SPEED)
                             .usually(new Amount(Quantity.SPEED, 10, 0)),
                     Field.pairs(
                                     FAN,
