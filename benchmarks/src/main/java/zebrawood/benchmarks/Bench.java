@@ -17,7 +17,7 @@ public final class Bench {
         boolean kept;
         switch (word) {
             case "alignment" -> kept = Alignment.run(words);
-            case "focus" -> kept = FocusCoverage.run() & LadderCoverage.run() & SoundSteps.run();
+            case "focus" -> kept = FocusCoverage.run() & LadderCoverage.run() & PictureWidths.run() & SoundSteps.run();
             case "levelling" -> kept = Levelling.run();
             case "solve" -> kept = HostileLines.run();
             case "bundle" -> kept = BundleTrip.run(words);

@@ -34,7 +34,8 @@ final class SoundSteps {
             List<Double> gaps = new ArrayList<>();
             int nearest = 0;
             for (int j = 0; j < count; j++) {
-                gaps.add(focus.bestGapMm() + (j - (count - 1) / 2.0 + random.nextDouble() - 0.5) * focus.rayleighMm() / 2);
+                gaps.add(focus.bestGapMm()
+                        + (j - (count - 1) / 2.0 + random.nextDouble() - 0.5) * focus.rayleighMm() / 2);
                 nearest = focus.widthMm(gaps.get(j)) < focus.widthMm(gaps.get(nearest)) ? j : nearest;
             }
             PretendSound.Run run = new PretendSound(
@@ -74,7 +75,9 @@ final class SoundSteps {
         for (int i = 0; i < 10; i++) {
             gaps.add(focus.bestGapMm() + i - 5.0);
         }
-        byte[] wav = new PretendSound(OVER_NOISE_DB, 48_000, 16).of(focus, gaps, 58, random).wav();
+        byte[] wav = new PretendSound(OVER_NOISE_DB, 48_000, 16)
+                .of(focus, gaps, 58, random)
+                .wav();
         long best = Long.MAX_VALUE;
         double length = 0;
         for (int i = 0; i < 3; i++) {
@@ -84,7 +87,10 @@ final class SoundSteps {
             length = sound.lengthS();
             best = steps.isEmpty() ? best : Math.min(best, System.nanoTime() - began);
             System.out.printf(
-                    Locale.ROOT, "%.0f s of sound at 48 kHz read in %.2f s%n", length, (System.nanoTime() - began) / 1e9);
+                    Locale.ROOT,
+                    "%.0f s of sound at 48 kHz read in %.2f s%n",
+                    length,
+                    (System.nanoTime() - began) / 1e9);
         }
         return best < 2e9;
     }

@@ -13,6 +13,8 @@ import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.event.Event;
+import javafx.event.EventType;
+import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
@@ -24,6 +26,7 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
 import org.testfx.api.FxRobot;
 import zebrawood.kit.view.DrawingSurface;
 import zebrawood.kit.view.FileDialogs;
@@ -129,6 +132,40 @@ public abstract class Hands<S extends Hands<S>> {
 
     public S enter() {
         return press(KeyCode.ENTER);
+    }
+
+    /** Presses the mouse at a place of something, px from its upper left corner, and lets it go. */
+    public S pressAt(String id, double x, double y) {
+        onScreen(() -> {
+            Node over = find(id);
+            Event.fireEvent(over, mouse(MouseEvent.MOUSE_PRESSED, over, x, y));
+            Event.fireEvent(over, mouse(MouseEvent.MOUSE_RELEASED, over, x, y));
+            return null;
+        });
+        return me();
+    }
+
+    private static MouseEvent mouse(EventType<MouseEvent> type, Node over, double x, double y) {
+        Point2D at = over.localToScene(x, y);
+        return new MouseEvent(
+                type,
+                at.getX(),
+                at.getY(),
+                0,
+                0,
+                MouseButton.PRIMARY,
+                1,
+                false,
+                false,
+                false,
+                false,
+                true,
+                false,
+                false,
+                true,
+                false,
+                true,
+                null);
     }
 
     /** Presses the mouse on a part of the window, moves it sideways by so many px, and lets it go. */

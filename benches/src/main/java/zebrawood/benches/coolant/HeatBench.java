@@ -44,9 +44,7 @@ public final class HeatBench extends FormBench<HeatReadings, HeatFinding> {
                     .needed(),
             Field.amount(OUTPUT, "optical output", Quantity.POWER).needed(),
             Field.amount("flowLMin", "flow", Quantity.FLOW).needed().anew(),
-            Field.amount(START, "inlet at start", Quantity.TEMPERATURE)
-                    .needed()
-                    .anew(),
+            Field.amount(START, "inlet at start", Quantity.TEMPERATURE).needed().anew(),
             Field.amount("maxC", "outlet, at the most", Quantity.TEMPERATURE).needed(),
             Field.amount("minC", "inlet, at the least", Quantity.TEMPERATURE).usually(Amount.celsius(10, 0)),
             Field.amount("dewPointC", "dew point of the room", Quantity.TEMPERATURE)

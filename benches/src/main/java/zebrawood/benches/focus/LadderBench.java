@@ -1,11 +1,19 @@
 package zebrawood.benches.focus;
 
+import java.io.File;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import javafx.scene.Node;
+import javafx.scene.control.Hyperlink;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.VBox;
 import zebrawood.core.entry.Body;
+import zebrawood.core.entry.NewAttachment;
 import zebrawood.core.focus.LadderFinding;
 import zebrawood.core.focus.LadderReadings;
 import zebrawood.core.motion.Setting;
@@ -23,6 +31,7 @@ import zebrawood.kit.form.Draft;
 import zebrawood.kit.form.Field;
 import zebrawood.kit.form.FieldList;
 import zebrawood.kit.form.Worksheet;
+import zebrawood.kit.view.FileDialogs;
 
 /** Squares burned at several gaps, a row each: the gap and the score. */
 public final class LadderBench extends FormBench<LadderReadings, LadderFinding> {
@@ -70,6 +79,7 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
                     Field.amount("gapMm", "gap", Quantity.LENGTH).anew(),
                     Field.amount("score", "score", Quantity.PLAIN).anew());
 
+    private final List<NewAttachment> kept = new ArrayList<>();
     private Optional<Double> powerS = Optional.empty();
     private Optional<Double> speedMmMin = Optional.empty();
 
@@ -124,6 +134,70 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
         return LadderFigure.of(now.finding(), units);
     }
 
+    @Override
+    public boolean takesFiles() {
+        return true;
+    }
+
+    /** A recording of the run: its levels become the scores. */
+    @Override
+    public Optional<String> take(File file) {
+        if (!file.getName().toLowerCase(Locale.ROOT).endsWith(".wav")) {
+            return Optional.of("scores are read off a recording of the run, saved as WAV");
+        }
+        List<Integer> rows = rowsWithGap();
+        if (rows.size() < 3) {
+            return Optional.of("type the gaps of the squares first, in the order in which they were burned");
+        }
+        new SoundPane(
+                        place().workplace(),
+                        covered(),
+                        rows.stream()
+                                .map(row -> "gap " + text("steps[" + row + "].gapMm"))
+                                .toList(),
+                        (levels, recording) -> heard(rows, levels, recording))
+                .open(file);
+        return Optional.empty();
+    }
+
+    private List<Integer> rowsWithGap() {
+        return IntStream.range(0, MOST_STEPS)
+                .filter(row -> !text("steps[" + row + "].gapMm").isEmpty())
+                .boxed()
+                .toList();
+    }
+
+    private void heard(List<Integer> rows, List<Double> levels, NewAttachment recording) {
+        Map<String, Draft.Text> typed = new HashMap<>();
+        for (int i = 0; i < rows.size(); i++) {
+            Draft.put(typed, "steps[" + rows.get(i) + "].score", String.format(Locale.ROOT, "%.1f", levels.get(i)));
+        }
+        Draft.put(typed, SCHOOL, "sound");
+        Draft.put(typed, BETTER, "higher");
+        place().draft().typeAll(typed);
+        kept.clear();
+        kept.add(recording);
+        place().workplace()
+                .tell("The level of each square stands in its row. The recording goes along with the entry.");
+    }
+
+    @Override
+    public List<NewAttachment> attachments() {
+        return text(SCHOOL).equals("sound") ? List.copyOf(kept) : List.of();
+    }
+
+    private Node ofRecording() {
+        Hyperlink read = new Hyperlink("Read a recording");
+        read.setId("read-recording");
+        read.setTooltip(new Tooltip("A WAV of the whole run: the level of each square becomes its score."));
+        read.setOnAction(event -> FileDialogs.toOpen(read.getScene()).stream()
+                .findFirst()
+                .flatMap(file -> take(file.toFile()))
+                .ifPresent(why ->
+                        place().workplace().tell(Character.toUpperCase(why.charAt(0)) + why.substring(1) + ".")));
+        return read;
+    }
+
     /** The squares of the next ladder where there is one, else about the maker's gap. */
     @Override
     public Optional<Node> otherSchool(Showing<LadderReadings, LadderFinding> now) {
@@ -131,18 +205,26 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
             double middle = Math.max(2, GapKnown.makersMm(place()).orElse(7));
             return List.of(middle - 2, middle - 1, middle, middle + 1, middle + 2);
         });
-        return now.measuring() || now.finding().isPresent()
-                ? Optional.of(ToBurn.link(
-                        place().workplace(),
-                        "the squares",
-                        "ladder",
-                        () -> Patterns.ladder(gaps, SQUARE_MM, INTERVAL_MM),
-                        pattern -> Setting.inTheMiddle(pattern, place().plate(), powerS, speedMmMin)))
-                : Optional.empty();
+        if (!now.measuring() && now.finding().isEmpty()) {
+            return Optional.empty();
+        }
+        Node burn = ToBurn.link(
+                place().workplace(),
+                "the squares",
+                "ladder",
+                () -> Patterns.ladder(gaps, SQUARE_MM, INTERVAL_MM),
+                pattern -> Setting.inTheMiddle(pattern, place().plate(), powerS, speedMmMin));
+        return Optional.of(now.measuring() ? new VBox(ofRecording(), burn) : burn);
     }
 
     @Override
     public String next() {
-        return form().filledRows().size() < 3 ? "Burn squares at five gaps or more, then score each." : super.next();
+        if (form().filledRows().size() < 3) {
+            return "Burn squares at five gaps or more, then score each.";
+        }
+        return rowsWithGap().stream()
+                        .anyMatch(row -> text("steps[" + row + "].score").isEmpty())
+                ? "Score each square, or read a recording of the run."
+                : super.next();
     }
 }

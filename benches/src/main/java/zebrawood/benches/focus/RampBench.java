@@ -1,5 +1,8 @@
 package zebrawood.benches.focus;
 
+import java.io.File;
+import java.nio.file.Files;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -15,6 +18,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import zebrawood.core.entry.Body;
+import zebrawood.core.entry.NewAttachment;
 import zebrawood.core.focus.RampFinding;
 import zebrawood.core.focus.RampPlan;
 import zebrawood.core.focus.RampReadings;
@@ -29,6 +33,9 @@ import zebrawood.kit.form.Field;
 import zebrawood.kit.form.FieldList;
 import zebrawood.kit.form.ReadingField;
 import zebrawood.kit.form.Worksheet;
+import zebrawood.kit.view.Covered;
+import zebrawood.kit.view.FileDialogs;
+import zebrawood.kit.view.Thumbnail;
 import zebrawood.kit.view.Words;
 
 /** A ramp line: gap, run and rise typed where they stand on the plate, widths on the line in the order measured. */
@@ -60,6 +67,8 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
     private final Draft draft;
     private final RampPlan plan;
     private final RampView view;
+    private final Covered covered;
+    private final List<NewAttachment> kept = new ArrayList<>();
 
     public RampBench(BenchPlace place) {
         this.place = place;
@@ -71,6 +80,7 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
                 .orElse(7);
         this.plan = RampPlan.about(gap, plate.family());
         this.view = new RampView(place, plan);
+        this.covered = new Covered(view);
     }
 
     /** The name of a width's field. */
@@ -92,7 +102,56 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
 
     @Override
     public Node view() {
-        return view;
+        return covered;
+    }
+
+    @Override
+    public boolean takesFiles() {
+        return true;
+    }
+
+    /** A picture of the burned plate: the widths of the line are read off it. */
+    @Override
+    public Optional<String> take(File file) {
+        if (!Thumbnail.isNamedLikeOne(file.getName())) {
+            return Optional.of("widths are read off a picture of the plate: a JPEG or a PNG");
+        }
+        Optional<Double> run = Worksheet.of(draft).amount(RUN, Quantity.LENGTH).filter(mm -> mm > 0);
+        if (run.isEmpty()) {
+            return Optional.of("type the run of the ramp first: it says where widths are read");
+        }
+        int places = places(draft);
+        List<Double> placesMm = new ArrayList<>();
+        for (int i = 0; i < places; i++) {
+            placesMm.add(RampPlan.placeMm(i, places, run.get()));
+        }
+        new PlatePane(place.workplace(), covered, placesMm, (widths, errorMm) -> seen(file, widths, errorMm))
+                .open(file);
+        return Optional.empty();
+    }
+
+    private void seen(File file, List<Optional<Double>> widths, double errorMm) {
+        Map<String, Draft.Text> typed = new HashMap<>();
+        for (int i = 0; i < widths.size(); i++) {
+            Draft.put(
+                    typed,
+                    width(i),
+                    widths.get(i)
+                            .map(mm -> String.format(Locale.ROOT, "%.3f", mm))
+                            .orElse(""));
+        }
+        Draft.put(typed, SCHOOL, "");
+        Draft.put(typed, TOOL, ReadWith.noSurerThan(errorMm).name());
+        Draft.put(typed, RULER, "plate");
+        draft.typeAll(typed);
+        kept.clear();
+        kept.add(new NewAttachment(file.getName(), () -> Files.newInputStream(file.toPath())));
+        place.workplace().tell("The widths stand at their places. The picture goes along with the entry.");
+    }
+
+    @Override
+    public List<NewAttachment> attachments() {
+        return isQuick(draft) ? List.of() : List.copyOf(kept);
     }
 
     @Override
@@ -249,6 +308,14 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
         other.setMinWidth(Region.USE_PREF_SIZE);
         HBox line = new HBox(4, other, says);
         line.setAlignment(Pos.CENTER_LEFT);
-        return Optional.of(line);
+        Hyperlink picture = new Hyperlink("Read a picture of the plate");
+        picture.setId("read-picture");
+        picture.setTooltip(new Tooltip("A photo or scan with a rule in it: the widths are read off it."));
+        picture.setOnAction(event -> FileDialogs.toOpen(picture.getScene()).stream()
+                .findFirst()
+                .flatMap(file -> take(file.toFile()))
+                .ifPresent(
+                        why -> place.workplace().tell(Character.toUpperCase(why.charAt(0)) + why.substring(1) + ".")));
+        return Optional.of(new VBox(picture, line));
     }
 }

@@ -39,6 +39,11 @@ enum ReadWith {
         return usual.isPresent() ? nearest(usual.getAsDouble()) : LOUPE;
     }
 
+    /** The finest one that is not surer than an error, mm. */
+    static ReadWith noSurerThan(double errorMm) {
+        return errorMm <= MICROSCOPE.errorMm ? MICROSCOPE : errorMm <= LOUPE.errorMm ? LOUPE : CALLIPER;
+    }
+
     static ReadWith nearest(double errorMm) {
         ReadWith nearest = LOUPE;
         for (ReadWith tool : values()) {

@@ -12,10 +12,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
 import java.util.Optional;
-import javafx.event.Event;
-import javafx.geometry.Point2D;
-import javafx.scene.input.MouseButton;
-import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -125,7 +121,7 @@ class MirrorsBenchTest {
         try (BenchSeat<PlanReadings, PlanFinding> seat = begun(seat())) {
             shot(shot(seat, "2.1", "1.4"), "0.5", "0.4");
             assertThat(seat.act()).startsWith("Turn screw");
-            press(seat, "card", 30, 30);
+            seat.pressAt("card", 30, 30);
             BenchSeat.onScreen(() -> {
                 ((MirrorsView) seat.bench().view()).takeStep();
                 return null;
@@ -236,36 +232,6 @@ class MirrorsBenchTest {
     private static void click(BenchSeat<PlanReadings, PlanFinding> seat, double xMm, double yMm) {
         seat.until("the photo is laid out", () -> ((Region) seat.find("photo")).getWidth() > 10);
         double px = BenchSeat.onScreen(() -> ((Region) seat.find("photo")).getWidth() / 50);
-        press(seat, "photo", xMm * px, yMm * px);
-    }
-
-    /** Presses the mouse at a place of something, px from its upper left corner. */
-    private static void press(BenchSeat<PlanReadings, PlanFinding> seat, String id, double x, double y) {
-        BenchSeat.onScreen(() -> {
-            Region over = (Region) seat.find(id);
-            Point2D at = over.localToScene(x, y);
-            Event.fireEvent(
-                    over,
-                    new MouseEvent(
-                            MouseEvent.MOUSE_PRESSED,
-                            at.getX(),
-                            at.getY(),
-                            0,
-                            0,
-                            MouseButton.PRIMARY,
-                            1,
-                            false,
-                            false,
-                            false,
-                            false,
-                            true,
-                            false,
-                            false,
-                            true,
-                            false,
-                            true,
-                            null));
-            return null;
-        });
+        seat.pressAt("photo", xMm * px, yMm * px);
     }
 }

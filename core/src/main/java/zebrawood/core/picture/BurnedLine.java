@@ -19,6 +19,8 @@ import zebrawood.core.reading.ReadingException;
  */
 public record BurnedLine(Pixel rulerFrom, Pixel rulerTo, double rulerMm, Pixel start, Pixel onwards) {
 
+    /** how surely a width is read off a picture that is sharp enough, one standard error, px */
+    public static final double ERROR_PX = 0.15;
     /** a line is looked for so far to both sides, mm */
     private static final double LOOKED_MM = 1.6;
     /** and its shades are taken together over so much of its length, mm */
@@ -88,8 +90,9 @@ public record BurnedLine(Pixel rulerFrom, Pixel rulerTo, double rulerMm, Pixel s
             profiles.put(middle, profile(picture, middle, newX, newY, side, 1));
         }
         List<LineProfile> plain = profiles.entrySet().stream()
-                .filter(place -> picture.holds(place.getKey().x(), place.getKey().y())
-                        && place.getValue().edges(Optional.empty()).isPresent())
+                .filter(place ->
+                        picture.holds(place.getKey().x(), place.getKey().y())
+                                && place.getValue().edges(Optional.empty()).isPresent())
                 .map(Map.Entry::getValue)
                 .toList();
         Optional<LineProfile.Seen> same = plain.isEmpty()
@@ -100,7 +103,9 @@ public record BurnedLine(Pixel rulerFrom, Pixel rulerTo, double rulerMm, Pixel s
         for (Map.Entry<Pixel, LineProfile> place : profiles.entrySet()) {
             double along = alongMm.get(i++);
             widths.add(
-                    same.isPresent() && picture.holds(place.getKey().x(), place.getKey().y())
+                    same.isPresent()
+                                    && picture.holds(
+                                            place.getKey().x(), place.getKey().y())
                             ? place.getValue().edges(same).map(edges -> width(along, place.getKey(), newX, newY, edges))
                             : Optional.empty());
         }
@@ -119,8 +124,7 @@ public record BurnedLine(Pixel rulerFrom, Pixel rulerTo, double rulerMm, Pixel s
     }
 
     /** Shades across the line, each the mean of a short piece along it. */
-    private LineProfile profile(
-            Grey picture, Pixel middle, double alongX, double alongY, double side, double share) {
+    private LineProfile profile(Grey picture, Pixel middle, double alongX, double alongY, double side, double share) {
         int across = 2 * (int) Math.round(side / STEP_PX) + 1;
         int together = 2 * (int) Math.round(Math.max(6, share * TOGETHER_MM * pxPerMm() / 2)) + 1;
         double[] shades = new double[across];

@@ -13,8 +13,8 @@ import org.hipparchus.special.Erf;
 
 /**
  * The shades across a burned line, and where its edges are: a dark band with two edges of one blur, on a surface whose
- * light may change across it, with a halo of char that fades away from both edges. All of it is fitted at once, so
- * that neither blur nor halo makes the line wider.
+ * light may change across it, with a halo of char that fades away from both edges. All of it is fitted at once, so that
+ * neither blur nor halo makes the line wider.
  */
 final class LineProfile {
 
@@ -80,7 +80,8 @@ final class LineProfile {
      */
     Optional<Edges> edges(Optional<Seen> seen) {
         return begin(seen)
-                .flatMap(start -> fitted(start, seen.isPresent() ? OWN : COUNT).flatMap(fit -> found(fit, start[DEPTH])));
+                .flatMap(start ->
+                        fitted(start, seen.isPresent() ? OWN : COUNT).flatMap(fit -> found(fit, start[DEPTH])));
     }
 
     /** Where a fit begins: what is seen at first sight; empty where there is no line. */
@@ -129,7 +130,11 @@ final class LineProfile {
         if (!(width > 0.3 && width < 1.8 * half && Math.abs(fit[MIDDLE]) < half && depth > deep / 3)) {
             return Optional.empty();
         }
-        return Optional.of(new Edges(fit[MIDDLE], width, background / Math.max(1, background - depth), new Seen(Math.max(LEAST_BLUR, Math.abs(fit[BLUR])), fit[HALO], fades(fit[FADES]))));
+        return Optional.of(new Edges(
+                fit[MIDDLE],
+                width,
+                background / Math.max(1, background - depth),
+                new Seen(Math.max(LEAST_BLUR, Math.abs(fit[BLUR])), fit[HALO], fades(fit[FADES]))));
     }
 
     /** @param free how many of the numbers are fitted; the others stay as they are */

@@ -16,8 +16,7 @@ import zebrawood.core.picture.Pixel;
  * @param uneven by which share the light falls from one side to the other
  * @param halo how dark the char beside the line is, as a share of the line
  */
-public record PretendPlate(
-        double pxPerMm, double blurPx, double noise, double turnedDeg, double uneven, double halo) {
+public record PretendPlate(double pxPerMm, double blurPx, double noise, double turnedDeg, double uneven, double halo) {
 
     private static final double SURFACE = 210;
     private static final double LINE = 30;
@@ -32,8 +31,7 @@ public record PretendPlate(
     public Pixel along(int width, int height, double mm) {
         Pixel start = start(width, height);
         double turned = Math.toRadians(turnedDeg);
-        return new Pixel(
-                start.x() + mm * pxPerMm * Math.cos(turned), start.y() + mm * pxPerMm * Math.sin(turned));
+        return new Pixel(start.x() + mm * pxPerMm * Math.cos(turned), start.y() + mm * pxPerMm * Math.sin(turned));
     }
 
     /** The picture; the line is so wide, in mm, so many mm along it. */

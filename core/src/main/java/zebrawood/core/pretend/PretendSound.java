@@ -38,41 +38,22 @@ public record PretendSound(double overNoiseDb, int rate, int bits) {
             steps.add(new double[] {at, at + lasts});
             at += lasts + 0.6 + 2.5 * random.nextDouble();
         }
-        int length = (int) ((at + random.nextDouble()) * rate);
-        double[] loud = new double[length];
-        for (int i = 0; i < gapsMm.size(); i++) {
-            double amplitude = focus.waistMm() / focus.widthMm(gapsMm.get(i));
-            int to = (int) Math.min(length, steps.get(i)[1] * rate);
-            for (int j = (int) (steps.get(i)[0] * rate); j < to; j++) {
-                loud[j] = amplitude;
-            }
-        }
-        return new Run(wav(samples(loud, random)), steps);
+        return new Run(wav((int) ((at + random.nextDouble()) * rate), steps, focus, gapsMm, random), steps);
     }
 
-    private double[] samples(double[] loud, SplittableRandom random) {
+    /** By how much marks have to be louder than they are made, to be so much over the hiss. */
+    private double scale(SplittableRandom random) {
         Band marks = new Band(rate);
         Band heard = new Band(rate);
-        double[] mark = new double[loud.length];
-        double[] noise = new double[loud.length];
         double marked = 0;
         double hissed = 0;
-        double fanHz = 90 + 30 * random.nextDouble();
-        for (int i = 0; i < loud.length; i++) {
-            double white = random.nextDouble() - 0.5;
-            noise[i] = white;
-            mark[i] = marks.next(random.nextDouble() - 0.5);
-            double inBand = heard.next(white);
-            marked += mark[i] * mark[i];
-            hissed += inBand * inBand;
+        for (int i = 0; i < 2 * rate; i++) {
+            double mark = marks.next(random.nextDouble() - 0.5);
+            double hiss = heard.next(random.nextDouble() - 0.5);
+            marked += mark * mark;
+            hissed += hiss * hiss;
         }
-        double scale = Math.sqrt(hissed / marked * Math.pow(10, overNoiseDb / 10));
-        double[] samples = new double[loud.length];
-        for (int i = 0; i < loud.length; i++) {
-            double hum = 2 * Math.sin(2 * Math.PI * fanHz * i / rate) + Math.sin(6 * Math.PI * fanHz * i / rate);
-            samples[i] = LOUD * (noise[i] + hum + scale * loud[i] * mark[i]);
-        }
-        return samples;
+        return Math.sqrt(hissed / marked * Math.pow(10, overNoiseDb / 10));
     }
 
     /** Lets a band of pitch through. */
@@ -103,11 +84,23 @@ public record PretendSound(double overNoiseDb, int rate, int bits) {
         }
     }
 
-    private byte[] wav(double[] samples) {
+    private byte[] wav(
+            int length, List<double[]> steps, PretendFocus focus, List<Double> gapsMm, SplittableRandom random) {
         int size = bits / 8;
-        byte[] bytes = new byte[samples.length * size];
-        for (int i = 0; i < samples.length; i++) {
-            long number = Math.round(Math.max(-1, Math.min(1, samples[i])) * ((1L << bits - 1) - 1));
+        byte[] bytes = new byte[length * size];
+        double scale = scale(random);
+        double fanHz = 90 + 30 * random.nextDouble();
+        Band marks = new Band(rate);
+        int step = 0;
+        for (int i = 0; i < length; i++) {
+            double atS = i / (double) rate;
+            step += step < steps.size() && atS > steps.get(step)[1] ? 1 : 0;
+            boolean marking = step < steps.size() && atS >= steps.get(step)[0];
+            double loud = marking ? focus.waistMm() / focus.widthMm(gapsMm.get(step)) : 0;
+            double hum = 2 * Math.sin(2 * Math.PI * fanHz * atS) + Math.sin(6 * Math.PI * fanHz * atS);
+            double mark = marks.next(random.nextDouble() - 0.5);
+            double sample = LOUD * (random.nextDouble() - 0.5 + hum + scale * loud * mark);
+            long number = Math.round(Math.max(-1, Math.min(1, sample)) * ((1L << bits - 1) - 1));
             if (bits == 8) {
                 number += 128;
             }
@@ -116,8 +109,7 @@ public record PretendSound(double overNoiseDb, int rate, int bits) {
             }
         }
         AudioFormat format = new AudioFormat(rate, bits, 1, bits != 8, false);
-        try (AudioInputStream sound =
-                new AudioInputStream(new ByteArrayInputStream(bytes), format, samples.length)) {
+        try (AudioInputStream sound = new AudioInputStream(new ByteArrayInputStream(bytes), format, length)) {
             ByteArrayOutputStream out = new ByteArrayOutputStream();
             AudioSystem.write(sound, AudioFileFormat.Type.WAVE, out);
             return out.toByteArray();

@@ -23,10 +23,13 @@ public final class MarkedSteps {
     private static final double ENDS = 0.1;
     /** a step that is fainter than the background by more than this is as good as silent, dB */
     private static final double FAINTEST_DB = -20;
+    /** louder than the pauses by so many standard errors is no chance, though the loudest stretches were looked for */
+    private static final double NO_CHANCE = 6;
 
     private final Spectrogram sound;
     private final double[] background;
     private final double[] weight;
+    private final double[] whole;
     private final double[] level;
 
     /** A step of a ladder, from when to when, s since the recording began. */
@@ -40,7 +43,7 @@ public final class MarkedSteps {
         int smooth = Math.max(1, (int) Math.round(SMOOTH_S / sound.columnS()));
         background = new double[bands];
         weight = new double[bands];
-        double[] whole = new double[columns];
+        whole = new double[columns];
         for (int band = 0; band < bands; band++) {
             double[] smoothed = new double[columns];
             for (int column = 0; column < columns; column++) {
@@ -128,7 +131,8 @@ public final class MarkedSteps {
                 begun[k][i] = -1;
                 int from = i - leastStep;
                 if (from >= 0) {
-                    double before = k == 1 ? 0 : from < leastPause ? Double.NEGATIVE_INFINITY : best[k - 1][from - leastPause];
+                    double before =
+                            k == 1 ? 0 : from < leastPause ? Double.NEGATIVE_INFINITY : best[k - 1][from - leastPause];
                     if (before - sums[from] > open) {
                         open = before - sums[from];
                         opened = from;
@@ -179,27 +183,60 @@ public final class MarkedSteps {
         return (int) Math.max(0, Math.min(sound.columns() - 1, Math.round(atS / sound.columnS())));
     }
 
-    /** Whether each of these steps stands out of the recording, and every pause between them is quiet. */
+    /**
+     * Whether each of these steps stands out of the pauses beside it by far more than the sound of the pauses trembles,
+     * so that it is no chance.
+     */
     public boolean isSure(List<Step> steps) {
-        double over = threshold();
+        List<Piece> pauses = new ArrayList<>();
+        List<Piece> marks = new ArrayList<>();
         double end = 0;
-        for (int i = 0; i < steps.size(); i++) {
-            Step step = steps.get(i);
-            if (mean(step.fromS(), step.toS()) < over || i > 0 && mean(end, step.fromS()) > over) {
+        for (Step step : steps) {
+            pauses.add(piece(end, step.fromS()));
+            marks.add(piece(step.fromS(), step.toS()));
+            end = step.toS();
+        }
+        pauses.add(piece(end, sound.lengthS()));
+        Piece quiet = pauses.stream().reduce(Piece::with).orElseThrow();
+        double over = threshold();
+        for (int i = 0; i < marks.size(); i++) {
+            Piece mark = marks.get(i);
+            boolean standsOut = mark.mean() > over && mark.isOver(quiet, quiet);
+            boolean apart = i == 0 || pauses.get(i).mean() < over && mark.isOver(pauses.get(i), quiet);
+            if (!standsOut || !apart) {
                 return false;
             }
-            end = step.toS();
         }
         return !steps.isEmpty();
     }
 
-    private double mean(double fromS, double toS) {
-        int from = column(fromS);
-        int to = Math.max(from + 1, column(toS));
-        double sum = 0;
-        for (int i = from; i < to; i++) {
-            sum += level[i];
+    /** Levels of a stretch: how many, their sum and the sum of their squares. */
+    private record Piece(int count, double sum, double squares) {
+        private double mean() {
+            return sum / Math.max(1, count);
         }
-        return sum / (to - from);
+
+        private Piece with(Piece other) {
+            return new Piece(count + other.count, sum + other.sum, squares + other.squares);
+        }
+
+        private double variance() {
+            return Math.max(0, squares / Math.max(1, count) - mean() * mean());
+        }
+
+        /** Whether it is louder than another one, by what the quiet of the recording trembles. */
+        private boolean isOver(Piece other, Piece quiet) {
+            double error = Math.sqrt(quiet.variance() * (1.0 / Math.max(1, count) + 1.0 / Math.max(1, other.count)));
+            return mean() - other.mean() > NO_CHANCE * error;
+        }
+    }
+
+    private Piece piece(double fromS, double toS) {
+        int to = column(toS);
+        Piece piece = new Piece(0, 0, 0);
+        for (int i = column(fromS); i < to; i++) {
+            piece = piece.with(new Piece(1, whole[i], whole[i] * whole[i]));
+        }
+        return piece;
     }
 }

@@ -44,7 +44,8 @@ public final class Recording {
      * @throws ReadingException where it is none that can be read, with what to do
      */
     public static Spectrogram read(InputStream file, DoublePredicate goOn) {
-        try (AudioInputStream sound = samples(AudioSystem.getAudioInputStream(new BufferedInputStream(file, 1 << 16)))) {
+        try (AudioInputStream sound =
+                samples(AudioSystem.getAudioInputStream(new BufferedInputStream(file, 1 << 16)))) {
             AudioFormat format = sound.getFormat();
             double rate = format.getSampleRate();
             if (!(rate >= 4000 && rate <= 400_000) || format.getChannels() > MOST_CHANNELS) {
@@ -155,8 +156,8 @@ public final class Recording {
             } catch (EOFException cutShort) {
                 return false;
             }
-            ByteBuffer samples = ByteBuffer.wrap(bytes)
-                    .order(format.isBigEndian() ? ByteOrder.BIG_ENDIAN : ByteOrder.LITTLE_ENDIAN);
+            ByteBuffer samples =
+                    ByteBuffer.wrap(bytes).order(format.isBigEndian() ? ByteOrder.BIG_ENDIAN : ByteOrder.LITTLE_ENDIAN);
             boolean whole = !format.getEncoding().equals(Encoding.PCM_FLOAT);
             boolean signed = !format.getEncoding().equals(Encoding.PCM_UNSIGNED);
             for (int i = 0; i < size; i++) {

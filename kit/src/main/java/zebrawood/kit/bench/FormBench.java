@@ -12,6 +12,7 @@ import zebrawood.kit.form.DrawnForm;
 import zebrawood.kit.form.FieldList;
 import zebrawood.kit.form.ReadingField;
 import zebrawood.kit.form.Worksheet;
+import zebrawood.kit.view.Covered;
 
 /**
  * A bench that is a drawing over the fields of a list: what such a bench brings is its list, a sentence over the
@@ -24,6 +25,7 @@ public abstract class FormBench<R extends Record, F extends Record> implements B
 
     private final BenchPlace place;
     private final DrawnForm form;
+    private final Covered covered;
 
     /**
      * @param caption under the heading: scale and direction of view
@@ -32,6 +34,7 @@ public abstract class FormBench<R extends Record, F extends Record> implements B
     protected FormBench(BenchPlace place, FieldList fields, String caption, Map<String, Amount> known) {
         this.place = place;
         form = new DrawnForm(place.workplace(), place.draft(), fields, caption, known);
+        covered = new Covered(form);
     }
 
     protected FormBench(BenchPlace place, FieldList fields, String caption) {
@@ -66,7 +69,12 @@ public abstract class FormBench<R extends Record, F extends Record> implements B
 
     @Override
     public final Node view() {
-        return form;
+        return covered;
+    }
+
+    /** What can be laid over it for a while. */
+    protected final Covered covered() {
+        return covered;
     }
 
     @Override

@@ -188,16 +188,17 @@ public record FieldList(List<Field> fields, Optional<Rows> rows, List<Listed> li
                 }
             }
         }
-        rows.filter(list -> !list.own()).ifPresent(list -> rowTexts(list, at(root, list.list()), asTyped, texts));
+        rows.filter(list -> !list.own())
+                .ifPresent(list -> rowTexts(list, at(root, list.list()), asTyped, whole, texts));
         return texts;
     }
 
     private static void rowTexts(
-            Rows list, JsonNode items, Map<String, String> asTyped, Map<String, Draft.Text> texts) {
+            Rows list, JsonNode items, Map<String, String> asTyped, boolean whole, Map<String, Draft.Text> texts) {
         for (int row = 0; row < Math.min(list.most(), items.size()); row++) {
             for (Field column : list.columns()) {
                 JsonNode value = items.get(row).path(column.name());
-                if (isThere(value)) {
+                if (isThere(value) && (whole || !column.is(Field.Asked.ANEW))) {
                     String name = list.field(row, column.name());
                     texts.put(name, column.kind().text(value, asTyped.get(name)));
                 }

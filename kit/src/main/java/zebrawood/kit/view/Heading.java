@@ -19,6 +19,12 @@ public final class Heading extends Pane {
         getChildren().addAll(heading, this.caption);
     }
 
+    /** The words are the next thing to do here: nothing is larger. */
+    Heading large() {
+        heading.getStyleClass().setAll("label", "act");
+        return this;
+    }
+
     /** Changes the words. */
     public void show(String words) {
         Words.set(heading, words);

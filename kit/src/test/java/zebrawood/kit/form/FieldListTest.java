@@ -59,7 +59,7 @@ class FieldListTest {
                     "loads",
                     3,
                     Field.words("name", "plugged in"),
-                    Field.amount("ratedW", "takes", Quantity.POWER),
+                    Field.amount("ratedW", "takes", Quantity.POWER).anew(),
                     Field.either(
                             "continuous", "runs", new Choice("", "for hours"), new Choice("short", "now and then")));
     private static final Map<String, Amount> KNOWN = Map.of("airC", Amount.celsius(21.4, 1));
@@ -104,6 +104,16 @@ class FieldListTest {
                         .get("airC")
                         .text())
                 .isEqualTo("68F");
+    }
+
+    @Test
+    void whatIsReadAnewInARowIsLeftOutToo() {
+        type("loads[0].name", "pump");
+        type("loads[0].ratedW", "90");
+        assertThat(FIELDS.texts(read(), Map.of(), true)).containsKeys("loads[0].name", "loads[0].ratedW");
+        assertThat(FIELDS.texts(read(), Map.of(), false))
+                .containsKey("loads[0].name")
+                .doesNotContainKey("loads[0].ratedW");
     }
 
     @Test

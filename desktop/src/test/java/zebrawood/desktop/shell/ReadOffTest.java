@@ -1,0 +1,134 @@
+package zebrawood.desktop.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.SplittableRandom;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Region;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.picture.Grey;
+import zebrawood.core.picture.Pixel;
+import zebrawood.core.pretend.PretendFocus;
+import zebrawood.core.pretend.PretendPlate;
+import zebrawood.core.pretend.PretendSound;
+
+/** Readings taken off files: a ladder off its sound, a ramp off a picture of its plate. */
+class ReadOffTest {
+
+    private static final PretendFocus FOCUS = new PretendFocus(7.2, 0.2, 2.5, 0);
+    private static final double RUN_MM = 80;
+
+    @TempDir
+    private Path folder;
+
+    @TempDir
+    private Path elsewhere;
+
+    @Test
+    void aLadderIsReadOffItsSound() throws IOException {
+        List<Double> gaps = List.of(4.0, 5.5, 7.0, 8.5, 10.0);
+        Path wav = elsewhere.resolve("run.wav");
+        Files.write(
+                wav,
+                new PretendSound(6, 22_050, 16)
+                        .of(FOCUS, gaps, 2, new SplittableRandom(5))
+                        .wav());
+        try (Seat seat = Seat.atDemo(folder).as("LO")) {
+            seat.jump("wren ladder");
+            seat.until("the button is there", () -> seat.has("again"));
+            seat.fire("again");
+            seat.answers(wav).fire("read-recording");
+            seat.until("the gaps are asked for", () -> seat.says("Type the gaps of the squares first"));
+            for (int i = 0; i < gaps.size(); i++) {
+                seat.put("steps[" + i + "].gapMm", String.valueOf(gaps.get(i)));
+            }
+            seat.answers(elsewhere.resolve("no.wav")).fire("read-recording");
+            seat.until("a file that is gone is told", () -> seat.says("no.wav: it cannot be opened"));
+            seat.answers(wav).fire("read-recording");
+            seat.until("the loudest is told", () -> seat.says("Loudest: square 3, gap 7.0"));
+            // an edge put elsewhere by keys, within its step
+            seat.press(KeyCode.SPACE).press(KeyCode.RIGHT).press(KeyCode.RIGHT);
+            seat.fire("take-over");
+            seat.until("the levels make a ladder", () -> seat.words("verdict").equals("PASS"));
+            assertThat(Double.parseDouble(seat.words("steps[2].score")))
+                    .isGreaterThan(Double.parseDouble(seat.words("steps[0].score")) + 1)
+                    .isGreaterThan(Double.parseDouble(seat.words("steps[4].score")) + 1);
+            seat.press(KeyCode.CONTROL, KeyCode.ENTER);
+            seat.until("it is recorded", () -> seat.words("told").startsWith("Recorded as no. "));
+            assertThat(kept(seat, "focus-ladder")).containsExactly("run.wav");
+        }
+    }
+
+    @Test
+    void aRampIsReadOffAPictureOfItsPlate() throws IOException {
+        PretendPlate plate = new PretendPlate(20, 1, 4, 4, 0.2, 0.15);
+        int wide = 1900;
+        int high = 640;
+        double start = 11.2;
+        Grey grey = plate.of(
+                wide, high, RUN_MM, along -> FOCUS.widthMm(start - along * 8 / RUN_MM), new SplittableRandom(7));
+        Path png = elsewhere.resolve("plate.png");
+        ImageIO.write(image(grey), "png", png.toFile());
+        try (Seat seat = Seat.atDemo(folder).as("LO")) {
+            seat.jump("wren ramp line");
+            seat.until("the button is there", () -> seat.has("again"));
+            seat.fire("again");
+            seat.put("gapAtStartMm", "11.2").put("runMm", "80").put("riseMm", "8");
+            seat.answers(png).fire("read-picture");
+            seat.until("the rule is asked for", () -> seat.says("Press on a mark of the rule in the picture"));
+            Pixel rule = new Pixel(100, 100);
+            press(seat, rule, wide);
+            press(seat, new Pixel(100 + 50 * plate.pxPerMm(), 100), wide);
+            press(seat, plate.along(wide, high, 0), wide);
+            press(seat, plate.along(wide, high, RUN_MM), wide);
+            seat.put("rule-apart", "5cm");
+            seat.until("the widths are read", () -> seat.says("9 widths of 9 are read off the picture"));
+            seat.fire("take-over");
+            seat.until("they make a ramp", () -> seat.words("verdict").equals("PASS"));
+            double thinnest = Double.parseDouble(seat.words("widths[4]"));
+            assertThat(thinnest).isCloseTo(FOCUS.widthMm(start - 4), within(0.02));
+            seat.press(KeyCode.CONTROL, KeyCode.ENTER);
+            seat.until("it is recorded", () -> seat.words("told").startsWith("Recorded as no. "));
+            assertThat(kept(seat, "focus-ramp")).containsExactly("plate.png");
+            assertThat(seat.words("act")).startsWith("Set the gap to 7.");
+        }
+    }
+
+    /** The files of the newest entry. */
+    private static List<String> kept(Seat seat, String stop) {
+        return seat
+                .desk
+                .logbook()
+                .readings(seat.desk.logbook().findMachine("Wren").orElseThrow().id(), stop, 1)
+                .get(0)
+                .attachments()
+                .stream()
+                .map(Entry.Attachment::name)
+                .toList();
+    }
+
+    private static BufferedImage image(Grey grey) {
+        BufferedImage image = new BufferedImage(grey.width(), grey.height(), BufferedImage.TYPE_BYTE_GRAY);
+        for (int y = 0; y < grey.height(); y++) {
+            for (int x = 0; x < grey.width(); x++) {
+                image.getRaster().setSample(x, y, 0, grey.shade(x, y));
+            }
+        }
+        return image;
+    }
+
+    /** Presses on a place of the picture, as it is shown. */
+    private static void press(Seat seat, Pixel at, int wide) {
+        double share = Seat.onScreen(() -> ((Region) seat.find("read-off")).getWidth()) / wide;
+        seat.pressAt("read-off", at.x() * share, at.y() * share);
+    }
+}
