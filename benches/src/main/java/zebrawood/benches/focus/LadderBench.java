@@ -155,7 +155,7 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
                         rows.stream()
                                 .map(row -> "gap " + text("steps[" + row + "].gapMm"))
                                 .toList(),
-                        (levels, recording) -> heard(rows, levels, recording))
+                        heard -> take(rows, heard))
                 .open(file);
         return Optional.empty();
     }
@@ -167,16 +167,22 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
                 .toList();
     }
 
-    private void heard(List<Integer> rows, List<Double> levels, NewAttachment recording) {
+    private void take(List<Integer> rows, SoundPane.Heard heard) {
         Map<String, Draft.Text> typed = new HashMap<>();
         for (int i = 0; i < rows.size(); i++) {
-            Draft.put(typed, "steps[" + rows.get(i) + "].score", String.format(Locale.ROOT, "%.1f", levels.get(i)));
+            Draft.put(
+                    typed,
+                    "steps[" + rows.get(i) + "].score",
+                    String.format(
+                            Locale.ROOT,
+                            "%.1f",
+                            heard.marked().levelDb(heard.steps().get(i))));
         }
         Draft.put(typed, SCHOOL, "sound");
         Draft.put(typed, BETTER, "higher");
         place().draft().typeAll(typed);
         kept.clear();
-        kept.add(recording);
+        kept.add(heard.file());
         place().workplace()
                 .tell("The level of each square stands in its row. The recording goes along with the entry.");
     }

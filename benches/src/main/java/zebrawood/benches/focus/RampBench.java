@@ -23,11 +23,14 @@ import zebrawood.core.focus.RampFinding;
 import zebrawood.core.focus.RampPlan;
 import zebrawood.core.focus.RampReadings;
 import zebrawood.core.machine.Plate;
+import zebrawood.core.pattern.Patterns;
+import zebrawood.core.reading.ReadingException;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.kit.bench.Bench;
 import zebrawood.kit.bench.BenchPlace;
 import zebrawood.kit.bench.Showing;
+import zebrawood.kit.bench.ToBurn;
 import zebrawood.kit.form.Draft;
 import zebrawood.kit.form.Field;
 import zebrawood.kit.form.FieldList;
@@ -316,6 +319,18 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
                 .flatMap(file -> take(file.toFile()))
                 .ifPresent(
                         why -> place.workplace().tell(Character.toUpperCase(why.charAt(0)) + why.substring(1) + ".")));
-        return Optional.of(new VBox(picture, line));
+        Node burn = ToBurn.link(
+                place.workplace(),
+                "the line",
+                "ramp-line",
+                () -> Patterns.ramp(Worksheet.of(draft)
+                        .amount(RUN, Quantity.LENGTH)
+                        .filter(mm -> mm > 0)
+                        .orElse(plan.runMm())),
+                pattern -> {
+                    throw new ReadingException(
+                            "file", "save it as SVG or DXF, and set power and speed in your job software");
+                });
+        return Optional.of(new VBox(picture, burn, line));
     }
 }

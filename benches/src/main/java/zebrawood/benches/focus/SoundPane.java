@@ -9,7 +9,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.function.BiConsumer;
+import java.util.function.Consumer;
 import java.util.function.DoublePredicate;
 import javafx.geometry.Point2D;
 import javafx.scene.image.Image;
@@ -42,7 +42,7 @@ final class SoundPane extends ReadOff {
     private static final int MOST_COLUMNS = 1600;
 
     private final List<String> squares;
-    private final BiConsumer<List<Double>, NewAttachment> levels;
+    private final Consumer<Heard> taker;
     private Sound sound = new Sound(null, null);
     private List<Step> steps = new ArrayList<>();
     private boolean touched;
@@ -51,24 +51,35 @@ final class SoundPane extends ReadOff {
     private record Sound(Spectrogram spectrogram, MarkedSteps marked) {}
 
     /**
-     * @param squares what each square of the ladder is called, in the order in which they were burned
-     * @param levels takes the level of each, dB, and the recording
+     * What was heard.
+     *
+     * @param steps where each square, or the sweep, lies in it
+     * @param file the recording
      */
-    SoundPane(
-            Workplace workplace,
-            Covered covered,
-            List<String> squares,
-            BiConsumer<List<Double>, NewAttachment> levels) {
+    record Heard(Spectrogram sound, MarkedSteps marked, List<Step> steps, NewAttachment file) {}
+
+    /**
+     * @param squares what each square of the ladder is called, in the order in which they were burned
+     * @param taker takes what was heard
+     */
+    SoundPane(Workplace workplace, Covered covered, List<String> squares, Consumer<Heard> taker) {
         super(workplace, covered, "Put the levels in");
         this.squares = List.copyOf(squares);
-        this.levels = levels;
+        this.taker = taker;
+    }
+
+    private boolean isOfSweep() {
+        return squares.size() == 1;
     }
 
     void open(File recording) {
         file = new NewAttachment(recording.getName(), () -> Files.newInputStream(recording.toPath()));
         read(recording, goOn -> heard(recording, goOn), heard -> {
             sound = heard;
-            steps = new ArrayList<>(heard.marked().find(squares.size()));
+            steps = new ArrayList<>(
+                    isOfSweep()
+                            ? List.of(new Step(0, heard.spectrogram().lengthS()))
+                            : heard.marked().find(squares.size()));
             touched = false;
             images(List.of(image(heard.spectrogram(), workplace().look().getValue())));
         });
@@ -117,6 +128,8 @@ final class SoundPane extends ReadOff {
     protected String asked() {
         if (sound.spectrogram().isTooLoud()) {
             return "Recorded too loud: move the microphone away and record again";
+        } else if (isOfSweep()) {
+            return "Drag the edges to where the motion begins and where it ends";
         } else if (steps.size() < squares.size()) {
             return "Only " + steps.size() + " steps fit into this recording: the ladder has " + squares.size()
                     + " squares";
@@ -128,8 +141,8 @@ final class SoundPane extends ReadOff {
 
     @Override
     protected String note() {
-        return "pitch over time, darker is louder; squares in the order of the rows. Drag an edge to put it right, or"
-                + " press Space for the next one, then the arrow keys";
+        return "pitch over time, darker is louder" + (isOfSweep() ? "" : "; squares in the order of the rows")
+                + ". Drag an edge to put it right, or" + " press Space for the next one, then the arrow keys";
     }
 
     private int loudest() {
@@ -148,7 +161,7 @@ final class SoundPane extends ReadOff {
     protected boolean isReady() {
         return !sound.spectrogram().isTooLoud()
                 && steps.size() == squares.size()
-                && (touched || sound.marked().isSure(steps));
+                && (touched || isOfSweep() || sound.marked().isSure(steps));
     }
 
     private static Path.Box plot(double width, double height) {
@@ -209,11 +222,7 @@ final class SoundPane extends ReadOff {
 
     @Override
     protected void taken() {
-        List<Double> found = new ArrayList<>();
-        for (int i = 0; i < steps.size(); i++) {
-            found.add(level(i));
-        }
-        levels.accept(found, file);
+        taker.accept(new Heard(sound.spectrogram(), sound.marked(), List.copyOf(steps), file));
     }
 
     @Override
@@ -237,6 +246,9 @@ final class SoundPane extends ReadOff {
             String level = String.format(Locale.ROOT, "%.1f dB", level(i));
             double room =
                     i + 1 < steps.size() ? x(steps.get(i + 1).fromS(), plot) - from : plot.x() + plot.width() - from;
+            if (isOfSweep()) {
+                continue;
+            }
             boolean wordy = room > pen.textWidth(level, Lettering.CAPTION) + 8;
             pen.text(
                     middle,

@@ -1,6 +1,19 @@
 package zebrawood.benches.focus;
 
+import java.io.File;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
+import javafx.scene.Node;
+import javafx.scene.control.Hyperlink;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.VBox;
+import zebrawood.core.entry.NewAttachment;
 import zebrawood.core.focus.SweepFinding;
 import zebrawood.core.focus.SweepReadings;
 import zebrawood.core.units.Amount;
@@ -11,10 +24,12 @@ import zebrawood.kit.bench.FormBench;
 import zebrawood.kit.bench.Showing;
 import zebrawood.kit.figure.Figure;
 import zebrawood.kit.form.Choice;
+import zebrawood.kit.form.Draft;
 import zebrawood.kit.form.Field;
 import zebrawood.kit.form.FieldList;
 import zebrawood.kit.form.Kind;
 import zebrawood.kit.form.Worksheet;
+import zebrawood.kit.view.FileDialogs;
 
 /** Ways through the focus, a row each: which way, from where, how fast, and when it was liveliest. */
 public final class SweepBench extends FormBench<SweepReadings, SweepFinding> {
@@ -31,6 +46,9 @@ public final class SweepBench extends FormBench<SweepReadings, SweepFinding> {
             "level",
             Quantity.PLAIN,
             "type time and level in pairs, nine or more, such as 0.1 12; 0.2 14; 0.3 19");
+
+    /** enough for the shape of a peak */
+    private static final int MOST_SAMPLES = 120;
 
     public static final FieldList FIELDS = FieldList.of(
                     Field.amount("depthOfFocusMm", "depth of focus", Quantity.LENGTH)
@@ -49,12 +67,104 @@ public final class SweepBench extends FormBench<SweepReadings, SweepFinding> {
                     Field.amount("markedS", "liveliest after", Quantity.SECONDS).anew(),
                     Field.pairs("samples", "or time and level; ...", RECORDING).anew());
 
+    private final List<NewAttachment> kept = new ArrayList<>();
+
     public SweepBench(BenchPlace place) {
         super(
                 place,
                 FIELDS,
                 "each way through the focus and where it was liveliest; down reads too low, up as much too high",
                 GapKnown.fromRamp(place, "depthOfFocusMm", "", ""));
+    }
+
+    @Override
+    public boolean takesFiles() {
+        return true;
+    }
+
+    /** A recording of one sweep: its level over time. */
+    @Override
+    public Optional<String> take(File file) {
+        if (!file.getName().toLowerCase(Locale.ROOT).endsWith(".wav")) {
+            return Optional.of("the level is read off a recording of one sweep, saved as WAV");
+        }
+        OptionalInt row = nextRow();
+        if (row.isEmpty()) {
+            return Optional.of("type way, gap at the start and speed of the next sweep first");
+        }
+        new SoundPane(place().workplace(), covered(), List.of("sweep"), heard -> take(row.getAsInt(), heard))
+                .open(file);
+        return Optional.empty();
+    }
+
+    /** The first sweep that was described and has no moment yet. */
+    private OptionalInt nextRow() {
+        return IntStream.range(0, MOST_SWEEPS)
+                .filter(row -> !text("sweeps[" + row + "].startGapMm").isEmpty()
+                        && text("sweeps[" + row + "].markedS").isEmpty()
+                        && text("sweeps[" + row + "].samples").isEmpty())
+                .findFirst();
+    }
+
+    private void take(int row, SoundPane.Heard heard) {
+        double columnS = heard.sound().columnS();
+        int from = (int) Math.round(heard.steps().get(0).fromS() / columnS);
+        int to = (int) Math.min(
+                heard.sound().columns() - 1, Math.round(heard.steps().get(0).toS() / columnS));
+        int every = Math.max(1, (to - from + MOST_SAMPLES - 1) / MOST_SAMPLES);
+        StringBuilder pairs = new StringBuilder();
+        for (int column = from; column + every <= to; column += every) {
+            double level = 0;
+            for (int i = 0; i < every; i++) {
+                level += heard.marked().level(column + i) / every;
+            }
+            pairs.append(pairs.isEmpty() ? "" : "; ")
+                    .append(String.format(Locale.ROOT, "%.3f %.3f", (column + every / 2.0 - from) * columnS, level));
+        }
+        Map<String, Draft.Text> typed = new HashMap<>();
+        Draft.put(typed, "sweeps[" + row + "].samples", pairs.toString());
+        place().draft().typeAll(typed);
+        kept.add(heard.file());
+        place().workplace().tell("The level of sweep " + (row + 1) + " stands in its row.");
+    }
+
+    @Override
+    public List<NewAttachment> attachments() {
+        return List.copyOf(kept);
+    }
+
+    /** By key, or from a recording. */
+    @Override
+    public Optional<Node> otherSchool(Showing<SweepReadings, SweepFinding> now) {
+        if (!now.measuring()) {
+            return Optional.empty();
+        }
+        Hyperlink key = new Hyperlink("Time the next sweep by key");
+        key.setId("by-key");
+        key.setTooltip(new Tooltip("Space as the motion begins, Space again when the spot is liveliest."));
+        key.setOnAction(event -> {
+            OptionalInt row = nextRow();
+            if (row.isEmpty()) {
+                place().workplace().tell("Type way, gap at the start and speed of the next sweep first.");
+            } else {
+                new SweepClock(place().workplace(), covered(), seconds -> time(row.getAsInt(), seconds)).open();
+            }
+        });
+        Hyperlink recording = new Hyperlink("Read a recording");
+        recording.setId("read-recording");
+        recording.setTooltip(new Tooltip("A WAV of one sweep: its level over time goes into the next row."));
+        recording.setOnAction(event -> FileDialogs.toOpen(recording.getScene()).stream()
+                .findFirst()
+                .flatMap(file -> take(file.toFile()))
+                .ifPresent(why ->
+                        place().workplace().tell(Character.toUpperCase(why.charAt(0)) + why.substring(1) + ".")));
+        return Optional.of(new VBox(key, recording));
+    }
+
+    private void time(int row, double seconds) {
+        Map<String, Draft.Text> typed = new HashMap<>();
+        Draft.put(typed, "sweeps[" + row + "].markedS", String.format(Locale.ROOT, "%.2f", seconds));
+        place().draft().typeAll(typed);
     }
 
     @Override

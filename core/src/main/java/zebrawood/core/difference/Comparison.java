@@ -282,6 +282,10 @@ public record Comparison(
                 case FIRED_DRY -> 0.9;
                 case MAINS_WORK -> 0.15;
                 case LEFT_ALONE -> 0.1;
+                case NOZZLE_CHANGED -> 0.7;
+                case BED_CHANGED -> 0.6;
+                case STOCK_CHANGED -> 0.5;
+                case GAP_SET -> 0.3;
             };
         }
 

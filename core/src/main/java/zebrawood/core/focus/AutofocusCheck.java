@@ -33,7 +33,7 @@ public final class AutofocusCheck implements Procedure<AutofocusReadings, Autofo
             1,
             "Autofocus",
             Card.OnRoute.in(Phase.FOCUS, 60).asWanted(),
-            Set.of(Change.LENS_CHANGED, Change.KNOCKED, Change.PART_FITTED, Change.MOVED),
+            Set.of(Change.LENS_CHANGED, Change.NOZZLE_CHANGED, Change.KNOCKED, Change.PART_FITTED, Change.MOVED),
             List.of(Hazard.MOVING_AXES, Hazard.BEAM),
             20,
             180,

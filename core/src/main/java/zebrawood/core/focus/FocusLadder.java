@@ -43,7 +43,7 @@ public final class FocusLadder implements Procedure<LadderReadings, LadderFindin
             1,
             "Ladder",
             Card.OnRoute.in(Phase.FOCUS, 40).firing().asWanted(),
-            Set.of(Change.LENS_CHANGED, Change.SOURCE_CHANGED, Change.KNOCKED),
+            Set.of(Change.LENS_CHANGED, Change.NOZZLE_CHANGED, Change.SOURCE_CHANGED, Change.KNOCKED),
             List.of(Hazard.BEAM, Hazard.FUMES, Hazard.FIRE, Hazard.MOVING_AXES),
             15,
             60,

@@ -47,7 +47,7 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
             1,
             "Ramp line",
             Card.OnRoute.in(Phase.FOCUS, 30).firing().after("mirror-near-far"),
-            Set.of(Change.LENS_CHANGED, Change.SOURCE_CHANGED, Change.KNOCKED),
+            Set.of(Change.LENS_CHANGED, Change.NOZZLE_CHANGED, Change.SOURCE_CHANGED, Change.KNOCKED),
             List.of(Hazard.BEAM, Hazard.FUMES, Hazard.FIRE),
             12,
             60,

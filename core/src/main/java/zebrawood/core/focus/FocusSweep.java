@@ -43,7 +43,12 @@ public final class FocusSweep implements Procedure<SweepReadings, SweepFinding> 
             1,
             "Live sweep",
             Card.OnRoute.in(Phase.FOCUS, 50).firing().asWanted(),
-            Set.of(Change.LENS_CHANGED, Change.SOURCE_CHANGED, Change.KNOCKED, Change.PART_FITTED),
+            Set.of(
+                    Change.LENS_CHANGED,
+                    Change.NOZZLE_CHANGED,
+                    Change.SOURCE_CHANGED,
+                    Change.KNOCKED,
+                    Change.PART_FITTED),
             List.of(Hazard.BEAM, Hazard.FUMES, Hazard.FIRE, Hazard.MOVING_AXES),
             15,
             180,

@@ -28,7 +28,7 @@ public final class ZPlan implements Procedure<ZReadings, ZFinding> {
             1,
             "Height axis",
             Card.OnRoute.in(Phase.HEIGHT, 10).forAJob(),
-            Set.of(Change.LENS_CHANGED, Change.PART_FITTED, Change.MOVED),
+            Set.of(Change.LENS_CHANGED, Change.NOZZLE_CHANGED, Change.PART_FITTED, Change.MOVED),
             List.of(Hazard.MOVING_AXES),
             5,
             180,

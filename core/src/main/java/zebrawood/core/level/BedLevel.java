@@ -50,7 +50,7 @@ public final class BedLevel implements Procedure<BedReadings, BedFinding> {
             1,
             "Bed level",
             Card.OnRoute.in(Phase.FOCUS, 10),
-            Set.of(Change.MOVED, Change.KNOCKED, Change.PART_FITTED),
+            Set.of(Change.MOVED, Change.KNOCKED, Change.PART_FITTED, Change.BED_CHANGED),
             List.of(Hazard.MOVING_AXES),
             20,
             180,

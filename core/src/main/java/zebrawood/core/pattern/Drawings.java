@@ -10,6 +10,8 @@ public final class Drawings {
 
     /** digits after the point of a millimetre: a nanometre */
     private static final int DECIMALS = 6;
+    /** how tall a capital letter is, as a share of the size of its font */
+    private static final double CAPITAL = 0.7;
 
     private Drawings() {}
 
@@ -50,6 +52,17 @@ public final class Drawings {
             }
             svg.append("</g>\n");
         }
+        for (Pattern.Label label : pattern.labels()) {
+            svg.append("<text text-anchor=\"middle\" font-family=\"sans-serif\" font-size=\"")
+                    .append(number(label.tallMm() / CAPITAL))
+                    .append("\" x=\"")
+                    .append(number(label.middleMm()))
+                    .append("\" y=\"")
+                    .append(number(pattern.heightMm() - label.footMm()))
+                    .append("\">")
+                    .append(escaped(label.words()))
+                    .append("</text>\n");
+        }
         return svg.append("</svg>\n").toString();
     }
 
@@ -83,9 +96,27 @@ public final class Drawings {
                 pair(dxf, 31, "0");
             }
         }
+        for (Pattern.Label label : pattern.labels()) {
+            pair(dxf, 0, "TEXT");
+            pair(dxf, 8, "WORDS");
+            pair(dxf, 10, number(label.middleMm()));
+            pair(dxf, 20, number(label.footMm()));
+            pair(dxf, 30, "0");
+            pair(dxf, 40, number(label.tallMm()));
+            pair(dxf, 1, oneLine(label.words()));
+            pair(dxf, 72, "1");
+            pair(dxf, 11, number(label.middleMm()));
+            pair(dxf, 21, number(label.footMm()));
+            pair(dxf, 31, "0");
+        }
         pair(dxf, 0, "ENDSEC");
         pair(dxf, 0, "EOF");
         return dxf.toString();
+    }
+
+    /** As a line of the file: release 12 has no letters but those of ASCII. */
+    private static String oneLine(String words) {
+        return words.replaceAll("[^\\x20-\\x7E]", "?");
     }
 
     private static void pair(StringBuilder dxf, int code, String value) {

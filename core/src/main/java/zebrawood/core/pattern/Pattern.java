@@ -10,8 +10,23 @@ import zebrawood.core.reading.Checks;
  * @param widthMm of the smallest sheet that holds it, from 0
  * @param heightMm likewise
  * @param parts at least one
+ * @param labels words on it
  */
-public record Pattern(String name, double widthMm, double heightMm, List<Part> parts) {
+public record Pattern(String name, double widthMm, double heightMm, List<Part> parts, List<Label> labels) {
+
+    /** One without words on it. */
+    public Pattern(String name, double widthMm, double heightMm, List<Part> parts) {
+        this(name, widthMm, heightMm, parts, List.of());
+    }
+
+    /**
+     * Words on it, which motion text leaves out.
+     *
+     * @param middleMm from the left to the middle of the words
+     * @param footMm from below to the foot of the words
+     * @param tallMm how tall a capital letter is
+     */
+    public record Label(String words, double middleMm, double footMm, double tallMm) {}
 
     /** A straight line from one place to another, mm from the lower left. */
     public record Line(double fromXMm, double fromYMm, double toXMm, double toYMm) {}
@@ -31,6 +46,7 @@ public record Pattern(String name, double widthMm, double heightMm, List<Part> p
 
     public Pattern {
         parts = Checks.copy(parts);
+        labels = Checks.copy(labels);
         new Checks()
                 .text("name", name)
                 .above("widthMm", widthMm, 0)

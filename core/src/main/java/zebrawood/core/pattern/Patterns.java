@@ -2,6 +2,7 @@ package zebrawood.core.pattern;
 
 import java.util.ArrayList;
 import java.util.List;
+import zebrawood.core.pattern.Pattern.Label;
 import zebrawood.core.pattern.Pattern.Line;
 import zebrawood.core.pattern.Pattern.Part;
 import zebrawood.core.reading.Checks;
@@ -13,6 +14,8 @@ public final class Patterns {
 
     /** between squares of a ladder, share of a square */
     private static final double BETWEEN = 0.5;
+    /** each step of a gauge */
+    private static final double STEP_WIDE_MM = 20;
 
     private Patterns() {}
 
@@ -84,6 +87,43 @@ public final class Patterns {
                             new Line(x, y + sideMm, x, y))));
         }
         return new Pattern("Nine places", bedXMm, bedYMm, parts);
+    }
+
+    /**
+     * A stepped gauge to cut out of sheet and to stand under the head: its middle step is the best gap, the others are
+     * a little less and a little more.
+     *
+     * @param gapMm the best gap, above twice the step
+     * @param stepMm from one step to the next, above 0
+     * @param lens whose gap it is; empty to write it on by hand
+     */
+    public static Pattern gauge(double gapMm, double stepMm, String lens) {
+        new Checks()
+                .above("gapMm", gapMm, 0)
+                .above("stepMm", stepMm, 0)
+                .tie(() -> 2 * stepMm < gapMm, "stepMm", "the steps are too high for this gap")
+                .done();
+        List<Line> outline = new ArrayList<>();
+        List<Label> labels = new ArrayList<>();
+        double[] heights = {gapMm - stepMm, gapMm, gapMm + stepMm};
+        double tall = Math.min(3, gapMm / 4);
+        double y = 0;
+        for (int i = 0; i < heights.length; i++) {
+            double left = i * STEP_WIDE_MM;
+            outline.add(new Line(left, y, left, heights[i]));
+            outline.add(new Line(left, heights[i], left + STEP_WIDE_MM, heights[i]));
+            y = heights[i];
+            labels.add(new Label(
+                    Amount.mm(heights[i], 2).text(UnitChoice.METRIC),
+                    left + STEP_WIDE_MM / 2,
+                    Math.max(0.4, heights[i] - 1.6 * tall),
+                    tall));
+        }
+        double wide = heights.length * STEP_WIDE_MM;
+        outline.add(new Line(wide, y, wide, 0));
+        outline.add(new Line(wide, 0, 0, 0));
+        labels.add(new Label(lens.isBlank() ? "lens:" : lens, wide / 2, 0.3, tall / 1.5));
+        return new Pattern("Gauge", wide, gapMm + stepMm, List.of(new Part("outline", "", outline)), labels);
     }
 
     /** Lines to and fro, from one side of a square to the other. */

@@ -7,6 +7,7 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
+import java.util.function.DoubleUnaryOperator;
 import javax.sound.sampled.AudioFileFormat;
 import javax.sound.sampled.AudioFormat;
 import javax.sound.sampled.AudioInputStream;
@@ -38,7 +39,29 @@ public record PretendSound(double overNoiseDb, int rate, int bits) {
             steps.add(new double[] {at, at + lasts});
             at += lasts + 0.6 + 2.5 * random.nextDouble();
         }
-        return new Run(wav((int) ((at + random.nextDouble()) * rate), steps, focus, gapsMm, random), steps);
+        byte[] wav = wav(
+                (int) ((at + random.nextDouble()) * rate),
+                atS -> {
+                    for (int i = 0; i < steps.size(); i++) {
+                        if (atS >= steps.get(i)[0] && atS <= steps.get(i)[1]) {
+                            return focus.waistMm() / focus.widthMm(gapsMm.get(i));
+                        }
+                    }
+                    return 0;
+                },
+                random);
+        return new Run(wav, steps);
+    }
+
+    /**
+     * One sweep, marking all the time.
+     *
+     * @param startGapMm where it begins
+     * @param speedMmS how fast the gap grows; below 0 it shrinks
+     */
+    public byte[] sweep(
+            PretendFocus focus, double startGapMm, double speedMmS, double seconds, SplittableRandom random) {
+        return wav((int) (seconds * rate), atS -> focus.waistMm() / focus.widthMm(startGapMm + speedMmS * atS), random);
     }
 
     /** By how much marks have to be louder than they are made, to be so much over the hiss. */
@@ -84,22 +107,17 @@ public record PretendSound(double overNoiseDb, int rate, int bits) {
         }
     }
 
-    private byte[] wav(
-            int length, List<double[]> steps, PretendFocus focus, List<Double> gapsMm, SplittableRandom random) {
+    private byte[] wav(int length, DoubleUnaryOperator loud, SplittableRandom random) {
         int size = bits / 8;
         byte[] bytes = new byte[length * size];
         double scale = scale(random);
         double fanHz = 90 + 30 * random.nextDouble();
         Band marks = new Band(rate);
-        int step = 0;
         for (int i = 0; i < length; i++) {
             double atS = i / (double) rate;
-            step += step < steps.size() && atS > steps.get(step)[1] ? 1 : 0;
-            boolean marking = step < steps.size() && atS >= steps.get(step)[0];
-            double loud = marking ? focus.waistMm() / focus.widthMm(gapsMm.get(step)) : 0;
             double hum = 2 * Math.sin(2 * Math.PI * fanHz * atS) + Math.sin(6 * Math.PI * fanHz * atS);
             double mark = marks.next(random.nextDouble() - 0.5);
-            double sample = LOUD * (random.nextDouble() - 0.5 + hum + scale * loud * mark);
+            double sample = LOUD * (random.nextDouble() - 0.5 + hum + scale * loud.applyAsDouble(atS) * mark);
             long number = Math.round(Math.max(-1, Math.min(1, sample)) * ((1L << bits - 1) - 1));
             if (bits == 8) {
                 number += 128;

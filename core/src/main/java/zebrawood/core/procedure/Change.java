@@ -38,7 +38,11 @@ public enum Change {
             "Left running alone",
             "left running alone",
             "for how long, and what was found; nobody is blamed, it is looked at again",
-            Set.of("extraction", "stop"));
+            Set.of("extraction", "stop")),
+    STOCK_CHANGED("Stock or riser", "stock or riser changed", "how thick it is now, riser and all", Set.of()),
+    NOZZLE_CHANGED("Nozzle changed", "nozzle changed", "which one came off, which one sits there now", Set.of()),
+    BED_CHANGED("Bed changed", "bed changed", "which grate, comb or table lies there now", Set.of()),
+    GAP_SET("Gap set", "gap set", "with which block, on which stock", Set.of());
 
     private final String title;
     private final String words;

@@ -21,6 +21,11 @@ final class Consequences {
                 sentences.add(stop.card().title() + " is shut until then.");
             }
         }
+        if (after.refocus().isPresent() && !after.refocus().equals(before.refocus())) {
+            sentences.add("The gap is to be set again before the next job.");
+        } else if (before.refocus().isPresent() && after.refocus().isEmpty()) {
+            sentences.add("The gap counts as set again.");
+        }
         if (sentences.isEmpty()) {
             sentences.add("Nothing has to be done again. It stands in the logbook.");
         }

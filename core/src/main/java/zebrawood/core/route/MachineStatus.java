@@ -1,6 +1,7 @@
 package zebrawood.core.route;
 
 import java.util.List;
+import java.util.Optional;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.procedure.Phase;
@@ -16,6 +17,7 @@ import zebrawood.core.procedure.Phase;
  * @param stops its stops in the order of the work; the gate stands before {@link #stopsBeforeGate()}
  * @param points what is to be done that no stop says, each the entry that opened it
  * @param todo what to do next, most urgent first
+ * @param refocus what was changed since the gap was set last, so that it is to be set again
  * @param unjudged stops that only another program knows, by id: what stands on record of them is not judged here
  */
 public record MachineStatus(
@@ -27,6 +29,7 @@ public record MachineStatus(
         List<StopStatus> stops,
         List<Entry> points,
         List<Todo> todo,
+        Optional<Entry> refocus,
         List<String> unjudged) {
 
     public MachineStatus {

@@ -64,6 +64,7 @@ public final class Route {
                 stops,
                 points,
                 todo(history, gate, counted, now, zone),
+                Refocus.since(history),
                 history.unjudged());
     }
 

@@ -119,6 +119,7 @@ class StartOfWorkTest {
                 machine.stops(),
                 machine.points(),
                 machine.todo(),
+                machine.refocus(),
                 machine.unjudged());
         assertThat(StartOfWork.of(withoutWater, lived.history(), Lived.day(2), ZoneOffset.UTC)
                         .asked())

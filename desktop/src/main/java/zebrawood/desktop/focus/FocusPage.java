@@ -2,6 +2,7 @@ package zebrawood.desktop.focus;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -9,12 +10,17 @@ import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
+import javafx.scene.control.Hyperlink;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import zebrawood.core.focus.FocusTable;
 import zebrawood.core.focus.FocusTable.Doubt;
 import zebrawood.core.machine.Plate;
+import zebrawood.core.pattern.Drawings;
+import zebrawood.core.pattern.Pattern;
+import zebrawood.core.pattern.Patterns;
 import zebrawood.core.procedure.Instruction;
 import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.StopState;
@@ -25,6 +31,7 @@ import zebrawood.desktop.desk.Navigator;
 import zebrawood.desktop.page.FramedPage;
 import zebrawood.kit.view.Clip;
 import zebrawood.kit.view.DrawingSurface;
+import zebrawood.kit.view.FileDialogs;
 import zebrawood.kit.view.Slip;
 import zebrawood.kit.view.Words;
 
@@ -105,11 +112,34 @@ public final class FocusPage extends HBox implements FramedPage {
             parts.add(Slip.quiet("That is " + Amount.mm(Math.abs(off), 2).text(units) + (off < 0 ? " less" : " more")
                     + " than the maker's figure."));
         }
+        if (doubt.isEmpty()) {
+            parts.add(gauge(table, machine.plate()));
+        }
         String stop = doubt.isPresent() ? "focus-ramp" : "focus-ladder";
         measure.setText(doubt.isPresent() ? "Burn a ramp line" : "Burn a ladder");
         measure.setOnAction(event -> navigator.stop(machineId, stop));
         parts.add(measure);
         slip.show(parts);
+    }
+
+    /** A stepped gauge at the gap on which the schools agree, to be cut or milled. */
+    private Node gauge(FocusTable table, Plate plate) {
+        Hyperlink save = new Hyperlink("Save a gauge to cut");
+        save.setId("gauge");
+        save.setTooltip(new Tooltip("SVG, or DXF where the name ends in .dxf; the middle step is the best gap."));
+        save.setOnAction(event -> FileDialogs.toSave(getScene(), "gauge.svg").ifPresent(file -> {
+            double gap = table.together().orElseThrow().bestGapMm();
+            double step = Math.min(gap / 3, Math.max(0.1, table.depthOfFocusMm().orElse(1) / 4));
+            List<Plate.Lens> lenses = plate.optics().map(Plate.Optics::lenses).orElse(List.of());
+            Pattern pattern =
+                    Patterns.gauge(gap, step, lenses.size() == 1 ? lenses.get(0).name() : "");
+            boolean dxf = file.toString().toLowerCase(Locale.ROOT).endsWith(".dxf");
+            desk.save(
+                    file,
+                    dxf ? Drawings.dxf(pattern) : Drawings.svg(pattern),
+                    "Measure the gauge with a calliper before you trust it. Its lines");
+        }));
+        return save;
     }
 
     private static String inWords(FocusTable table, UnitChoice units) {

@@ -70,6 +70,9 @@ final class RouteColumn extends BorderPane {
     private final Desk desk;
     private final VBox rows = new VBox();
     private final ScrollPane scroll = new ScrollPane(rows);
+    /** what has to be seen whatever part of the Route is looked at */
+    private final VBox flag = new VBox();
+
     private final List<Runnable> waiting = new ArrayList<>();
     private final Timeline clock =
             new Timeline(new KeyFrame(javafx.util.Duration.seconds(1), event -> waiting.forEach(Runnable::run)));
@@ -114,7 +117,9 @@ final class RouteColumn extends BorderPane {
                 action("Focus", "focus", "the best gap by every school, on one axis", whole.focus()),
                 action("Open point", "point", "what is to be done that no stop says", whole.point()),
                 action("Certificate", "certificate", "Ctrl+P", whole.certificate()));
-        VBox events = new VBox(Words.label("The machine as a whole", "caption"), words);
+        flag.setId("refocus");
+        flag.setPadding(new Insets(0, 10, 0, 0));
+        VBox events = new VBox(flag, Words.label("The machine as a whole", "caption"), words);
         words.setPrefWrapLength(196);
         events.setPadding(new Insets(6, 0, 6, 12));
         setBottom(events);
@@ -136,6 +141,14 @@ final class RouteColumn extends BorderPane {
             pressed = Optional.empty();
         }
         waiting.clear();
+        flag.getChildren()
+                .setAll(
+                        shown
+                                .machine()
+                                .refocus()
+                                .map(since -> RefocusFlag.of(desk, shown.machine(), since, open))
+                                .stream()
+                                .toList());
         inHand = Optional.empty();
         rows.getChildren().clear();
         boolean gateShown = false;

@@ -191,6 +191,7 @@ class CertificateTest {
                     many,
                     now.points(),
                     now.todo(),
+                    now.refocus(),
                     now.unjudged());
             ByteArrayOutputStream pdf = new ByteArrayOutputStream();
             Certificate.write(

@@ -38,7 +38,8 @@ class PartsTest {
                 stop("coolant-mix", filling),
                 stop("coolant-heat", heat),
                 stop("coolant-setpoint", setpoint));
-        MachineStatus machine = new MachineStatus("wren", null, null, "", null, stops, List.of(), List.of(), List.of());
+        MachineStatus machine = new MachineStatus(
+                "wren", null, null, "", null, stops, List.of(), List.of(), Optional.empty(), List.of());
         return Parts.of(machine, stops.get(2));
     }
 
@@ -56,7 +57,8 @@ class PartsTest {
         List<StopStatus> alone = Catalogue.stops().stream()
                 .map(each -> stop(each.procedure().card().id(), StopState.OPEN))
                 .toList();
-        MachineStatus machine = new MachineStatus("wren", null, null, "", null, alone, List.of(), List.of(), List.of());
+        MachineStatus machine = new MachineStatus(
+                "wren", null, null, "", null, alone, List.of(), List.of(), Optional.empty(), List.of());
         List<String> rows = new ArrayList<>();
         for (StopStatus each : alone) {
             Parts parts = Parts.of(machine, each);

@@ -53,6 +53,29 @@ class FocusPageTest {
         }
     }
 
+    @Test
+    void theFlagToSetTheGapAgainStandsAtEveryStopUntilItIsSet() {
+        try (Seat seat = Seat.atDemo(folder).as("LO")) {
+            seat.jump("wren bed level");
+            seat.until("nothing was changed yet", () -> seat.has("event") && !seat.has("set-the-gap"));
+            happens(seat, "event-stock_changed");
+            seat.until("the flag stands here", () -> seat.has("set-the-gap"));
+            seat.jump("wren climate");
+            seat.until("and there", () -> seat.has("set-the-gap") && seat.says("stock or riser changed"));
+            seat.fire("set-the-gap");
+            seat.until("it leads to where the gap is worked out", () -> seat.says("Height"));
+            happens(seat, "event-gap_set");
+            seat.until("the flag is gone", () -> !seat.has("set-the-gap"));
+        }
+    }
+
+    private static void happens(Seat seat, String kind) {
+        seat.fire("event");
+        seat.until("one can choose", () -> seat.has(kind));
+        seat.fire(kind).fire("event-record");
+        seat.until("it is recorded", () -> !seat.has(kind) && seat.says("Recorded as no. "));
+    }
+
     /** Motion text waits for power and speed, and then replays without a fault. */
     private void motionText(Seat seat) throws IOException {
         Path file = elsewhere.resolve("squares.nc");

@@ -69,6 +69,37 @@ class ReadOffTest {
     }
 
     @Test
+    void sweepsAreTimedByKeyOrReadOffTheirSound() throws IOException {
+        Path wav = elsewhere.resolve("down.wav");
+        Files.write(wav, new PretendSound(12, 22_050, 16).sweep(FOCUS, 13.2, -1, 12, new SplittableRandom(5)));
+        try (Seat seat = Seat.atDemo(folder).as("LO")) {
+            seat.jump("wren live sweep");
+            seat.until("the button is there", () -> seat.has("again"));
+            seat.fire("again");
+            seat.until("one can measure", () -> seat.has("by-key"));
+            for (int i = 0; i < 2; i++) {
+                seat.put("sweeps[" + i + "].startGapMm", "13.2").put("sweeps[" + i + "].speedMmS", "1");
+            }
+            seat.answers(wav).fire("read-recording");
+            seat.until("the ends are asked for", () -> seat.says("Drag the edges to where the motion begins"));
+            seat.fire("take-over");
+            seat.until(
+                    "levels stand in the first row",
+                    () -> seat.words("sweeps[0].samples").contains("; "));
+            seat.fire("by-key");
+            seat.until("the clock waits", () -> seat.says("Press Space at the moment the motion begins"));
+            seat.press(KeyCode.SPACE);
+            seat.until("it runs", () -> seat.says("Press Space again when the spot is liveliest"));
+            seat.press(KeyCode.SPACE);
+            seat.until("it is stopped", () -> seat.says("Liveliest after "));
+            seat.fire("take-over");
+            seat.until(
+                    "the time stands in the next row",
+                    () -> !seat.words("sweeps[1].markedS").isBlank());
+        }
+    }
+
+    @Test
     void aRampIsReadOffAPictureOfItsPlate() throws IOException {
         PretendPlate plate = new PretendPlate(20, 1, 4, 4, 0.2, 0.15);
         int wide = 1900;

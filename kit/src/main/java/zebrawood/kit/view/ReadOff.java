@@ -222,6 +222,13 @@ public abstract class ReadOff extends Pane {
         });
     }
 
+    /** Covers the bench without a file. */
+    protected final void begin() {
+        covered.cover(this);
+        refresh();
+        surface.requestFocus();
+    }
+
     /** What came of reading, or why nothing did. */
     private record Done<T>(Optional<T> result, String why) {}
 
