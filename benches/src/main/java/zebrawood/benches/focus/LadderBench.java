@@ -1,6 +1,7 @@
 package zebrawood.benches.focus;
 
 import java.io.File;
+import java.nio.file.Files;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -32,6 +33,7 @@ import zebrawood.kit.form.Field;
 import zebrawood.kit.form.FieldList;
 import zebrawood.kit.form.Worksheet;
 import zebrawood.kit.view.FileDialogs;
+import zebrawood.kit.view.Thumbnail;
 
 /** Squares burned at several gaps, a row each: the gap and the score. */
 public final class LadderBench extends FormBench<LadderReadings, LadderFinding> {
@@ -139,24 +141,42 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
         return true;
     }
 
-    /** A recording of the run: its levels become the scores. */
+    /** A recording of the run, or a photo of the squares: their levels or contrasts become the scores. */
     @Override
     public Optional<String> take(File file) {
-        if (!file.getName().toLowerCase(Locale.ROOT).endsWith(".wav")) {
-            return Optional.of("scores are read off a recording of the run, saved as WAV");
+        boolean isSound = file.getName().toLowerCase(Locale.ROOT).endsWith(".wav");
+        if (!isSound && !Thumbnail.isNamedLikeOne(file.getName())) {
+            return Optional.of("scores are read off a WAV of the run, or off a photo of the squares");
         }
         List<Integer> rows = rowsWithGap();
         if (rows.size() < 3) {
             return Optional.of("type the gaps of the squares first, in the order in which they were burned");
         }
-        new SoundPane(
-                        place().workplace(),
-                        covered(),
-                        rows.stream()
-                                .map(row -> "gap " + text("steps[" + row + "].gapMm"))
-                                .toList(),
-                        heard -> take(rows, heard))
-                .open(file);
+        List<String> squares = rows.stream()
+                .map(row -> "gap " + text("steps[" + row + "].gapMm"))
+                .toList();
+        if (isSound) {
+            new SoundPane(
+                            place().workplace(),
+                            covered(),
+                            squares,
+                            heard -> scored(
+                                    rows,
+                                    heard.steps().stream()
+                                            .map(heard.marked()::levelDb)
+                                            .toList(),
+                                    "sound",
+                                    heard.file()))
+                    .open(file);
+        } else {
+            NewAttachment photo = new NewAttachment(file.getName(), () -> Files.newInputStream(file.toPath()));
+            new SquaresPane(
+                            place().workplace(),
+                            covered(),
+                            squares,
+                            contrasts -> scored(rows, contrasts, "contrast", photo))
+                    .open(file);
+        }
         return Optional.empty();
     }
 
@@ -167,35 +187,29 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
                 .toList();
     }
 
-    private void take(List<Integer> rows, SoundPane.Heard heard) {
+    private void scored(List<Integer> rows, List<Double> scores, String school, NewAttachment file) {
         Map<String, Draft.Text> typed = new HashMap<>();
         for (int i = 0; i < rows.size(); i++) {
-            Draft.put(
-                    typed,
-                    "steps[" + rows.get(i) + "].score",
-                    String.format(
-                            Locale.ROOT,
-                            "%.1f",
-                            heard.marked().levelDb(heard.steps().get(i))));
+            Draft.put(typed, "steps[" + rows.get(i) + "].score", String.format(Locale.ROOT, "%.1f", scores.get(i)));
         }
-        Draft.put(typed, SCHOOL, "sound");
+        Draft.put(typed, SCHOOL, school);
         Draft.put(typed, BETTER, "higher");
         place().draft().typeAll(typed);
         kept.clear();
-        kept.add(heard.file());
-        place().workplace()
-                .tell("The level of each square stands in its row. The recording goes along with the entry.");
+        kept.add(file);
+        place().workplace().tell("The score of each square stands in its row. The file goes along with the entry.");
     }
 
     @Override
     public List<NewAttachment> attachments() {
-        return text(SCHOOL).equals("sound") ? List.copyOf(kept) : List.of();
+        return List.of("sound", "contrast").contains(text(SCHOOL)) ? List.copyOf(kept) : List.of();
     }
 
     private Node ofRecording() {
-        Hyperlink read = new Hyperlink("Read a recording");
+        Hyperlink read = new Hyperlink("Read a recording or a photo");
         read.setId("read-recording");
-        read.setTooltip(new Tooltip("A WAV of the whole run: the level of each square becomes its score."));
+        read.setTooltip(
+                new Tooltip("A WAV of the whole run, or a photo of the squares: each square is scored from it."));
         read.setOnAction(event -> FileDialogs.toOpen(read.getScene()).stream()
                 .findFirst()
                 .flatMap(file -> take(file.toFile()))
@@ -230,7 +244,7 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
         }
         return rowsWithGap().stream()
                         .anyMatch(row -> text("steps[" + row + "].score").isEmpty())
-                ? "Score each square, or read a recording of the run."
+                ? "Score each square, or read a recording or a photo."
                 : super.next();
     }
 }

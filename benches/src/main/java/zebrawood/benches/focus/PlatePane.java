@@ -1,6 +1,5 @@
 package zebrawood.benches.focus;
 
-import java.io.File;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -29,8 +28,6 @@ import zebrawood.kit.figure.Stroke;
 import zebrawood.kit.theme.Lettering;
 import zebrawood.kit.theme.Tone;
 import zebrawood.kit.view.Covered;
-import zebrawood.kit.view.PictureFile;
-import zebrawood.kit.view.ReadOff;
 import zebrawood.kit.view.Words;
 import zebrawood.kit.view.Workplace;
 
@@ -38,7 +35,7 @@ import zebrawood.kit.view.Workplace;
  * A picture of a burned plate: two points of a rule and both ends of the line are pointed at; the widths of the line
  * are found, each shown enlarged under the picture, and left out where it is pressed.
  */
-final class PlatePane extends ReadOff {
+final class PlatePane extends PointedPicture {
 
     /** what the enlarged places need at least, px */
     private static final double PATCHES = 118;
@@ -52,6 +49,8 @@ final class PlatePane extends ReadOff {
     /** with fewer px a mm a line is not there to be measured */
     private static final double LEAST_PX_PER_MM = 4;
 
+    private static final int LEAST_WIDTHS = 4;
+
     private static final List<String> ASKED = List.of(
             "Press on a mark of the rule in the picture",
             "Press on another mark of the rule, far from the first",
@@ -61,12 +60,9 @@ final class PlatePane extends ReadOff {
     private final List<Double> placesMm;
     private final BiConsumer<List<Optional<Double>>, Double> widths;
     private final TextField apart = new TextField();
-    private final List<Pixel> points = new ArrayList<>();
     private final Set<Integer> leftOut = new HashSet<>();
-    private PictureFile picture;
     private Optional<BurnedLine> line = Optional.empty();
     private List<Optional<BurnedLine.Width>> found = List.of();
-    private String problem = "";
 
     /**
      * @param placesMm where along the line widths are wanted
@@ -77,7 +73,7 @@ final class PlatePane extends ReadOff {
             Covered covered,
             List<Double> placesMm,
             BiConsumer<List<Optional<Double>>, Double> widths) {
-        super(workplace, covered, "Put the widths in");
+        super(workplace, covered, "Put the widths in", ASKED);
         this.placesMm = List.copyOf(placesMm);
         this.widths = widths;
         apart.setId("rule-apart");
@@ -85,13 +81,6 @@ final class PlatePane extends ReadOff {
         apart.setAccessibleText("how far apart the two marks of the rule are");
         ask(Words.label("marks of the rule apart", "small"), apart);
         apart.textProperty().addListener((value, before, now) -> measure());
-    }
-
-    void open(File photo) {
-        read(photo, goOn -> PictureFile.read(photo, goOn), read -> {
-            picture = read;
-            images(List.of(read.shown()));
-        });
     }
 
     private double ruleMm() {
@@ -109,30 +98,32 @@ final class PlatePane extends ReadOff {
         }
     }
 
-    private void measure() {
+    @Override
+    double below() {
+        return PATCHES;
+    }
+
+    @Override
+    void forget() {
         line = Optional.empty();
         found = List.of();
-        problem = "";
-        if (points.size() == ASKED.size()) {
-            try {
-                BurnedLine at = new BurnedLine(points.get(0), points.get(1), ruleMm(), points.get(2), points.get(3));
-                if (at.pxPerMm() < LEAST_PX_PER_MM) {
-                    problem = "The picture is too small: take it from nearer, or scan with more dots";
-                } else {
-                    line = Optional.of(at);
-                    found = at.widths(picture.grey(), placesMm);
-                    patches();
-                }
-            } catch (ReadingException refused) {
-                String why = refused.refusals().get(0).why();
-                problem = Character.toUpperCase(why.charAt(0)) + why.substring(1);
-            }
+    }
+
+    @Override
+    void measured() {
+        BurnedLine at = new BurnedLine(point(0), point(1), ruleMm(), point(2), point(3));
+        if (at.pxPerMm() < LEAST_PX_PER_MM) {
+            throw new ReadingException(
+                    "picture", "the picture is too small: take it from nearer, or scan with more dots");
         }
+        line = Optional.of(at);
+        found = at.widths(picture().grey(), placesMm);
+        patches();
     }
 
     private void patches() {
         List<Image> images = new ArrayList<>();
-        images.add(picture.shown());
+        images.add(picture().shown());
         for (Optional<BurnedLine.Width> width : found) {
             images.add(width.map(this::patch).orElseGet(() -> new WritableImage(1, 1)));
         }
@@ -148,7 +139,7 @@ final class PlatePane extends ReadOff {
         Pixel middle = width.from().towards(width.to(), 0.5);
         int left = (int) Math.floor(middle.x() - side / 2.0);
         int top = (int) Math.floor(middle.y() - side / 2.0);
-        Grey grey = picture.grey();
+        Grey grey = picture().grey();
         int[] pixels = new int[side * side];
         for (int i = 0; i < pixels.length; i++) {
             int shade = grey.shade(left + i % side, top + i / side);
@@ -163,22 +154,20 @@ final class PlatePane extends ReadOff {
         return found.get(place).isPresent() && !leftOut.contains(place);
     }
 
+    private long taking() {
+        return IntStream.range(0, found.size()).filter(this::isTaken).count();
+    }
+
     @Override
-    protected String asked() {
-        if (!problem.isEmpty()) {
-            return problem;
-        } else if (points.size() < ASKED.size()) {
-            return ASKED.get(points.size());
-        }
-        long taken = IntStream.range(0, found.size()).filter(this::isTaken).count();
-        return taken < 4
+    String found() {
+        return taking() < LEAST_WIDTHS
                 ? "Fewer than four widths: is the line dark on a light plate, and are both ends right?"
-                : taken + " widths of " + placesMm.size() + " are read off the picture";
+                : taking() + " widths of " + placesMm.size() + " are read off the picture";
     }
 
     @Override
     protected String note() {
-        return points.size() < ASKED.size()
+        return !areAllThere()
                 ? "the camera straight over the plate, the rule lying on it beside the line; press Esc to leave"
                 : "each width enlarged below; press one to leave it out. Drag a point to put it right, or press Space,"
                         + " then the arrow keys";
@@ -186,18 +175,12 @@ final class PlatePane extends ReadOff {
 
     @Override
     protected boolean isReady() {
-        return IntStream.range(0, found.size()).filter(this::isTaken).count() >= 4;
-    }
-
-    private double shownShare(double width, double height) {
-        return Math.min(
-                width / picture.grey().width(),
-                (height - PATCHES) / picture.grey().height());
+        return taking() >= LEAST_WIDTHS;
     }
 
     /** In one row or in several, as large as there is room. */
     private Path.Box patchBox(int place, double width, double height) {
-        double top = picture.grey().height() * shownShare(width, height);
+        double top = box(width, height).height();
         int inRow = placesMm.size();
         double side = 0;
         for (int rows = 1; rows <= 3; rows++) {
@@ -215,44 +198,11 @@ final class PlatePane extends ReadOff {
 
     @Override
     protected List<Path.Box> imagesIn(double width, double height) {
-        if (picture == null) {
-            return List.of();
-        }
-        double share = shownShare(width, height);
-        List<Path.Box> boxes = new ArrayList<>();
-        boxes.add(new Path.Box(
-                0, 0, picture.grey().width() * share, picture.grey().height() * share));
+        List<Path.Box> boxes = new ArrayList<>(super.imagesIn(width, height));
         for (int i = 0; i < found.size(); i++) {
             boxes.add(patchBox(i, width, height));
         }
         return boxes;
-    }
-
-    private Point2D shown(Pixel at) {
-        double share = shownShare(size().getX(), size().getY());
-        return new Point2D(at.x() * share, at.y() * share);
-    }
-
-    @Override
-    protected List<Point2D> grips() {
-        return points.stream().map(this::shown).toList();
-    }
-
-    private Pixel pixel(double x, double y) {
-        double share = shownShare(size().getX(), size().getY());
-        return new Pixel(
-                Math.max(0, Math.min(picture.grey().width(), x / share)),
-                Math.max(0, Math.min(picture.grey().height(), y / share)));
-    }
-
-    @Override
-    protected void move(int grip, double x, double y) {
-        points.set(grip, pixel(x, y));
-    }
-
-    @Override
-    protected void moved() {
-        measure();
     }
 
     @Override
@@ -268,10 +218,7 @@ final class PlatePane extends ReadOff {
                 return;
             }
         }
-        if (points.size() < ASKED.size() && y <= picture.grey().height() * shownShare(size().getX(), size().getY())) {
-            points.add(pixel(x, y));
-            measure();
-        }
+        super.pressed(x, y);
     }
 
     @Override
@@ -286,8 +233,9 @@ final class PlatePane extends ReadOff {
     @Override
     protected Figure over() {
         return (pen, width, height) -> {
-            for (int i = 0; i < points.size(); i++) {
-                point(pen, i);
+            drawPoints(pen);
+            for (int i = 0; i < grips().size(); i++) {
+                name(pen, i);
             }
             for (int i = 0; i < found.size(); i++) {
                 width(pen, i, patchBox(i, width, height));
@@ -295,12 +243,8 @@ final class PlatePane extends ReadOff {
         };
     }
 
-    private void point(Pen pen, int i) {
-        Point2D at = shown(points.get(i));
-        Stroke stroke = Stroke.of(i == chosen() ? Tone.WALNUT : Tone.READING, 2.4);
-        pen.stroke(Path.circle(at.getX(), at.getY(), 9), stroke);
-        pen.line(at.getX() - 14, at.getY(), at.getX() + 14, at.getY(), stroke);
-        pen.line(at.getX(), at.getY() - 14, at.getX(), at.getY() + 14, stroke);
+    private void name(Pen pen, int i) {
+        Point2D at = grips().get(i);
         boolean right = at.getX() > size().getX() - 60;
         pen.patched(
                 at.getX() + (right ? -16 : 16),

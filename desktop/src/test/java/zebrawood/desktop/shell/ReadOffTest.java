@@ -69,6 +69,38 @@ class ReadOffTest {
     }
 
     @Test
+    void aLadderIsScoredOffAPhotoByItsContrast() throws IOException {
+        double[] gaps = {4, 5.5, 7, 8.5, 10};
+        int pitch = 150;
+        byte[] shades = new byte[pitch * gaps.length * pitch];
+        for (int i = 0; i < shades.length; i++) {
+            int x = i % (pitch * gaps.length);
+            int y = i / (pitch * gaps.length);
+            double fine = Math.pow(FOCUS.waistMm() / FOCUS.widthMm(gaps[x / pitch]), 2);
+            boolean inside = x % pitch >= 25 && x % pitch < 125 && y >= 25 && y < 125;
+            shades[i] = (byte) Math.round(inside ? 120 + 80 * fine * Math.cos(y * 0.7) : 210);
+        }
+        Path png = elsewhere.resolve("squares.png");
+        ImageIO.write(image(new Grey(pitch * gaps.length, pitch, shades)), "png", png.toFile());
+        try (Seat seat = Seat.atDemo(folder).as("LO")) {
+            seat.jump("wren ladder");
+            seat.until("the button is there", () -> seat.has("again"));
+            seat.fire("again");
+            for (int i = 0; i < gaps.length; i++) {
+                seat.put("steps[" + i + "].gapMm", String.valueOf(gaps[i]));
+            }
+            seat.answers(png).fire("read-recording");
+            seat.until("the first square is asked for", () -> seat.says("Press on the middle of the first square"));
+            press(seat, new Pixel(75, 75), pitch * gaps.length);
+            press(seat, new Pixel(75 + 4.0 * pitch, 75), pitch * gaps.length);
+            seat.until("the sharpest is told", () -> seat.says("Sharpest: square 3, gap 7.0"));
+            seat.fire("take-over");
+            seat.until("the scores make a ladder", () -> seat.words("verdict").equals("PASS"));
+            assertThat(seat.words("act")).startsWith("Set the gap to 7.");
+        }
+    }
+
+    @Test
     void sweepsAreTimedByKeyOrReadOffTheirSound() throws IOException {
         Path wav = elsewhere.resolve("down.wav");
         Files.write(wav, new PretendSound(12, 22_050, 16).sweep(FOCUS, 13.2, -1, 12, new SplittableRandom(5)));

@@ -1,0 +1,110 @@
+package zebrawood.benches.focus;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.geometry.Point2D;
+import zebrawood.core.picture.SquareRow;
+import zebrawood.kit.figure.Anchor;
+import zebrawood.kit.figure.Figure;
+import zebrawood.kit.figure.Path;
+import zebrawood.kit.figure.Stroke;
+import zebrawood.kit.theme.Lettering;
+import zebrawood.kit.theme.Tone;
+import zebrawood.kit.view.Covered;
+import zebrawood.kit.view.Workplace;
+
+/** A photo of a ladder: the middles of its first and last square are pointed at, and each is scored by its contrast. */
+final class SquaresPane extends PointedPicture {
+
+    private final List<String> squares;
+    private final Consumer<List<Double>> scores;
+    private Optional<SquareRow> row = Optional.empty();
+    private List<Double> contrasts = List.of();
+
+    /**
+     * @param squares what each square of the ladder is called, in the order in which they lie
+     * @param scores takes the contrast of each
+     */
+    SquaresPane(Workplace workplace, Covered covered, List<String> squares, Consumer<List<Double>> scores) {
+        super(
+                workplace,
+                covered,
+                "Put the scores in",
+                List.of("Press on the middle of the first square", "Press on the middle of the last square"));
+        this.squares = List.copyOf(squares);
+        this.scores = scores;
+    }
+
+    @Override
+    double below() {
+        return 0;
+    }
+
+    @Override
+    void forget() {
+        row = Optional.empty();
+        contrasts = List.of();
+    }
+
+    @Override
+    void measured() {
+        SquareRow there = new SquareRow(point(0), point(1), squares.size());
+        row = Optional.of(there);
+        contrasts = there.contrasts(picture().grey());
+    }
+
+    @Override
+    String found() {
+        return "Sharpest: square " + (best() + 1) + ", " + squares.get(best());
+    }
+
+    private int best() {
+        int best = 0;
+        for (int i = 1; i < contrasts.size(); i++) {
+            best = contrasts.get(i) > contrasts.get(best) ? i : best;
+        }
+        return best;
+    }
+
+    @Override
+    protected String note() {
+        return areAllThere()
+                ? "each frame must lie within its square. Drag a point to put it right, or press Space, then the arrow"
+                        + " keys"
+                : "the camera straight over the squares, light from one side, all of them in the picture";
+    }
+
+    @Override
+    protected boolean isReady() {
+        return !contrasts.isEmpty();
+    }
+
+    @Override
+    protected void taken() {
+        scores.accept(contrasts);
+    }
+
+    @Override
+    protected Figure over() {
+        return (pen, width, height) -> {
+            double side = row.map(SquareRow::sidePx).orElse(0.0) * share(width, height);
+            for (int i = 0; i < contrasts.size(); i++) {
+                Point2D middle = shown(row.orElseThrow().middle(i));
+                boolean best = i == best();
+                pen.stroke(
+                        Path.rectangle(middle.getX() - side / 2, middle.getY() - side / 2, side, side),
+                        Stroke.of(best ? Tone.WALNUT : Tone.READING, best ? 3 : 1.6));
+                pen.patched(
+                        middle.getX(),
+                        middle.getY() - side / 2 - 8,
+                        String.format(Locale.ROOT, "%.1f", contrasts.get(i)),
+                        best ? Lettering.TEXT_BOLD : Lettering.SMALL,
+                        best ? Tone.WALNUT : Tone.READING,
+                        Anchor.MIDDLE);
+            }
+            drawPoints(pen);
+        };
+    }
+}
