@@ -10,8 +10,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import javafx.scene.Node;
-import javafx.scene.control.Hyperlink;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.VBox;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.NewAttachment;
@@ -24,6 +22,7 @@ import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.kit.bench.BenchPlace;
 import zebrawood.kit.bench.FormBench;
+import zebrawood.kit.bench.FromFile;
 import zebrawood.kit.bench.Showing;
 import zebrawood.kit.bench.ToBurn;
 import zebrawood.kit.figure.Figure;
@@ -32,7 +31,6 @@ import zebrawood.kit.form.Draft;
 import zebrawood.kit.form.Field;
 import zebrawood.kit.form.FieldList;
 import zebrawood.kit.form.Worksheet;
-import zebrawood.kit.view.FileDialogs;
 import zebrawood.kit.view.Thumbnail;
 
 /** Squares burned at several gaps, a row each: the gap and the score. */
@@ -205,17 +203,13 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
         return List.of("sound", "contrast").contains(text(SCHOOL)) ? List.copyOf(kept) : List.of();
     }
 
-    private Node ofRecording() {
-        Hyperlink read = new Hyperlink("Read a recording or a photo");
-        read.setId("read-recording");
-        read.setTooltip(
-                new Tooltip("A WAV of the whole run, or a photo of the squares: each square is scored from it."));
-        read.setOnAction(event -> FileDialogs.toOpen(read.getScene()).stream()
-                .findFirst()
-                .flatMap(file -> take(file.toFile()))
-                .ifPresent(why ->
-                        place().workplace().tell(Character.toUpperCase(why.charAt(0)) + why.substring(1) + ".")));
-        return read;
+    private Node ofFile() {
+        return FromFile.link(
+                place().workplace(),
+                "read-recording",
+                "Read a recording or a photo",
+                "A WAV of the whole run, or a photo of the squares: each square is scored from it.",
+                this::take);
     }
 
     /** The squares of the next ladder where there is one, else about the maker's gap. */
@@ -234,7 +228,7 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
                 "ladder",
                 () -> Patterns.ladder(gaps, SQUARE_MM, INTERVAL_MM),
                 pattern -> Setting.inTheMiddle(pattern, place().plate(), powerS, speedMmMin));
-        return Optional.of(now.measuring() ? new VBox(ofRecording(), burn) : burn);
+        return Optional.of(now.measuring() ? new VBox(ofFile(), burn) : burn);
     }
 
     @Override

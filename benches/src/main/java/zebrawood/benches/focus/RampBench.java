@@ -29,6 +29,7 @@ import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.kit.bench.Bench;
 import zebrawood.kit.bench.BenchPlace;
+import zebrawood.kit.bench.FromFile;
 import zebrawood.kit.bench.Showing;
 import zebrawood.kit.bench.ToBurn;
 import zebrawood.kit.form.Draft;
@@ -37,7 +38,6 @@ import zebrawood.kit.form.FieldList;
 import zebrawood.kit.form.ReadingField;
 import zebrawood.kit.form.Worksheet;
 import zebrawood.kit.view.Covered;
-import zebrawood.kit.view.FileDialogs;
 import zebrawood.kit.view.Thumbnail;
 import zebrawood.kit.view.Words;
 
@@ -48,6 +48,7 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
     static final String RUN = "runMm";
     static final String RISE = "riseMm";
     static final String THINNEST = "thinnestPositionMm";
+    static final String GAP_THERE = "gapThereMm";
     static final String SCHOOL = "school";
     static final String PLACES = "places";
     static final String TOOL = "tool";
@@ -63,7 +64,8 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
                     Field.amount(GAP, "gap at start", Quantity.LENGTH).needed(),
                     Field.amount(RUN, "run", Quantity.LENGTH).needed(),
                     Field.amount(RISE, "rise", Quantity.LENGTH).needed(),
-                    Field.amount(THINNEST, "thinnest place", Quantity.LENGTH))
+                    Field.amount(THINNEST, "thinnest place", Quantity.LENGTH),
+                    Field.amount(GAP_THERE, "gap there", Quantity.LENGTH))
             .listed("", "marks", "positionMm", WIDTH);
 
     private final BenchPlace place;
@@ -165,6 +167,7 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
         sheet.amount(RISE, Quantity.LENGTH);
         if (isQuick(draft)) {
             sheet.amount(THINNEST, Quantity.LENGTH);
+            sheet.amount(GAP_THERE, Quantity.LENGTH);
         } else {
             marks(sheet, run.orElse(plan.runMm()));
             sheet.number("widthErrorMm", ReadWith.of(draft, place.plate()).errorMm());
@@ -252,6 +255,7 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
             readings.thinnestPositionMm().ifPresent(thinnest -> {
                 texts.put(SCHOOL, new Draft.Text("quick", UnitChoice.METRIC));
                 put(texts, THINNEST, asTyped.get(THINNEST), thinnest);
+                readings.gapThereMm().ifPresent(there -> put(texts, GAP_THERE, asTyped.get(GAP_THERE), there));
             });
             readings.marks().ifPresent(marks -> widths(texts, marks, readings.runMm(), asTyped));
         }
@@ -311,14 +315,12 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
         other.setMinWidth(Region.USE_PREF_SIZE);
         HBox line = new HBox(4, other, says);
         line.setAlignment(Pos.CENTER_LEFT);
-        Hyperlink picture = new Hyperlink("Read a picture of the plate");
-        picture.setId("read-picture");
-        picture.setTooltip(new Tooltip("A photo or scan with a rule in it: the widths are read off it."));
-        picture.setOnAction(event -> FileDialogs.toOpen(picture.getScene()).stream()
-                .findFirst()
-                .flatMap(file -> take(file.toFile()))
-                .ifPresent(
-                        why -> place.workplace().tell(Character.toUpperCase(why.charAt(0)) + why.substring(1) + ".")));
+        Node picture = FromFile.link(
+                place.workplace(),
+                "read-picture",
+                "Read a picture of the plate",
+                "A photo or scan with a rule in it: the widths are read off it.",
+                this::take);
         Node burn = ToBurn.link(
                 place.workplace(),
                 "the line",

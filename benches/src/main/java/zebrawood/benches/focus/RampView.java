@@ -49,6 +49,7 @@ final class RampView extends Pane {
     private final ReadingField gap = new ReadingField(RampBench.FIELDS.field(RampBench.GAP));
     private final ReadingField run = new ReadingField(RampBench.FIELDS.field(RampBench.RUN)).bare();
     private final ReadingField rise = new ReadingField(RampBench.FIELDS.field(RampBench.RISE));
+    private final ReadingField there = new ReadingField(RampBench.FIELDS.field(RampBench.GAP_THERE));
     private final ReadingField thinnest = new ReadingField(RampBench.FIELDS.field(RampBench.THINNEST));
     private final List<ReadingField> widths = new ArrayList<>();
     private final List<Label> positions = new ArrayList<>();
@@ -84,7 +85,8 @@ final class RampView extends Pane {
         getChildren().addAll(positions);
         getChildren().addAll(gapName, gap, runName, run, riseName, rise);
         getChildren().addAll(widths);
-        getChildren().addAll(thinnest, tool, places, ruler);
+        there.field().setPromptText("gap there, by a block");
+        getChildren().addAll(thinnest, there, tool, places, ruler);
         prompt(gap.field(), plan.gapAtStartMm());
         prompt(run.field(), plan.runMm());
         prompt(rise.field(), plan.riseMm());
@@ -142,7 +144,7 @@ final class RampView extends Pane {
     }
 
     List<ReadingField> fields() {
-        List<ReadingField> fields = new ArrayList<>(List.of(gap, run, rise, thinnest));
+        List<ReadingField> fields = new ArrayList<>(List.of(gap, run, rise, thinnest, there));
         fields.addAll(widths);
         return fields;
     }
@@ -221,6 +223,8 @@ final class RampView extends Pane {
         }
         thinnest.setVisible(quick);
         thinnest.field().setVisible(quick);
+        there.setVisible(quick);
+        there.field().setVisible(quick);
         if (quick) {
             sheet.understood(RampBench.THINNEST)
                     .ifPresent(at -> marks.add(new RampLine.Mark(Math.max(0, Math.min(runMm, at)), Optional.of(0.1))));
@@ -228,7 +232,7 @@ final class RampView extends Pane {
         line.show(RampLine.figure(marks, runMm, RampSide.MARGIN - 4), "the burned line from above");
         lineCaption.setText(
                 quick
-                        ? "from above; where is the line thinnest, from the start?"
+                        ? "from above; where is the line thinnest, from the start? And what gap fits there, if you have a block?"
                         : String.format(
                                 Locale.ROOT,
                                 "from above, widths drawn %.0f times larger; read in this order, %s",
@@ -264,7 +268,9 @@ final class RampView extends Pane {
         line.resizeRelocate(4, stripTop, width - 8, RampLine.STRIP + 8);
         double fieldsTop = stripTop + RampLine.STRIP + 24;
         layoutWidths(width, left, fieldsTop, count, two);
-        thinnest.resizeRelocate(width / 2 - 70, fieldsTop - 8, 140, thinnest.prefHeight(140));
+        double half = Math.min(200, width / 2 - 32);
+        thinnest.resizeRelocate(width / 2 - half - 6, fieldsTop - 8, half, thinnest.prefHeight(half));
+        there.resizeRelocate(width / 2 + 6, fieldsTop - 8, half, there.prefHeight(half));
         double after = fieldsTop + rows * FIELD_HEIGHT + 2;
         message.resizeRelocate(24, after, width - 48, 16);
         double choicesTop = after + 16;

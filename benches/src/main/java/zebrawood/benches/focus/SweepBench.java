@@ -21,6 +21,7 @@ import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.kit.bench.BenchPlace;
 import zebrawood.kit.bench.FormBench;
+import zebrawood.kit.bench.FromFile;
 import zebrawood.kit.bench.Showing;
 import zebrawood.kit.figure.Figure;
 import zebrawood.kit.form.Choice;
@@ -29,7 +30,6 @@ import zebrawood.kit.form.Field;
 import zebrawood.kit.form.FieldList;
 import zebrawood.kit.form.Kind;
 import zebrawood.kit.form.Worksheet;
-import zebrawood.kit.view.FileDialogs;
 
 /** Ways through the focus, a row each: which way, from where, how fast, and when it was liveliest. */
 public final class SweepBench extends FormBench<SweepReadings, SweepFinding> {
@@ -150,14 +150,12 @@ public final class SweepBench extends FormBench<SweepReadings, SweepFinding> {
                 new SweepClock(place().workplace(), covered(), seconds -> time(row.getAsInt(), seconds)).open();
             }
         });
-        Hyperlink recording = new Hyperlink("Read a recording");
-        recording.setId("read-recording");
-        recording.setTooltip(new Tooltip("A WAV of one sweep: its level over time goes into the next row."));
-        recording.setOnAction(event -> FileDialogs.toOpen(recording.getScene()).stream()
-                .findFirst()
-                .flatMap(file -> take(file.toFile()))
-                .ifPresent(why ->
-                        place().workplace().tell(Character.toUpperCase(why.charAt(0)) + why.substring(1) + ".")));
+        Node recording = FromFile.link(
+                place().workplace(),
+                "read-recording",
+                "Read a recording",
+                "A WAV of one sweep: its level over time goes into the next row.",
+                this::take);
         return Optional.of(new VBox(key, recording));
     }
 

@@ -23,6 +23,9 @@ import zebrawood.core.units.Said;
 /** Where to send the height axis for a stock on a riser, and whether it gets there. */
 public final class ZPlan implements Procedure<ZReadings, ZFinding> {
 
+    /** as near to the end of the axis rounding may not be to the other side, mm */
+    private static final double CLOSE_MM = 0.02;
+
     private static final Card CARD = new Card(
             "z-plan",
             1,
@@ -98,8 +101,7 @@ public final class ZPlan implements Procedure<ZReadings, ZFinding> {
     }
 
     private static Instruction send(ZFinding finding, ZReadings read) {
-        List<Amount> amounts =
-                new ArrayList<>(List.of(Amount.mm(finding.targetZMm(), 2), Amount.mm(finding.surfaceGapMm(), 2)));
+        List<Amount> amounts = new ArrayList<>(List.of(target(finding), Amount.mm(finding.surfaceGapMm(), 2)));
         String hand = "Beam off, hands out. ";
         if (finding.moveMm().isPresent()) {
             double move = finding.moveMm().getAsDouble();
@@ -110,6 +112,16 @@ public final class ZPlan implements Procedure<ZReadings, ZFinding> {
         hand += "Then gauge the gap: it is to be {1}.";
         return Instruction.of("height", Said.of("Send the height axis to {0}.", amounts.get(0)))
                 .byHand(new Said(hand, amounts));
+    }
+
+    /** Rounded so that the axis is never sent beyond its end. */
+    private static Amount target(ZFinding finding) {
+        double z = finding.targetZMm();
+        Amount shown = Amount.mm(z, 2);
+        if (finding.tolerances().maxZMm() - z < CLOSE_MM) {
+            return shown.most();
+        }
+        return z - finding.tolerances().minZMm() < CLOSE_MM ? shown.least() : shown;
     }
 
     private static Instruction outOfRange(ZFinding finding) {

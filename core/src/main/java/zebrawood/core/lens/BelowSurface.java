@@ -111,7 +111,7 @@ public final class BelowSurface implements Procedure<BelowReadings, BelowFinding
                                 (depth.isEmpty()
                                                 ? "How deep the focus is, is not known: try it on a test piece of this glass. "
                                                 : "")
-                                        + "The mark gets {0} longer than on a surface.",
+                                        + "The mark gets {0} longer than on a surface. Stop before the head touches the glass.",
                                 Amount.mm(finding.smearMm(), 2)))));
     }
 

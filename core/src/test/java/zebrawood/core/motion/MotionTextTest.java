@@ -143,4 +143,22 @@ class MotionTextTest {
             assertThat(lines.getLength()).isEqualTo(pattern.lines().size());
         }
     }
+
+    @Test
+    void aGaugeHasTheGapAsItsMiddleStepAndItsLensInWords() {
+        Pattern gauge = Patterns.gauge(6.74, 0.5, "middle 60 & <spare>");
+        List<Pattern.Line> outline = gauge.lines();
+        for (int i = 0; i < outline.size(); i++) {
+            Pattern.Line next = outline.get((i + 1) % outline.size());
+            assertThat(outline.get(i).toXMm()).as("it closes").isCloseTo(next.fromXMm(), within(1e-9));
+            assertThat(outline.get(i).toYMm()).isCloseTo(next.fromYMm(), within(1e-9));
+        }
+        assertThat(outline)
+                .filteredOn(line -> line.fromYMm() == line.toYMm() && line.fromYMm() > 0)
+                .extracting(Pattern.Line::toYMm)
+                .containsExactly(6.24, 6.74, 7.24);
+        assertThat(Drawings.svg(gauge)).contains(">6.74 mm</text>").contains("middle 60 &amp; &lt;spare&gt;");
+        assertThat(Drawings.dxf(gauge)).contains("\r\nTEXT\r\n").contains("middle 60 & <spare>");
+        assertThatThrownBy(() -> Patterns.gauge(1, 0.5, "")).hasMessageContaining("too high");
+    }
 }

@@ -58,14 +58,19 @@ class GateOrdersTest {
     private static final Route ROUTE = new Route(STOPS);
 
     /** Which bars an event leaves in doubt, said anew. */
-    private static final Map<Change, Set<String>> TOUCHES = Map.of(
-            Change.LENS_CHANGED, Set.of(),
-            Change.FIRED_DRY, Set.of("water", "pulse"),
-            Change.LEFT_ALONE, Set.of("extraction", "stop"),
-            Change.CLEANED, Set.of(),
-            Change.COOLANT_WORK, Set.of("water"),
-            Change.MAINS_WORK, Set.of("wiring", "earth", "stop", "interlock"),
-            Change.PART_FITTED,
+    private static final Map<Change, Set<String>> TOUCHES = Map.ofEntries(
+            Map.entry(Change.LENS_CHANGED, Set.of()),
+            Map.entry(Change.NOZZLE_CHANGED, Set.of()),
+            Map.entry(Change.STOCK_CHANGED, Set.of()),
+            Map.entry(Change.BED_CHANGED, Set.of()),
+            Map.entry(Change.GAP_SET, Set.of()),
+            Map.entry(Change.FIRED_DRY, Set.of("water", "pulse")),
+            Map.entry(Change.LEFT_ALONE, Set.of("extraction", "stop")),
+            Map.entry(Change.CLEANED, Set.of()),
+            Map.entry(Change.COOLANT_WORK, Set.of("water")),
+            Map.entry(Change.MAINS_WORK, Set.of("wiring", "earth", "stop", "interlock")),
+            Map.entry(
+                    Change.PART_FITTED,
                     Set.of(
                             "films",
                             "wiring",
@@ -76,9 +81,9 @@ class GateOrdersTest {
                             "stop",
                             "interlock",
                             "air",
-                            "pulse"),
-            Change.KNOCKED, Set.of("wiring", "fibre", "water", "stop", "interlock", "pulse"),
-            Change.COVERS_OFF, Set.of("wiring", "stop", "interlock"));
+                            "pulse")),
+            Map.entry(Change.KNOCKED, Set.of("wiring", "fibre", "water", "stop", "interlock", "pulse")),
+            Map.entry(Change.COVERS_OFF, Set.of("wiring", "stop", "interlock")));
 
     /** What this machine needs, from what is known of it: what is not known to be absent is needed. */
     private static Set<String> needed(Family family, Map<Plate.Part, Plate.Presence> known) {
