@@ -7,6 +7,7 @@ import java.time.ZoneOffset;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -57,13 +58,13 @@ class GateOrdersTest {
             new FocusRamp());
     private static final Route ROUTE = new Route(STOPS);
 
+    /** Those of the gap alone touch no bar, which RefocusTest holds: here each would only make the orders more. */
+    private static final Set<Change> CHANGES = EnumSet.complementOf(
+            EnumSet.of(Change.STOCK_CHANGED, Change.NOZZLE_CHANGED, Change.BED_CHANGED, Change.GAP_SET));
+
     /** Which bars an event leaves in doubt, said anew. */
     private static final Map<Change, Set<String>> TOUCHES = Map.ofEntries(
             Map.entry(Change.LENS_CHANGED, Set.of()),
-            Map.entry(Change.NOZZLE_CHANGED, Set.of()),
-            Map.entry(Change.STOCK_CHANGED, Set.of()),
-            Map.entry(Change.BED_CHANGED, Set.of()),
-            Map.entry(Change.GAP_SET, Set.of()),
             Map.entry(Change.FIRED_DRY, Set.of("water", "pulse")),
             Map.entry(Change.LEFT_ALONE, Set.of("extraction", "stop")),
             Map.entry(Change.CLEANED, Set.of()),
@@ -262,7 +263,7 @@ class GateOrdersTest {
                     next.add(life.answered(bar, true));
                     next.add(life.answered(bar, false));
                 }
-                for (Change change : Change.values()) {
+                for (Change change : CHANGES) {
                     next.add(life.happened(change));
                 }
                 next.add(life.serviced(needed));

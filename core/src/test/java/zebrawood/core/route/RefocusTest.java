@@ -24,6 +24,14 @@ class RefocusTest {
         assertThat(lived.at(3).refocus().isPresent()).isEqualTo(CAUSES.contains(change));
     }
 
+    @ParameterizedTest
+    @EnumSource(names = {"STOCK_CHANGED", "NOZZLE_CHANGED", "BED_CHANGED", "GAP_SET"})
+    void whatConcernsTheGapAloneLeavesTheGateAsItIs(Change change) {
+        assertThat(change.bars()).isEmpty();
+        assertThat(new Lived().gate(1).happened(2, change).at(2).gate().isOpen())
+                .isTrue();
+    }
+
     @Test
     void aLensThatCameOutToBeCleanedIsACauseAndOneCleanedInItsSeatIsNone() {
         assertThat(new Lived().gate(1).ramp(2).cleaned(3, true).at(3).refocus()).isPresent();
