@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.regex.Pattern;
 import zebrawood.core.focus.RampFinding;
 import zebrawood.core.focus.RampReadings;
 import zebrawood.core.machine.Plate;
@@ -13,6 +14,9 @@ import zebrawood.kit.bench.BenchPlace;
 
 /** What the other stops of the focus, and the plate, say of the gap on this machine. */
 final class GapKnown {
+
+    /** how the plate says that the lens is turned in a ring, and the gap is always the maker's */
+    private static final Pattern LENS_RING = Pattern.compile("(?i)\\bring\\b");
 
     private GapKnown() {}
 
@@ -24,7 +28,13 @@ final class GapKnown {
                         optics.focusDatum(),
                         optics.heightMoves(),
                         optics.gapTool(),
-                        optics.gapToolStepMm().isPresent() ? optics.gapToolStepMm() : optics.heightStepMm()));
+                        optics.gapToolStepMm().isPresent() ? optics.gapToolStepMm() : optics.heightStepMm(),
+                        optics.heightMoves()
+                                        .filter(moves ->
+                                                LENS_RING.matcher(moves).find())
+                                        .isPresent()
+                                ? optics.makersGapMm()
+                                : OptionalDouble.empty()));
     }
 
     /** The newest ramp of this machine that passed. */

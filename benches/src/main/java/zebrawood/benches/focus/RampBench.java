@@ -2,6 +2,8 @@ package zebrawood.benches.focus;
 
 import java.io.File;
 import java.nio.file.Files;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -22,6 +24,8 @@ import zebrawood.core.entry.NewAttachment;
 import zebrawood.core.focus.RampFinding;
 import zebrawood.core.focus.RampPlan;
 import zebrawood.core.focus.RampReadings;
+import zebrawood.core.focus.RampReadings.LineAlong;
+import zebrawood.core.focus.RampReadings.OtherLine;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.pattern.Patterns;
 import zebrawood.core.reading.ReadingException;
@@ -53,6 +57,7 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
     static final String PLACES = "places";
     static final String TOOL = "tool";
     static final String RULER = "positionsAlong";
+    static final String ALONG = "lineAlong";
     /** more does not make the gap surer than the plate lies */
     static final int MOST_PLACES = 17;
     /** enough for the gap and how sure it is, in five minutes */
@@ -175,6 +180,12 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
         if (draft.text(RULER).equals("plate")) {
             sheet.word(RULER, "plate");
         }
+        along(draft).ifPresent(along -> {
+            sheet.word(ALONG, along.name().toLowerCase(Locale.ROOT));
+            if (!isQuick(draft)) {
+                other(along).ifPresent(other -> sheet.record("otherLine", other));
+            }
+        });
         last().ifPresent(last -> {
             sheet.number("lastBestGapMm", last.bestGapMm().getAsDouble());
             last.depthOfFocusMm().ifPresent(depth -> sheet.number("lastDepthMm", depth));
@@ -195,11 +206,46 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
         }
     }
 
+    /** The axis of the machine along which the line ran, where somebody said so. */
+    static Optional<LineAlong> along(Draft draft) {
+        return switch (draft.text(ALONG)) {
+            case "x" -> Optional.of(LineAlong.X);
+            case "y" -> Optional.of(LineAlong.Y);
+            default -> Optional.empty();
+        };
+    }
+
+    /** The line along the other axis, where one was read today: later the lens may have been out. */
+    private Optional<OtherLine> other(LineAlong along) {
+        Instant day = place.workplace().now().minus(Duration.ofDays(1));
+        return place.earlier().stream()
+                .filter(entry -> entry.stamp().at().isAfter(day))
+                .map(entry -> (Body.Measured) entry.body())
+                .filter(measured -> measured.verdict().satisfies())
+                .filter(measured -> lineOf(measured).equals(Optional.of(along.other())))
+                .map(measured -> (RampFinding) measured.finding())
+                .filter(finding -> finding.bestGapStdErrMm().isPresent())
+                .findFirst()
+                .map(finding -> new OtherLine(
+                        finding.bestGapMm().getAsDouble(),
+                        finding.bestGapStdErrMm().getAsDouble(),
+                        finding.fit().orElseThrow().a(),
+                        finding.fit().orElseThrow().b(),
+                        finding.fit().orElseThrow().c()));
+    }
+
+    private static Optional<LineAlong> lineOf(Body.Measured measured) {
+        return ((RampReadings) measured.readings()).lineAlong();
+    }
+
     /** The newest best gap that a fit proved; one that was only looked for counts where there is no other. */
     private Optional<RampFinding> last() {
         List<RampFinding> answered = place.earlier().stream()
                 .map(entry -> (Body.Measured) entry.body())
                 .filter(measured -> measured.verdict().satisfies())
+                .filter(measured -> along(draft).isEmpty()
+                        || lineOf(measured).isEmpty()
+                        || lineOf(measured).equals(along(draft)))
                 .map(measured -> (RampFinding) measured.finding())
                 .filter(finding -> finding.bestGapMm().isPresent())
                 .toList();
@@ -251,6 +297,9 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
         readings.positionsAlong()
                 .ifPresent(along ->
                         texts.put(RULER, new Draft.Text(along.name().toLowerCase(Locale.ROOT), UnitChoice.METRIC)));
+        readings.lineAlong()
+                .ifPresent(along ->
+                        texts.put(ALONG, new Draft.Text(along.name().toLowerCase(Locale.ROOT), UnitChoice.METRIC)));
         if (whole) {
             readings.thinnestPositionMm().ifPresent(thinnest -> {
                 texts.put(SCHOOL, new Draft.Text("quick", UnitChoice.METRIC));
@@ -333,6 +382,13 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
                     throw new ReadingException(
                             "file", "save it as SVG or DXF, and set power and speed in your job software");
                 });
-        return Optional.of(new VBox(picture, burn, line));
+        Node scale = ToBurn.toPrint(place.workplace(), "a scale", "ramp-scale", () -> {
+            Worksheet sheet = Worksheet.of(draft);
+            return Patterns.rampScale(
+                    sheet.amount(GAP, Quantity.LENGTH).orElse(plan.gapAtStartMm()),
+                    sheet.amount(RUN, Quantity.LENGTH).orElse(plan.runMm()),
+                    sheet.amount(RISE, Quantity.LENGTH).orElse(plan.riseMm()));
+        });
+        return Optional.of(new VBox(picture, burn, scale, line));
     }
 }

@@ -12,6 +12,7 @@ import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Pane;
 import zebrawood.core.focus.RampFinding;
 import zebrawood.core.focus.RampPlan;
@@ -58,6 +59,8 @@ final class RampView extends Pane {
             new ComboBox<>(FXCollections.observableArrayList("9 places", "13 places", "17 places"));
     private final ComboBox<String> ruler =
             new ComboBox<>(FXCollections.observableArrayList("rule held level", "rule on the plate"));
+    private final ComboBox<String> along =
+            new ComboBox<>(FXCollections.observableArrayList("line any way", "line along X", "line along Y"));
     private final Label gapName = Words.label(gap.title(), "small");
     private final Label riseName = Words.label(rise.title(), "small");
     private final Label runName = Words.label(run.title(), "small");
@@ -86,7 +89,7 @@ final class RampView extends Pane {
         getChildren().addAll(gapName, gap, runName, run, riseName, rise);
         getChildren().addAll(widths);
         there.field().setPromptText("gap there, by a block");
-        getChildren().addAll(thinnest, there, tool, places, ruler);
+        getChildren().addAll(thinnest, there, tool, places, ruler, along);
         prompt(gap.field(), plan.gapAtStartMm());
         prompt(run.field(), plan.runMm());
         prompt(rise.field(), plan.riseMm());
@@ -99,13 +102,17 @@ final class RampView extends Pane {
     }
 
     private void choices() {
-        for (ComboBox<?> box : List.of(tool, places, ruler)) {
+        for (ComboBox<?> box : List.of(tool, places, ruler, along)) {
             box.getStyleClass().add("pill");
             box.setFocusTraversable(true);
         }
         tool.setId("tool");
         places.setId("places");
         ruler.setId("ruler");
+        along.setId("along");
+        along.setAccessibleText("along which axis the line ran");
+        along.setTooltip(
+                new Tooltip("For a spot that may not be round: burn a line along X and one along Y on the same day."));
         tool.setAccessibleText("what widths are read with");
         places.setAccessibleText("how many places are read");
         ruler.setAccessibleText("how the rule lies");
@@ -114,6 +121,10 @@ final class RampView extends Pane {
         places.setOnAction(event -> chosen(() -> rePlace(places.getValue().split(" ")[0])));
         ruler.setOnAction(event -> chosen(() ->
                 draft.type(RampBench.RULER, ruler.getValue().endsWith("plate") ? "plate" : "", UnitChoice.METRIC)));
+        along.setOnAction(event -> chosen(() -> draft.type(
+                RampBench.ALONG,
+                along.getValue().endsWith("X") ? "x" : along.getValue().endsWith("Y") ? "y" : "",
+                UnitChoice.METRIC)));
     }
 
     /** Runs what a person chose; a box that is only being set to what the draft says is passed over. */
@@ -184,7 +195,7 @@ final class RampView extends Pane {
                                         ", thinnest at " + Amount.mm(best, 2).text(units))
                                 .orElse(""));
         boolean editable = now.measuring();
-        List.of(tool, places, ruler).forEach(box -> box.setDisable(!editable));
+        List.of(tool, places, ruler, along).forEach(box -> box.setDisable(!editable));
         message.setText(widths.stream()
                 .filter(field -> sheet.problems().containsKey(field.name()))
                 .findFirst()
@@ -243,6 +254,8 @@ final class RampView extends Pane {
         choosing = false;
         tool.setValue(ReadWith.of(draft, place.plate()));
         places.setValue(count + " places");
+        along.setValue(
+                RampBench.along(draft).map(axis -> "line along " + axis.name()).orElse("line any way"));
         ruler.setValue(draft.text(RampBench.RULER).equals("plate") ? "rule on the plate" : "rule held level");
         choosing = true;
     }
@@ -251,7 +264,9 @@ final class RampView extends Pane {
     protected void layoutChildren() {
         double width = getWidth();
         double left = RampSide.MARGIN;
-        heading.resizeRelocate(24, 12, width - 48, 24);
+        double alongWidth = along.prefWidth(-1);
+        along.resizeRelocate(width - alongWidth - 16, 8, alongWidth, 34);
+        heading.resizeRelocate(24, 12, width - 56 - alongWidth, 24);
         sideCaption.resizeRelocate(24, 34, width - 48, 18);
         side.resizeRelocate(0, SIDE_TOP, width, SIDE_HEIGHT);
         double fieldWidth = 74;

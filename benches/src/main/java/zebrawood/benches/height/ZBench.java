@@ -42,7 +42,12 @@ public final class ZBench extends FormBench<ZReadings, ZFinding> {
                     .empty("not known")
                     .anew(),
             Field.amount("minZMm", "axis from", Quantity.LENGTH).needed(),
-            Field.amount("maxZMm", "axis to", Quantity.LENGTH).needed());
+            Field.amount("maxZMm", "axis to", Quantity.LENGTH).needed(),
+            Field.truth("heightFirst", "height move of a job", "not looked", "comes first", "comes later"),
+            Field.truth("heightAbsolute", "it goes", "not looked", "to a place", "by a distance"),
+            Field.amount("jobSpeedMmMin", "height speed, job", Quantity.RATE).empty("not known"),
+            Field.amount("panelSpeedMmMin", "height speed, panel", Quantity.RATE)
+                    .empty("not known"));
 
     public ZBench(BenchPlace place) {
         super(place, FIELDS, "bed, riser, stock and head from the side, to scale", known(place));

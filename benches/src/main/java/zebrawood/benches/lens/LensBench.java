@@ -38,7 +38,8 @@ public final class LensBench extends FormBench<ChoiceReadings, ChoiceFinding> {
                     Field.amount(BEAM, "beam there, 1/e²", Quantity.LENGTH).needed(),
                     Field.amount("beamQualityM2", "beam quality M²", Quantity.PLAIN)
                             .needed(),
-                    Field.amount(WAVELENGTH, "wavelength", Quantity.WAVELENGTH).needed())
+                    Field.amount(WAVELENGTH, "wavelength", Quantity.WAVELENGTH).needed(),
+                    Field.truth("seated", "way up and seat", "not looked at", "right and flat", "wrong or loose"))
             .rows(
                     "lenses",
                     MOST_LENSES,
@@ -50,7 +51,11 @@ public final class LensBench extends FormBench<ChoiceReadings, ChoiceFinding> {
                             List.of(
                                     new Choice("", "field lens"),
                                     new Choice("meniscus", "meniscus"),
-                                    new Choice("plano-convex", "one side flat"))));
+                                    new Choice("plano-convex", "one side flat"))),
+                    Field.amount("stripDetail", "detail", Quantity.PLAIN),
+                    Field.amount("stripResidue", "clean", Quantity.PLAIN),
+                    Field.amount("stripDepth", "depth", Quantity.PLAIN),
+                    Field.amount("stripFinish", "finish", Quantity.PLAIN));
 
     public LensBench(BenchPlace place) {
         super(
@@ -96,7 +101,9 @@ public final class LensBench extends FormBench<ChoiceReadings, ChoiceFinding> {
     protected String head(Showing<ChoiceReadings, ChoiceFinding> now, UnitChoice units) {
         return now.finding()
                 .map(found -> found.best()
+                        .filter(best -> found.decided().isEmpty())
                         .map(best -> "Of " + found.lenses().size() + " lenses by optics alone: " + best)
+                        .or(() -> found.decided().map(crowned -> "By their strips: " + crowned))
                         .orElse("No lens does all of that"))
                 .orElse("Which lens for this work");
     }

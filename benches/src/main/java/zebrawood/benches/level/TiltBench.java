@@ -68,7 +68,14 @@ public final class TiltBench extends FormBench<TiltReadings, TiltFinding> {
                         MOST_MOUNTS,
                         Field.words("name", "mount"),
                         Field.amount("xMm", "right of the lens", Quantity.LENGTH),
-                        Field.amount("yMm", "behind the lens", Quantity.LENGTH));
+                        Field.amount("yMm", "behind the lens", Quantity.LENGTH),
+                        Field.oneOf(
+                                "joint",
+                                "its joint sets",
+                                List.of(
+                                        new Choice("", "both ways"),
+                                        new Choice("x", "left–right"),
+                                        new Choice("y", "front–back"))));
     }
 
     static String gap(int place) {

@@ -50,6 +50,7 @@ final class CardPane extends Pane {
     private boolean asks;
     private boolean reads;
     private Optional<Practice> practice = Optional.empty();
+    private boolean goes;
 
     /** A place to shoot at, as it is offered. */
     private record Where(String words, Optional<Steps.At> at) {
@@ -222,6 +223,12 @@ final class CardPane extends Pane {
                 && draft.text(Practice.SHOT).isEmpty();
     }
 
+    /** Goes to the mark as soon as it is to be read: what follows from a shot may be judged apart. */
+    void goToMark() {
+        goes = true;
+        first().requestFocus();
+    }
+
     /** Where one types first. */
     TextField first() {
         return mark.field(MarkFields.X);
@@ -257,6 +264,10 @@ final class CardPane extends Pane {
                         ? "Shot " + (correcting.getAsInt() + 1) + ", to be corrected"
                         : head ? "The card at the head" : "The card before " + second());
         mark.show(reads, practice.isEmpty());
+        if (goes && reads) {
+            goes = false;
+            first().requestFocus();
+        }
         where.setVisible(measuring && shoots && correcting.isEmpty());
         drawn = new CardFigure.Card(
                 sorted(marks, at),

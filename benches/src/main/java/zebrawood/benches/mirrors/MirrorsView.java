@@ -113,7 +113,7 @@ final class MirrorsView extends Pane {
             turns.take();
         } else if (card.isToBeShot()) {
             draft.typeAll(Map.of(Practice.SHOT, new Draft.Text("yes", UnitChoice.METRIC)));
-            card.first().requestFocus();
+            card.goToMark();
         } else if (act().filter(PlanFinding.Act.SHOOT::equals).isPresent()) {
             card.take();
         }

@@ -11,6 +11,7 @@ import zebrawood.core.focus.GapWords.InFocus;
 import zebrawood.core.focus.RampFinding.CurvePoint;
 import zebrawood.core.focus.RampFinding.Fit;
 import zebrawood.core.focus.RampFinding.Point;
+import zebrawood.core.focus.RampReadings.GapSetting;
 import zebrawood.core.focus.RampReadings.Mark;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
@@ -25,6 +26,7 @@ import zebrawood.core.procedure.Phase;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.procedure.Trait;
 import zebrawood.core.procedure.Verdict;
+import zebrawood.core.reading.Limits;
 import zebrawood.core.reading.ReadingException;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Said;
@@ -60,6 +62,10 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
                                     + " may not be more than the gap at the start.",
                             "Measure the gap at the start, the run and the rise. Type them where they stand.",
                             "Burn one line up the plate at low power and even speed, straight along the run.",
+                            "A spot that may not be round, as of diodes: burn one line along X and, the ramp turned by a"
+                                    + " quarter, one along Y on the same day. Say which is which at the top.",
+                            "A lens that is turned in a ring: write 'lens ring' on the plate as what moves for height. The"
+                                    + " maker's gap is then the gap at which the machine always works.",
                             "Read the width of the line at each mark, in order. Four are enough to see a curve; nine"
                                     + " tell the gap well."),
                     "The line is thinnest where the beam is narrowest. A curve through many widths finds that place far"
@@ -181,14 +187,73 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
             return new Outcome<>(summary.finding(points, curve, error), Verdict.UNCLEAR, List.of(unanswered.get()));
         }
         summary.answer(caustic, read);
+        summary.oblong = read.otherLine()
+                .map(other -> OblongSpot.of(
+                        summary.fit.orElseThrow(), caustic.bestGapMm(), caustic.bestGapStdErrMm(), other));
+        summary.lensMove = lensMove(caustic.bestGapMm(), read);
         RampFinding finding = summary.finding(points, curve, error);
         boolean clear = finding.bestGapStdErrMm().getAsDouble()
                 <= finding.doubtAllowedMm().getAsDouble();
         List<Instruction> instructions = new ArrayList<>();
-        instructions.add(clear ? set(caustic.bestGapMm(), read, finding) : surer(finding));
+        boolean turns = clear && isOff(finding);
+        instructions.add(
+                !clear
+                        ? surer(finding)
+                        : turns
+                                ? GapWords.turn(finding.lensMoveMm().getAsDouble())
+                                : finding.lensMoveMm().isPresent()
+                                        ? Instruction.of(
+                                                "lens",
+                                                Said.of(
+                                                        "Leave the lens in its ring: it is sharp at this machine's gap."))
+                                        : set(finding.workingGapMm().getAsDouble(), read, finding));
+        if (clear) {
+            oblong(finding, read).ifPresent(instructions::add);
+        }
         stray(finding, read.widthErrorOrDefaultMm()).ifPresent(instructions::add);
         drifted(finding).ifPresent(drift -> instructions.add(isFar(finding) ? 0 : instructions.size(), drift));
-        return new Outcome<>(finding, clear ? Verdict.PASS : Verdict.UNCLEAR, instructions);
+        return new Outcome<>(finding, !clear ? Verdict.UNCLEAR : turns ? Verdict.ADJUST : Verdict.PASS, instructions);
+    }
+
+    /** How far the lens must move in its ring so that it is sharp at the gap at which this machine works. */
+    private static OptionalDouble lensMove(double best, RampReadings read) {
+        OptionalDouble fixed = read.setting().map(GapSetting::fixedGapMm).orElse(OptionalDouble.empty());
+        return fixed.isPresent() ? OptionalDouble.of(fixed.getAsDouble() - best) : OptionalDouble.empty();
+    }
+
+    /** Whether a lens in a ring stands farther off than what a best gap may be uncertain by. */
+    private static boolean isOff(RampFinding finding) {
+        return finding.lensMoveMm().isPresent()
+                && !Limits.atMost(
+                        Math.abs(finding.lensMoveMm().getAsDouble()),
+                        finding.doubtAllowedMm().getAsDouble());
+    }
+
+    /** Which gap serves which work, where two lines have each their own. */
+    private static Optional<Instruction> oblong(RampFinding finding, RampReadings read) {
+        if (finding.oblong().isEmpty()) {
+            return Optional.empty();
+        }
+        OblongSpot spot = finding.oblong().get();
+        if (!spot.seen()) {
+            return Optional.of(Instruction.of(
+                            "spot", Said.of("Both lines agree: the spot is round as far as these widths tell."))
+                    .byHand(Said.of(
+                            "Their best gaps differ by {0}, give or take {1}.",
+                            Amount.mm(Math.abs(spot.apartMm()), 2), Amount.mm(spot.apartHalfWidthMm(), 2))));
+        }
+        String along = read.lineAlong().orElseThrow().name();
+        String across = read.lineAlong().orElseThrow().other().name();
+        return Optional.of(Instruction.of(
+                        "spot",
+                        Said.of(
+                                "For lines along " + along + " alone set {0}; along " + across + " alone set {1}.",
+                                Amount.mm(finding.bestGapMm().getAsDouble(), 2),
+                                Amount.mm(spot.otherBestGapMm(), 2)))
+                .byHand(Said.of(
+                        "The spot is not round. Engraving in rows wants the gap of lines along its rows. Cuts and drawings"
+                                + " that go every way want {0}: there the wider line is thinnest, {1}.",
+                        Amount.mm(spot.roundGapMm(), 2), Amount.mm(spot.roundWidthMm(), 3))));
     }
 
     /** What to measure next where the widths show no minimum, or none between the gaps measured. */
@@ -240,12 +305,18 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
     }
 
     private static Instruction set(double best, RampReadings read, RampFinding finding) {
-        Optional<InFocus> focus = finding.focusFromMm().isPresent()
+        boolean both = finding.oblong().filter(OblongSpot::seen).isPresent();
+        Optional<InFocus> focus = finding.focusFromMm().isPresent() && !both
                 ? Optional.of(new InFocus(
                         finding.focusFromMm().getAsDouble(), finding.focusToMm().getAsDouble()))
                 : Optional.empty();
         return GapWords.set(
-                best, read.setting(), focus, "One place alone does not tell how sure that is, nor how deep the focus.");
+                best,
+                read.setting(),
+                focus,
+                both
+                        ? "It lies between the best gaps of both lines."
+                        : "One place alone does not tell how sure that is, nor how deep the focus.");
     }
 
     private static Optional<Instruction> stray(RampFinding finding, double widthErrorMm) {
@@ -328,7 +399,7 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
 
     @Override
     public Said keyFigure(RampFinding finding) {
-        return GapWords.keyFigure(finding.bestGapMm());
+        return GapWords.keyFigure(finding.workingGapMm());
     }
 
     @Override
@@ -344,6 +415,10 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
         finding.doubtAllowedMm()
                 .ifPresent(doubt -> evidence.add(
                         new Evidence("allowed uncertainty", Said.of("± {0}", Amount.mm(1.96 * doubt, 2)))));
+        finding.oblong()
+                .ifPresent(spot -> evidence.add(new Evidence(
+                        "gap for all directions",
+                        GapWords.withDoubt(spot.roundGapMm(), OptionalDouble.of(spot.roundHalfWidthMm())))));
         finding.driftMm().ifPresent(drift -> evidence.add(new Evidence("since last time", GapWords.moved(drift))));
         finding.beamQualityM2()
                 .ifPresent(m2 -> evidence.add(new Evidence("apparent M²", Said.of("{0}", Amount.plain(m2, 2)))));
@@ -374,6 +449,8 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
         private OptionalDouble depth = OptionalDouble.empty();
         private OptionalDouble drift = OptionalDouble.empty();
         private Optional<Fit> fit = Optional.empty();
+        private Optional<OblongSpot> oblong = Optional.empty();
+        private OptionalDouble lensMove = OptionalDouble.empty();
 
         void answer(Caustic caustic, RampReadings read) {
             double waistMm = Math.sqrt(caustic.waistSquare());
@@ -405,7 +482,9 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
                     drift.isPresent() ? quarter : OptionalDouble.empty(),
                     points,
                     curve,
-                    new RampFinding.Tolerances(widthError));
+                    new RampFinding.Tolerances(widthError),
+                    oblong,
+                    lensMove);
         }
 
         private OptionalDouble shifted(int sign) {

@@ -27,6 +27,10 @@ final class GapWords {
      * @param doubt what is said where it is not known between which gaps it stays in focus
      */
     static Instruction set(double best, Optional<GapSetting> setting, Optional<InFocus> focus, String doubt) {
+        OptionalDouble fixed = setting.map(GapSetting::fixedGapMm).orElse(OptionalDouble.empty());
+        if (fixed.isPresent()) {
+            return turn(fixed.getAsDouble() - best);
+        }
         String moves = setting.flatMap(GapSetting::moves).orElse("bed or head");
         String datum = setting.flatMap(GapSetting::datum).orElse("focus datum");
         OptionalDouble step = setting.map(GapSetting::stepMm).orElse(OptionalDouble.empty());
@@ -48,6 +52,24 @@ final class GapWords {
         }
         return Instruction.of("gap", Said.of("Set the gap to {0}.", amounts.get(0)))
                 .byHand(new Said(hand, amounts));
+    }
+
+    /**
+     * A lens that is turned in its ring, where the gap is always the same.
+     *
+     * @param moveMm how far it must go, towards the work where above 0
+     */
+    static Instruction turn(double moveMm) {
+        return Instruction.of(
+                        "lens",
+                        Said.of(
+                                "Turn the lens in its ring until it stands {0} "
+                                        + (moveMm > 0 ? "nearer to the work." : "farther from the work."),
+                                Amount.mm(Math.abs(moveMm), 2)))
+                .byHand(Said.of(
+                        "Source off at the key. Measure with a calliper how far the lens or its ring stands out,"
+                                + " before and after. Touch no glass. Lock the ring."))
+                .expecting(Said.of("Then burn the marks again: they should be best at the gap of this machine."));
     }
 
     private static int decimals(double step) {

@@ -23,6 +23,8 @@ import java.util.OptionalDouble;
  * @param points each mark with its gap and how far off the curve it lies
  * @param curve the fitted width over the gaps measured, for the drawing
  * @param tolerances what it was judged by
+ * @param oblong what two lines tell of a spot that is not round, where there were two
+ * @param lensMoveMm how far the lens is to be moved in its ring, towards the work where above 0
  */
 public record RampFinding(
         OptionalDouble bestGapMm,
@@ -40,7 +42,9 @@ public record RampFinding(
         OptionalDouble driftAllowedMm,
         List<Point> points,
         List<CurvePoint> curve,
-        Tolerances tolerances) {
+        Tolerances tolerances,
+        Optional<OblongSpot> oblong,
+        OptionalDouble lensMoveMm) {
 
     /** Coefficients of the gap itself, not centred; rms of the widths about the curve, mm. */
     public record Fit(double a, double b, double c, OptionalDouble rmsMm) {}
@@ -57,6 +61,20 @@ public record RampFinding(
     public RampFinding {
         points = List.copyOf(points);
         curve = List.copyOf(curve);
+    }
+
+    /** The gap to work at in all directions: the best one, or between those of two lines where these differ. */
+    public OptionalDouble workingGapMm() {
+        return oblong.filter(OblongSpot::seen).isPresent()
+                ? OptionalDouble.of(oblong.get().roundGapMm())
+                : bestGapMm;
+    }
+
+    /** Half of the 95 % interval of the gap to work at, mm. */
+    public OptionalDouble workingGapHalfWidthMm() {
+        return oblong.filter(OblongSpot::seen).isPresent()
+                ? OptionalDouble.of(oblong.get().roundHalfWidthMm())
+                : bestGapHalfWidthMm();
     }
 
     /** Half of the stated 95 % interval of the best gap, mm: 1.96 standard errors. */

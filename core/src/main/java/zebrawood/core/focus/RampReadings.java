@@ -21,6 +21,8 @@ import zebrawood.core.reading.Limits;
  * @param lastBestGapMm the best gap of the last time, to tell drift
  * @param lastDepthMm the depth of focus of the last fitted line: a best gap further off than that is read twice
  * @param setting how the gap is set on this machine, for the instruction
+ * @param lineAlong the axis of the machine along which the line ran, where that matters
+ * @param otherLine what a line along the other axis told, on the same lens and datum: for a spot that is not round
  */
 public record RampReadings(
         double wavelengthNm,
@@ -34,7 +36,9 @@ public record RampReadings(
         OptionalDouble gapThereMm,
         OptionalDouble lastBestGapMm,
         OptionalDouble lastDepthMm,
-        Optional<GapSetting> setting) {
+        Optional<GapSetting> setting,
+        Optional<LineAlong> lineAlong,
+        Optional<OtherLine> otherLine) {
 
     /** what a loupe with a scale reads to */
     static final double DEFAULT_WIDTH_ERROR_MM = 0.02;
@@ -67,7 +71,41 @@ public record RampReadings(
                 OptionalDouble.empty(),
                 lastBestGapMm,
                 OptionalDouble.empty(),
-                setting);
+                setting,
+                Optional.empty(),
+                Optional.empty());
+    }
+
+    /** Which axis of the machine a line ran along. */
+    public enum LineAlong {
+        X,
+        Y;
+
+        /** The other axis. */
+        public LineAlong other() {
+            return this == X ? Y : X;
+        }
+    }
+
+    /**
+     * A line along the other axis.
+     *
+     * @param bestGapMm where it is thinnest
+     * @param bestGapStdErrMm its standard error
+     * @param a of its fitted {@code d² = a + b g + c g²}
+     * @param b likewise
+     * @param c likewise, above 0
+     */
+    public record OtherLine(double bestGapMm, double bestGapStdErrMm, double a, double b, double c) {
+        public OtherLine {
+            new Checks()
+                    .atLeast("bestGapMm", bestGapMm, 0)
+                    .atLeast("bestGapStdErrMm", bestGapStdErrMm, 0)
+                    .finite("a", a)
+                    .finite("b", b)
+                    .above("c", c, 0)
+                    .done();
+        }
     }
 
     /** How the ruler lay. */
@@ -93,11 +131,25 @@ public record RampReadings(
      * @param moves what moves for it: bed, head
      * @param tool the shop's tool for it: block, stick
      * @param stepMm the steps in which it can be set
+     * @param fixedGapMm the gap at which the machine works, where not the gap but the lens in its ring is moved
      */
     public record GapSetting(
-            Optional<String> datum, Optional<String> moves, Optional<String> tool, OptionalDouble stepMm) {
+            Optional<String> datum,
+            Optional<String> moves,
+            Optional<String> tool,
+            OptionalDouble stepMm,
+            OptionalDouble fixedGapMm) {
+        /** One where bed or head moves. */
+        public GapSetting(
+                Optional<String> datum, Optional<String> moves, Optional<String> tool, OptionalDouble stepMm) {
+            this(datum, moves, tool, stepMm, OptionalDouble.empty());
+        }
+
         public GapSetting {
-            new Checks().above("stepMm", stepMm, 0).done();
+            new Checks()
+                    .above("stepMm", stepMm, 0)
+                    .above("fixedGapMm", fixedGapMm, 0)
+                    .done();
         }
     }
 
@@ -143,6 +195,10 @@ public record RampReadings(
                         () -> gapThereMm.isEmpty() || quick,
                         "gapThereMm",
                         "belongs to the thinnest place, which is not given")
+                .tie(
+                        () -> otherLine.isEmpty() || lineAlong.isPresent(),
+                        "otherLine",
+                        "is along the other axis, but nothing says along which this one ran")
                 .done();
     }
 

@@ -2,6 +2,7 @@ package zebrawood.core.height;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import zebrawood.core.machine.Family;
@@ -18,6 +19,7 @@ import zebrawood.core.procedure.Procedure;
 import zebrawood.core.procedure.Verdict;
 import zebrawood.core.reading.Limits;
 import zebrawood.core.units.Amount;
+import zebrawood.core.units.Quantity;
 import zebrawood.core.units.Said;
 
 /** Where to send the height axis for a stock on a riser, and whether it gets there. */
@@ -40,7 +42,9 @@ public final class ZPlan implements Procedure<ZReadings, ZFinding> {
                     List.of(
                             "Bring the height axis to 0 and measure from the focus datum down to the bare bed.",
                             "Try a small move to a larger number: what moves, and which way?",
-                            "Type stock and riser. Then send the axis to the place that is said, and gauge the gap."),
+                            "Type stock and riser. Then send the axis to the place that is said, and gauge the gap.",
+                            "A powered rail: look at how a job starts. The height move comes first, goes to a place, and"
+                                    + " is as fast as the panel's."),
                     "Whenever stock, riser, lens, nozzle or bed changes, the focus is set again: what was right for the "
                             + "last job is wrong for this one.",
                     List.of(
@@ -70,9 +74,44 @@ public final class ZPlan implements Procedure<ZReadings, ZFinding> {
     @Override
     public Outcome<ZFinding> evaluate(ZReadings read) {
         ZFinding finding = finding(read);
-        return finding.inRange()
-                ? new Outcome<>(finding, Verdict.PASS, List.of(send(finding, read)))
-                : new Outcome<>(finding, Verdict.FAIL, List.of(outOfRange(finding)));
+        if (!finding.inRange()) {
+            return new Outcome<>(finding, Verdict.FAIL, List.of(outOfRange(finding)));
+        }
+        List<Instruction> start = jobStart(read);
+        List<Instruction> said = new ArrayList<>(start);
+        said.add(send(finding, read));
+        return new Outcome<>(finding, start.isEmpty() ? Verdict.PASS : Verdict.ADJUST, said);
+    }
+
+    /** What is wrong with how jobs of a powered rail start, as far as somebody looked. */
+    private static List<Instruction> jobStart(ZReadings read) {
+        List<Instruction> said = new ArrayList<>();
+        if (read.heightFirst().equals(Optional.of(false))) {
+            said.add(Instruction.of("job", Said.of("Make the height move the first thing that each job does."))
+                    .byHand(Said.of(
+                            "Before it the head may strike clamps or stock, and the first lines are out of focus."
+                                    + " It is set in the job software or the controller: see the manual.")));
+        }
+        if (read.heightAbsolute().equals(Optional.of(false))) {
+            said.add(Instruction.of("job", Said.of("Make the height move of a job go to a place, not by a distance."))
+                    .byHand(Said.of("A move by a distance adds up: after a job that was stopped, the next one starts"
+                            + " from the wrong height.")));
+        }
+        if (read.jobSpeedMmMin().isPresent()
+                && read.panelSpeedMmMin().isPresent()
+                && !alike(
+                        read.jobSpeedMmMin().getAsDouble(),
+                        read.panelSpeedMmMin().getAsDouble())) {
+            Amount panel = Amount.told(Quantity.RATE, read.panelSpeedMmMin().getAsDouble());
+            said.add(Instruction.of("job", Said.of("Let jobs move the height at {0}, as the panel does.", panel))
+                    .byHand(Said.of("A rail that is driven at another speed may lose steps or hang differently in its"
+                            + " play; then the same number is another height.")));
+        }
+        return said;
+    }
+
+    private static boolean alike(double one, double other) {
+        return Limits.atMost(Math.abs(one - other), 0.01 * Math.max(one, other));
     }
 
     private static ZFinding finding(ZReadings read) {

@@ -1,5 +1,6 @@
 package zebrawood.core.height;
 
+import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.core.reading.Checks;
 
@@ -15,6 +16,10 @@ import zebrawood.core.reading.Checks;
  * @param currentZMm where the axis stands now
  * @param minZMm smallest place of the axis
  * @param maxZMm largest place, above the smallest
+ * @param heightFirst of a powered rail: whether the height move is the first thing that a job does
+ * @param heightAbsolute whether that move goes to a place, not by a distance
+ * @param jobSpeedMmMin how fast the job moves the height
+ * @param panelSpeedMmMin how fast the panel moves it
  */
 public record ZReadings(
         double focusGapMm,
@@ -25,7 +30,38 @@ public record ZReadings(
         AxisSense axisSense,
         OptionalDouble currentZMm,
         double minZMm,
-        double maxZMm) {
+        double maxZMm,
+        Optional<Boolean> heightFirst,
+        Optional<Boolean> heightAbsolute,
+        OptionalDouble jobSpeedMmMin,
+        OptionalDouble panelSpeedMmMin) {
+
+    /** One of which nothing is known of how jobs start. */
+    public ZReadings(
+            double focusGapMm,
+            double materialMm,
+            OptionalDouble riserMm,
+            OptionalDouble defocusMm,
+            double bareGapAtZeroMm,
+            AxisSense axisSense,
+            OptionalDouble currentZMm,
+            double minZMm,
+            double maxZMm) {
+        this(
+                focusGapMm,
+                materialMm,
+                riserMm,
+                defocusMm,
+                bareGapAtZeroMm,
+                axisSense,
+                currentZMm,
+                minZMm,
+                maxZMm,
+                Optional.empty(),
+                Optional.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty());
+    }
 
     /** What a move to a larger number does. */
     public enum AxisSense {
@@ -74,6 +110,8 @@ public record ZReadings(
                 .finite("currentZMm", currentZMm)
                 .finite("minZMm", minZMm)
                 .finite("maxZMm", maxZMm)
+                .above("jobSpeedMmMin", jobSpeedMmMin, 0)
+                .above("panelSpeedMmMin", panelSpeedMmMin, 0)
                 .tie(() -> maxZMm > minZMm, "maxZMm", "must be above the smallest place of the axis")
                 .tie(
                         () -> focusGapMm + defocus.orElse(0) > 0,

@@ -2,6 +2,7 @@ package zebrawood.core.lens;
 
 import java.util.List;
 import java.util.Optional;
+import zebrawood.core.reading.Checks;
 
 /**
  * What each lens would do.
@@ -11,9 +12,20 @@ import java.util.Optional;
  * @param materialMm thickness of the stock
  * @param beamDiameterMm at the lens
  * @param tolerances what was wanted
+ * @param strips the lenses whose strips were scored, the best first
+ * @param decided the lens that the strips crown; absent where they are alike, or fewer than two were engraved
  */
 public record ChoiceFinding(
-        List<Lens> lenses, Optional<String> best, double materialMm, double beamDiameterMm, Tolerances tolerances) {
+        List<Lens> lenses,
+        Optional<String> best,
+        double materialMm,
+        double beamDiameterMm,
+        Tolerances tolerances,
+        List<Strip> strips,
+        Optional<String> decided) {
+
+    /** The strip of a lens: its scores together, 0 to 40, and the least of them, 0 to 10. */
+    public record Strip(String lens, double together, double least) {}
 
     /**
      * A lens at work.
@@ -52,5 +64,6 @@ public record ChoiceFinding(
 
     public ChoiceFinding {
         lenses = List.copyOf(lenses);
+        strips = Checks.copy(strips);
     }
 }

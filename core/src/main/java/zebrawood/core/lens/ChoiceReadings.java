@@ -3,6 +3,7 @@ package zebrawood.core.lens;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import zebrawood.core.reading.Checks;
 
 /**
@@ -17,6 +18,7 @@ import zebrawood.core.reading.Checks;
  * @param overlapPct of one line on the next, 0 to below 100; 0 where absent
  * @param purpose engrave where absent
  * @param allowedEdgeMm widest edge of a cut, 0.5 where absent
+ * @param seated whether each lens was seen to lie flat and the right way up; absent where nobody looked
  */
 public record ChoiceReadings(
         double wavelengthNm,
@@ -27,9 +29,12 @@ public record ChoiceReadings(
         double materialMm,
         OptionalDouble overlapPct,
         Optional<Purpose> purpose,
-        OptionalDouble allowedEdgeMm) {
+        OptionalDouble allowedEdgeMm,
+        Optional<Boolean> seated) {
 
     public static final double ALLOWED_EDGE_MM = 0.5;
+    /** the best score of a strip */
+    static final double MOST_SCORE = 10;
 
     /** What the lens is wanted for. */
     public enum Purpose {
@@ -56,13 +61,62 @@ public record ChoiceReadings(
         }
     }
 
-    /** A lens by its name, its focal length in mm, and how it errs; not at all where absent. */
-    public record Lens(String name, double focalLengthMm, Optional<Aberration> aberration) {
+    /**
+     * A lens, and how the strip that was engraved with it looks: each score 0 to 10, more is better; all four or none.
+     *
+     * @param focalLengthMm above 0
+     * @param aberration how it errs; not at all where absent
+     * @param stripDetail how fine it is
+     * @param stripResidue how clean
+     * @param stripDepth how much of the depth that is wanted
+     * @param stripFinish how even its ground
+     */
+    public record Lens(
+            String name,
+            double focalLengthMm,
+            Optional<Aberration> aberration,
+            OptionalDouble stripDetail,
+            OptionalDouble stripResidue,
+            OptionalDouble stripDepth,
+            OptionalDouble stripFinish) {
+        /** One with which no strip was engraved yet. */
+        public Lens(String name, double focalLengthMm, Optional<Aberration> aberration) {
+            this(
+                    name,
+                    focalLengthMm,
+                    aberration,
+                    OptionalDouble.empty(),
+                    OptionalDouble.empty(),
+                    OptionalDouble.empty(),
+                    OptionalDouble.empty());
+        }
+
         public Lens {
-            new Checks()
-                    .text("name", name)
-                    .above("focalLengthMm", focalLengthMm, 0)
-                    .done();
+            List<String> names = List.of("stripDetail", "stripResidue", "stripDepth", "stripFinish");
+            List<OptionalDouble> scores = Stream.of(stripDetail, stripResidue, stripDepth, stripFinish)
+                    .map(score -> score == null ? OptionalDouble.empty() : score)
+                    .toList();
+            Checks checks = new Checks().text("name", name).above("focalLengthMm", focalLengthMm, 0);
+            for (int i = 0; i < names.size(); i++) {
+                checks.atLeast(names.get(i), scores.get(i), 0)
+                        .that(!(scores.get(i).orElse(0) > MOST_SCORE), names.get(i), "must be 0 to 10");
+            }
+            long scored = scores.stream().filter(OptionalDouble::isPresent).count();
+            for (int i = 0; i < names.size(); i++) {
+                checks.that(
+                        scored == 0 || scores.get(i).isPresent(),
+                        names.get(i),
+                        "the other scores of this strip are given; give this one too, or none");
+            }
+            checks.done();
+        }
+
+        /** The scores of its strip; empty where there is none. */
+        List<Double> scores() {
+            return Stream.of(stripDetail, stripResidue, stripDepth, stripFinish)
+                    .flatMapToDouble(OptionalDouble::stream)
+                    .boxed()
+                    .toList();
         }
     }
 

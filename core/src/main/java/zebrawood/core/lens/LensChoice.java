@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import zebrawood.core.lens.ChoiceFinding.Strip;
 import zebrawood.core.lens.ChoiceReadings.Aberration;
 import zebrawood.core.lens.ChoiceReadings.Purpose;
 import zebrawood.core.machine.Family;
@@ -32,6 +33,11 @@ public final class LensChoice implements Procedure<ChoiceReadings, ChoiceFinding
     /** a spot a tenth wider is still taken for sharp */
     private static final double GROWTH = 1.1;
 
+    /** scores of strips that differ by no more are alike: four scores, each to half a point */
+    private static final double ALIKE = 3;
+    /** a score that nobody delivers with */
+    private static final double POOR = 3;
+
     private static final String STRIP = "Before you trust it: engrave one strip with each lens and score the strips. "
             + "The spot alone does not decide finish, residue and depth.";
 
@@ -52,7 +58,8 @@ public final class LensChoice implements Procedure<ChoiceReadings, ChoiceFinding
                             "Look at each lens: clean, the right way up (the data sheet says which side faces the beam), "
                                     + "flat in its seat.",
                             "Type detail and thickness. Say whether it is engraved or cut.",
-                            "Engrave one strip with each lens that is left, and score them: that decides."),
+                            "Engrave one strip with each lens that is left, in focus, and score each from 0 to 10: detail, residue,"
+                                    + " depth, finish. That decides."),
                     "A short lens makes a small spot and a short focus, a long one the opposite. What is cut must stay narrow "
                             + "through the stock; what is engraved need not.",
                     List.of(
@@ -94,6 +101,7 @@ public final class LensChoice implements Procedure<ChoiceReadings, ChoiceFinding
                 best = Optional.of(lens);
             }
         }
+        List<Strip> strips = strips(read, lenses);
         ChoiceFinding finding = new ChoiceFinding(
                 lenses,
                 best.map(ChoiceFinding.Lens::name),
@@ -103,7 +111,16 @@ public final class LensChoice implements Procedure<ChoiceReadings, ChoiceFinding
                         read.smallestFeatureMm(),
                         edge,
                         read.overlapPct().orElse(0),
-                        read.purpose().orElse(Purpose.ENGRAVE)));
+                        read.purpose().orElse(Purpose.ENGRAVE)),
+                strips,
+                crowned(strips));
+        if (read.seated().equals(Optional.of(false))) {
+            return new Outcome<>(finding, Verdict.ADJUST, List.of(reseat()));
+        }
+        if (strips.size() > 1) {
+            boolean poor = !Limits.atLeast(strips.get(0).least(), POOR);
+            return new Outcome<>(finding, poor ? Verdict.UNCLEAR : Verdict.PASS, byStrips(finding, read));
+        }
         return best.isPresent()
                 ? new Outcome<>(finding, Verdict.PASS, List.of(take(best.get(), read)))
                 : new Outcome<>(finding, Verdict.FAIL, List.of(giveUp(finding, read)));
@@ -128,6 +145,78 @@ public final class LensChoice implements Procedure<ChoiceReadings, ChoiceFinding
                 Limits.atMost(spot, read.smallestFeatureMm()),
                 !read.cuts() || Limits.atMost(edgeWidth, edge),
                 focal);
+    }
+
+    /** Strips of the lenses that may be taken at all, the best first; what is cut must also stay narrow enough. */
+    private static List<Strip> strips(ChoiceReadings read, List<ChoiceFinding.Lens> lenses) {
+        List<Strip> strips = new ArrayList<>();
+        for (int i = 0; i < lenses.size(); i++) {
+            List<Double> scores = read.lenses().get(i).scores();
+            if (!scores.isEmpty() && lenses.get(i).edgeOk()) {
+                strips.add(new Strip(
+                        lenses.get(i).name(),
+                        scores.stream().mapToDouble(Double::doubleValue).sum(),
+                        scores.stream().mapToDouble(Double::doubleValue).min().orElseThrow()));
+            }
+        }
+        strips.sort(Comparator.comparingDouble(Strip::together).reversed());
+        return strips;
+    }
+
+    /** The best strip, where it leads by more than eyes differ, and nothing about it is poor. */
+    private static Optional<String> crowned(List<Strip> strips) {
+        return strips.size() > 1
+                        && !Limits.atMost(
+                                strips.get(0).together() - strips.get(1).together(), ALIKE)
+                        && Limits.atLeast(strips.get(0).least(), POOR)
+                ? Optional.of(strips.get(0).lens())
+                : Optional.empty();
+    }
+
+    private static List<Instruction> byStrips(ChoiceFinding finding, ChoiceReadings read) {
+        Strip first = finding.strips().get(0);
+        Strip second = finding.strips().get(1);
+        Amount most = Amount.plain(4 * ChoiceReadings.MOST_SCORE, 0);
+        List<Instruction> said = new ArrayList<>();
+        if (finding.decided().isPresent()) {
+            said.add(Instruction.of("lens", Said.of("Take the lens " + Said.quoted(first.lens()) + "."))
+                    .byHand(Said.of(
+                            "Its strip scores {0} of {2}, the next one {1}.",
+                            Amount.plain(first.together(), 1), Amount.plain(second.together(), 1), most)));
+        } else if (Limits.atLeast(first.least(), POOR)) {
+            said.add(Instruction.of(
+                            "lens",
+                            Said.of("Keep the lens that is in, if it is " + Said.quoted(first.lens()) + " or "
+                                    + Said.quoted(second.lens()) + ": their strips are alike."))
+                    .byHand(Said.of(
+                            "They score {0} and {1} of {2}; eyes differ by as much. Else take the first of them.",
+                            Amount.plain(first.together(), 1), Amount.plain(second.together(), 1), most)));
+        } else {
+            said.add(Instruction.of(
+                            "lens",
+                            Said.of(
+                                    "Take none of them yet: the best strip has a score of {0}.",
+                                    Amount.plain(first.least(), 1)))
+                    .byHand(Said.of(
+                            "Change power, speed or interval, engrave the strips again with each lens, and score"
+                                    + " them anew.")));
+        }
+        if (read.seated().isEmpty()) {
+            said.add(Instruction.of(
+                    "seat",
+                    Said.of("Look at each lens: clean, the right way up by its data sheet, flat in its seat.")));
+        }
+        if (read.cuts()) {
+            said.add(Instruction.of("stock", Said.of("Stock beyond one pass: cut it in several, with pauses.")));
+        }
+        return said;
+    }
+
+    private static Instruction reseat() {
+        return Instruction.of("seat", Said.of("Seat the lens anew: flat, clean, the right way up by its data sheet."))
+                .byHand(Said.of(
+                        "Source off at the key. Lens paper and gloves; touch no glass. Then set the focus again, and"
+                                + " engrave the strips again: what a wrong lens engraved does not count."));
     }
 
     private static Instruction take(ChoiceFinding.Lens lens, ChoiceReadings read) {
@@ -185,7 +274,7 @@ public final class LensChoice implements Procedure<ChoiceReadings, ChoiceFinding
 
     @Override
     public Said keyFigure(ChoiceFinding finding) {
-        return finding.best().map(Said::verbatim).orElse(Said.of("no lens does it"));
+        return finding.decided().or(finding::best).map(Said::verbatim).orElse(Said.of("no lens does it"));
     }
 
     @Override
@@ -197,6 +286,10 @@ public final class LensChoice implements Procedure<ChoiceReadings, ChoiceFinding
             if (finding.tolerances().purpose() == Purpose.CUT) {
                 evidence.add(new Evidence("edge, " + lens.name(), Said.of("{0}", Amount.mm(lens.edgeWidthMm(), 2))));
             }
+        }
+        for (Strip strip : finding.strips()) {
+            evidence.add(
+                    new Evidence("strip, " + strip.lens(), Said.of("{0} of 40", Amount.plain(strip.together(), 1))));
         }
         return evidence;
     }

@@ -3,12 +3,15 @@ package zebrawood.core.level;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import zebrawood.core.fit.LinearFit;
 import zebrawood.core.level.TiltFinding.Shim;
+import zebrawood.core.level.TiltReadings.Joint;
 import zebrawood.core.level.TiltReadings.Mount;
 import zebrawood.core.level.TiltReadings.Point;
 import zebrawood.core.level.TiltReadings.Raises;
@@ -50,6 +53,9 @@ public final class HeadTilt implements Procedure<TiltReadings, TiltFinding> {
                             "Source off at the key. Clean the table under the ring.",
                             "Read the gap from the ring of the lens down to the table at four places round it.",
                             "Type where each place lies from the middle of the lens.",
+                            "Two joints on each other, as a tower and its bracket: say of each mount which way its joint"
+                                    + " sets. In a joint on an upright face the lower mount lifts the front: type it as in"
+                                    + " front of the lens, the upper one as behind, each by half the height between them.",
                             "Loosen one mount after the other, put its shims in, tighten; then read all gaps again."),
                     "The field of a head that leans is sharp along one line only. A ring is small: a small error there is a"
                             + " large one across a wide field.",
@@ -128,20 +134,26 @@ public final class HeadTilt implements Procedure<TiltReadings, TiltFinding> {
         return read.shimRaises().orElse(Raises.HEAD) == Raises.HEAD;
     }
 
+    /** How high the plane stands at a mount, as far as the joint of that mount can change it. */
     private static double height(Plane plane, Mount mount) {
-        return plane.slopeX() * mount.xMm() + plane.slopeY() * mount.yMm();
+        double x = plane.slopeX() * mount.xMm();
+        double y = plane.slopeY() * mount.yMm();
+        return mount.joint().map(joint -> joint == Joint.X ? x : y).orElse(x + y);
     }
 
     private static List<Shim> shims(TiltReadings read, Plane plane, int most) {
         double[] heights = read.mounts().stream()
                 .mapToDouble(mount -> height(plane, mount))
                 .toArray();
-        double highest = Arrays.stream(heights).max().orElseThrow();
-        double lowest = Arrays.stream(heights).min().orElseThrow();
         Optional<ShimDrawer> drawer = read.shims().map(thicknesses -> new ShimDrawer(thicknesses, most));
         List<Shim> shims = new ArrayList<>();
         for (int i = 0; i < heights.length; i++) {
-            double exact = lifts(read) ? highest - heights[i] : heights[i] - lowest;
+            Optional<Joint> joint = read.mounts().get(i).joint();
+            DoubleSummaryStatistics same = IntStream.range(0, heights.length)
+                    .filter(other -> read.mounts().get(other).joint().equals(joint))
+                    .mapToDouble(other -> heights[other])
+                    .summaryStatistics();
+            double exact = lifts(read) ? same.getMax() - heights[i] : heights[i] - same.getMin();
             shims.add(new Shim(read.mounts().get(i).name(), exact, drawer.map(d -> d.nearest(exact))));
         }
         return shims;
@@ -154,12 +166,31 @@ public final class HeadTilt implements Procedure<TiltReadings, TiltFinding> {
             double made = shims.get(i).madeMm();
             heights[i] = height(plane, read.mounts().get(i)) + (lifts(read) ? made : -made);
         }
+        if (read.isStacked()) {
+            return (Math.abs(slope(read.mounts(), heights, Joint.X)) + Math.abs(slope(read.mounts(), heights, Joint.Y)))
+                    * read.fieldMm();
+        }
         Plane shimmed = Plane.through(
                         read.mounts().stream().mapToDouble(Mount::xMm).toArray(),
                         read.mounts().stream().mapToDouble(Mount::yMm).toArray(),
                         heights)
                 .orElseThrow(() -> new ReadingException("mounts", Evaluation.TOO_EXTREME));
         return (Math.abs(shimmed.slopeX()) + Math.abs(shimmed.slopeY())) * read.fieldMm();
+    }
+
+    /** The lean that a joint leaves: a straight line through the heights at its mounts. */
+    private static double slope(List<Mount> mounts, double[] heights, Joint axis) {
+        int[] its = IntStream.range(0, heights.length)
+                .filter(i -> mounts.get(i).joint().equals(Optional.of(axis)))
+                .toArray();
+        return LinearFit.of(
+                        Arrays.stream(its)
+                                .mapToObj(i -> new double[] {1, mounts.get(i).alongMm(axis)})
+                                .toArray(double[][]::new),
+                        Arrays.stream(its).mapToDouble(i -> heights[i]).toArray(),
+                        Arrays.stream(its).mapToDouble(i -> 1).toArray())
+                .orElseThrow(() -> new ReadingException("mounts", Evaluation.TOO_EXTREME))
+                .coefficients()[1];
     }
 
     private static List<Instruction> shim(TiltFinding finding, TiltReadings read) {
@@ -169,7 +200,8 @@ public final class HeadTilt implements Procedure<TiltReadings, TiltFinding> {
         if (!enough) {
             said.add(missing(finding));
         }
-        String where = lifts(read) ? "under the head at " : "under the table at ";
+        String where =
+                read.isStacked() ? "in the joint at " : lifts(read) ? "under the head at " : "under the table at ";
         finding.shims().stream()
                 .filter(shim -> shim.stack().map(pieces -> !pieces.isEmpty()).orElse(shim.thicknessMm() >= 0.005))
                 .sorted(Comparator.comparingDouble((Shim shim) -> -shim.madeMm()))

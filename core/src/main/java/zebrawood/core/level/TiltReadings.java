@@ -33,6 +33,8 @@ public record TiltReadings(
     public static final double TOLERANCE_MM = 0.5;
     public static final double GAP_ERROR_MM = 0.03;
 
+    /** mounts of one joint that stand closer turn nothing */
+    private static final double LEAST_APART_MM = 1;
     /** most thicknesses in a drawer */
     static final int MOST_SHIMS = 30;
     /** most pieces that anybody may ask for on one mount */
@@ -57,8 +59,31 @@ public record TiltReadings(
         }
     }
 
-    /** A place where shims go, mm from the middle of the lens. */
-    public record Mount(String name, double xMm, double yMm) {
+    /** The axis along which a joint sets a head straight, where two joints stand on each other. */
+    public enum Joint {
+        /** left and right: its shims change the lean along x only */
+        X,
+        /** front and back: the lean along y only */
+        Y
+    }
+
+    /**
+     * A place where shims go, mm from the middle of the lens.
+     *
+     * @param joint which of two stacked joints it belongs to, as those of a tower and its bracket; absent where one
+     *     joint sets both ways
+     */
+    public record Mount(String name, double xMm, double yMm, Optional<Joint> joint) {
+        /** One of a single joint. */
+        public Mount(String name, double xMm, double yMm) {
+            this(name, xMm, yMm, Optional.empty());
+        }
+
+        /** How far along the axis of a joint it stands, mm. */
+        double alongMm(Joint axis) {
+            return axis == Joint.X ? xMm : yMm;
+        }
+
         public Mount {
             new Checks()
                     .text("name", name)
@@ -105,12 +130,45 @@ public record TiltReadings(
                         "points",
                         "the places lie in one line: read a gap beside it too")
                 .tie(
-                        () -> !Points.inLine(
-                                standing.stream().mapToDouble(Mount::xMm).toArray(),
-                                standing.stream().mapToDouble(Mount::yMm).toArray(),
-                                BedReadings.IN_LINE),
+                        () -> !isStacked(standing)
+                                || standing.stream()
+                                        .allMatch(mount -> mount.joint().isPresent()),
+                        "mounts",
+                        "say of each mount to which joint it belongs, or of none")
+                .tie(
+                        () -> !isStacked(standing) || reaches(standing, Joint.X) && reaches(standing, Joint.Y),
+                        "mounts",
+                        "each joint needs two mounts that stand apart along its axis")
+                .tie(
+                        () -> isStacked(standing)
+                                || !Points.inLine(
+                                        standing.stream()
+                                                .mapToDouble(Mount::xMm)
+                                                .toArray(),
+                                        standing.stream()
+                                                .mapToDouble(Mount::yMm)
+                                                .toArray(),
+                                        BedReadings.IN_LINE),
                         "mounts",
                         "the mounts stand in one line: shims cannot turn a head both ways on them")
                 .done();
+    }
+
+    /** Whether two joints stand on each other, each of which sets one way. */
+    boolean isStacked() {
+        return isStacked(mounts);
+    }
+
+    private static boolean isStacked(List<Mount> mounts) {
+        return mounts.stream().anyMatch(mount -> mount.joint().isPresent());
+    }
+
+    private static boolean reaches(List<Mount> mounts, Joint axis) {
+        double[] along = mounts.stream()
+                .filter(mount -> mount.joint().equals(Optional.of(axis)))
+                .mapToDouble(mount -> mount.alongMm(axis))
+                .sorted()
+                .toArray();
+        return along.length > 1 && along[along.length - 1] - along[0] >= LEAST_APART_MM;
     }
 }

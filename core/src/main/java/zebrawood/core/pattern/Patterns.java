@@ -2,6 +2,7 @@ package zebrawood.core.pattern;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import zebrawood.core.pattern.Pattern.Label;
 import zebrawood.core.pattern.Pattern.Line;
 import zebrawood.core.pattern.Pattern.Part;
@@ -17,6 +18,13 @@ public final class Patterns {
     /** each step of a gauge */
     private static final double STEP_WIDE_MM = 20;
 
+    /** a printed rule */
+    private static final double SCALE_TALL_MM = 20;
+    /** steps of gap on it, the finest first */
+    private static final List<Double> GAP_STEPS_MM = List.of(0.05, 0.1, 0.2, 0.5, 1.0, 2.0, 5.0, 10.0);
+    /** marks with numbers stand no closer */
+    private static final double LEAST_BETWEEN_MM = 8;
+
     private Patterns() {}
 
     /**
@@ -27,6 +35,65 @@ public final class Patterns {
     public static Pattern ramp(double runMm) {
         new Checks().above("runMm", runMm, 0).done();
         return new Pattern("Ramp line", runMm, 10, List.of(new Part("line", "", List.of(new Line(0, 5, runMm, 5)))));
+    }
+
+    /**
+     * A rule to print and to lay along the line of a ramp: on its upper edge the gap over each place, on its lower edge
+     * the place itself, both in mm.
+     *
+     * @param gapAtStartMm 0 or more
+     * @param runMm horizontal length of the ramp, above 0
+     * @param riseMm how far it rises over the run; negative: it falls; not 0
+     */
+    public static Pattern rampScale(double gapAtStartMm, double runMm, double riseMm) {
+        new Checks()
+                .atLeast("gapAtStartMm", gapAtStartMm, 0)
+                .above("runMm", runMm, 0)
+                .finite("riseMm", riseMm)
+                .that(riseMm != 0, "riseMm", "a plate without rise shows no focus; raise one end of it")
+                .done();
+        double length = Math.hypot(runMm, riseMm);
+        double perMm = length / Math.abs(riseMm);
+        List<Line> lines = new ArrayList<>(List.of(
+                new Line(0, 0, length, 0),
+                new Line(length, 0, length, SCALE_TALL_MM),
+                new Line(length, SCALE_TALL_MM, 0, SCALE_TALL_MM),
+                new Line(0, SCALE_TALL_MM, 0, 0)));
+        List<Label> labels = new ArrayList<>();
+        double gapStep = GAP_STEPS_MM.stream()
+                .filter(step -> step * perMm >= LEAST_BETWEEN_MM)
+                .findFirst()
+                .orElse(GAP_STEPS_MM.get(GAP_STEPS_MM.size() - 1));
+        double least = Math.min(gapAtStartMm, gapAtStartMm - riseMm);
+        double most = Math.max(gapAtStartMm, gapAtStartMm - riseMm);
+        for (long i = (long) Math.ceil(least / gapStep - 1e-9); i * gapStep <= most + 1e-9; i++) {
+            double at = Math.abs(gapAtStartMm - i * gapStep) * perMm;
+            lines.add(new Line(at, SCALE_TALL_MM, at, SCALE_TALL_MM - 4));
+            label(labels, Amount.mm(i * gapStep, gapStep < 0.1 ? 2 : 1).number(UnitChoice.METRIC), at, 13.4, length);
+        }
+        double placeStep = length >= 40 ? 10 : 2;
+        for (int i = 0; i * placeStep <= length; i++) {
+            lines.add(new Line(i * placeStep, 0, i * placeStep, 4));
+            label(labels, Amount.mm(i * placeStep, 0).number(UnitChoice.METRIC), i * placeStep, 4.8, length);
+        }
+        labels.add(new Label(
+                String.format(
+                        Locale.ROOT,
+                        "above: gap, mm; below: place from the start, mm; for %.1f mm of rise on %.1f mm, %.2f degrees",
+                        riseMm,
+                        runMm,
+                        Math.toDegrees(Math.atan2(riseMm, runMm))),
+                length / 2,
+                9.2,
+                Math.min(1.8, length / 60)));
+        return new Pattern("Scale of a ramp", length, SCALE_TALL_MM, List.of(new Part("scale", "", lines)), labels);
+    }
+
+    /** A number that would be cut off at an end of the rule is left out; its mark is not. */
+    private static void label(List<Label> labels, String words, double at, double foot, double length) {
+        if (at >= 2.5 && at <= length - 2.5) {
+            labels.add(new Label(words, at, foot, 2));
+        }
     }
 
     /**

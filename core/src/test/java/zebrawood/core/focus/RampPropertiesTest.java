@@ -9,8 +9,15 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
+import zebrawood.core.focus.RampReadings.GapSetting;
+import zebrawood.core.focus.RampReadings.LineAlong;
 import zebrawood.core.focus.RampReadings.Mark;
+import zebrawood.core.focus.RampReadings.OtherLine;
 import zebrawood.core.focus.RampReadings.PositionsAlong;
+import zebrawood.core.pretend.PretendFocus;
+import zebrawood.core.procedure.Outcome;
+import zebrawood.core.procedure.Verdict;
+import zebrawood.core.units.Said;
 
 /** What must hold for any ramp: seeded, with reading errors. */
 class RampPropertiesTest {
@@ -160,6 +167,95 @@ class RampPropertiesTest {
                     .isBetween(
                             finding.focusFromMm().getAsDouble(),
                             finding.focusToMm().getAsDouble());
+        }
+    }
+
+    /** A line as read over a ramp from 12 to 3 mm of gap. */
+    private static List<Mark> line(PretendFocus focus, double errorMm, SplittableRandom random) {
+        List<Mark> marks = new ArrayList<>();
+        for (int i = 0; i < 13; i++) {
+            double at = 15.0 * i;
+            marks.add(new Mark(at, focus.readMm(12 - at / 20, errorMm, random)));
+        }
+        return marks;
+    }
+
+    private static RampReadings along(
+            LineAlong axis, List<Mark> marks, Optional<OtherLine> other, Optional<GapSetting> setting) {
+        return new RampReadings(
+                450,
+                12,
+                180,
+                9,
+                Optional.empty(),
+                Optional.of(marks),
+                OptionalDouble.of(0.005),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                setting,
+                Optional.of(axis),
+                other);
+    }
+
+    @Test
+    void betweenTwoLinesTheWiderOneIsThinnestAtTheGapThatIsSaid() {
+        SplittableRandom seeded = new SplittableRandom(81);
+        int seen = 0;
+        for (int i = 0; i < 500; i++) {
+            PretendFocus one = PretendFocus.any(seeded);
+            PretendFocus other = new PretendFocus(
+                    one.bestGapMm() + 2 * (seeded.nextDouble() - 0.5), 0.12 + 0.2 * seeded.nextDouble(), 2.5, 0);
+            RampFinding first =
+                    evaluate(along(LineAlong.X, line(one, 1e-9, seeded), Optional.empty(), Optional.empty()));
+            RampFinding.Fit fit = first.fit().orElseThrow();
+            OtherLine given = new OtherLine(
+                    first.bestGapMm().getAsDouble(), first.bestGapStdErrMm().getAsDouble(), fit.a(), fit.b(), fit.c());
+            RampFinding both =
+                    evaluate(along(LineAlong.Y, line(other, 1e-9, seeded), Optional.of(given), Optional.empty()));
+            OblongSpot spot = both.oblong().orElseThrow();
+            double low = Math.min(one.bestGapMm(), other.bestGapMm());
+            double high = Math.max(one.bestGapMm(), other.bestGapMm());
+            double least = Double.POSITIVE_INFINITY;
+            for (int step = 0; step <= 1000; step++) {
+                double gap = low + (high - low) * step / 1000;
+                least = Math.min(least, Math.max(one.widthMm(gap), other.widthMm(gap)));
+            }
+            assertThat(spot.roundGapMm()).isBetween(low - 1e-3, high + 1e-3);
+            assertThat(Math.max(one.widthMm(spot.roundGapMm()), other.widthMm(spot.roundGapMm())))
+                    .isCloseTo(least, within(2e-4));
+            seen += spot.seen() ? 1 : 0;
+        }
+        assertThat(seen).isGreaterThan(400);
+    }
+
+    @Test
+    void aLensInItsRingIsTurnedOnceAndThenItIsSharpAtTheGapOfTheMachine() {
+        SplittableRandom seeded = new SplittableRandom(82);
+        Optional<GapSetting> ring = Optional.of(new GapSetting(
+                Optional.of("housing"),
+                Optional.of("lens ring"),
+                Optional.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.of(8)));
+        for (int i = 0; i < 300; i++) {
+            PretendFocus found = new PretendFocus(6 + 3 * seeded.nextDouble(), 0.15, 2.2, 0);
+            Outcome<RampFinding> told =
+                    new FocusRamp().evaluate(along(LineAlong.X, line(found, 0.003, seeded), Optional.empty(), ring));
+            if (told.verdict() == Verdict.PASS) {
+                assertThat(found.bestGapMm()).isCloseTo(8, within(found.depthMm() / 2));
+                continue;
+            }
+            assertThat(told.verdict()).isEqualTo(Verdict.ADJUST);
+            Said action = told.instructions().get(0).action();
+            double by = action.amounts().get(0).asSaid() * (action.words().contains("nearer") ? 1 : -1);
+            // a lens that comes nearer to the work takes its focus along
+            PretendFocus turned = new PretendFocus(found.bestGapMm() + by, 0.15, 2.2, 0);
+            assertThat(new FocusRamp()
+                            .evaluate(along(LineAlong.X, line(turned, 0.003, seeded), Optional.empty(), ring))
+                            .verdict())
+                    .isEqualTo(Verdict.PASS);
         }
     }
 }

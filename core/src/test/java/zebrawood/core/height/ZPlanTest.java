@@ -3,6 +3,8 @@ package zebrawood.core.height;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
@@ -61,5 +63,35 @@ class ZPlanTest {
         double most = outcome.instructions().get(0).action().amounts().get(0).asSaid();
         assertThat(PLAN.evaluate(readings(AxisSense.BED_DOWN, most, 5, 0, 40)).verdict())
                 .isEqualTo(Verdict.PASS);
+    }
+
+    private static Outcome<ZFinding> starting(boolean first, boolean absolute, double job, double panel) {
+        ZReadings fits = readings(AxisSense.BED_DOWN, 4, 5, 0, 40);
+        return PLAN.evaluate(new ZReadings(
+                fits.focusGapMm(),
+                fits.materialMm(),
+                fits.riserMm(),
+                fits.defocusMm(),
+                fits.bareGapAtZeroMm(),
+                fits.axisSense(),
+                fits.currentZMm(),
+                fits.minZMm(),
+                fits.maxZMm(),
+                Optional.of(first),
+                Optional.of(absolute),
+                OptionalDouble.of(job),
+                OptionalDouble.of(panel)));
+    }
+
+    @Test
+    void aJobThatStartsWrongIsPutRightBeforeTheAxisIsSentAnywhere() {
+        assertThat(starting(true, true, 300, 302).verdict()).isEqualTo(Verdict.PASS);
+        for (Outcome<ZFinding> wrong : List.of(
+                starting(false, true, 300, 300), starting(true, false, 300, 300), starting(true, true, 900, 300))) {
+            assertThat(wrong.verdict()).isEqualTo(Verdict.ADJUST);
+            assertThat(wrong.instructions()).hasSize(2);
+            assertThat(wrong.instructions().get(0).target()).isEqualTo("job");
+        }
+        assertThat(starting(false, false, 900, 300).instructions()).hasSize(4);
     }
 }

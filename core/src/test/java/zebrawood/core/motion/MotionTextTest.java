@@ -4,15 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import java.io.StringReader;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
-import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Test;
-import org.w3c.dom.Element;
-import org.w3c.dom.NodeList;
-import org.xml.sax.InputSource;
 import zebrawood.core.motion.Replay.Kind;
 import zebrawood.core.pattern.Drawings;
 import zebrawood.core.pattern.Pattern;
@@ -111,37 +106,6 @@ class MotionTextTest {
         Replay replay = Replay.of("(to the right) g20 g91 g0x1 ; one inch\nG0 X1\nG90 G0 X0.5", 100, 100, 1000);
         assertThat(replay.faults()).isEmpty();
         assertThat(replay.moves()).extracting(Replay.Move::toX).containsExactly(25.4, 50.8, 12.7);
-    }
-
-    @Test
-    void drawingsAreAtTrueSizeForWhoeverReadsThem() throws Exception {
-        for (int i = 0; i < 50; i++) {
-            Pattern pattern = any();
-            Element svg = DocumentBuilderFactory.newInstance()
-                    .newDocumentBuilder()
-                    .parse(new InputSource(new StringReader(Drawings.svg(pattern))))
-                    .getDocumentElement();
-            assertThat(svg.getAttribute("width")).endsWith("mm");
-            assertThat(Double.parseDouble(svg.getAttribute("width").replace("mm", "")))
-                    .isCloseTo(pattern.widthMm(), within(1e-6));
-            NodeList lines = svg.getElementsByTagName("line");
-            String[] dxf = Drawings.dxf(pattern).split("\r\n");
-            int entity = 0;
-            for (int l = 0; l < lines.getLength(); l++) {
-                Element line = (Element) lines.item(l);
-                Pattern.Line wanted = pattern.lines().get(l);
-                assertThat(Double.parseDouble(line.getAttribute("x2"))).isCloseTo(wanted.toXMm(), within(1e-6));
-                assertThat(pattern.heightMm() - Double.parseDouble(line.getAttribute("y1")))
-                        .isCloseTo(wanted.fromYMm(), within(2e-6));
-                while (!dxf[entity].equals("LINE")) {
-                    entity++;
-                }
-                assertThat(Double.parseDouble(dxf[entity + 4])).isCloseTo(wanted.fromXMm(), within(1e-6));
-                assertThat(Double.parseDouble(dxf[entity + 12])).isCloseTo(wanted.toYMm(), within(1e-6));
-                entity++;
-            }
-            assertThat(lines.getLength()).isEqualTo(pattern.lines().size());
-        }
     }
 
     @Test

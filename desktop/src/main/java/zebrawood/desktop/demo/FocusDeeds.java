@@ -291,14 +291,25 @@ final class FocusDeeds {
     /** Which of its lenses for drawer labels. */
     void lens(int daysAgo, LocalTime at, String by) {
         List<ChoiceReadings.Lens> lenses = new ArrayList<>();
-        life.plate()
-                .optics()
-                .orElseThrow()
-                .lenses()
-                .forEach(lens -> lenses.add(new ChoiceReadings.Lens(
-                        lens.name(),
-                        lens.focalLengthMm().orElseThrow(),
-                        Optional.of(ChoiceReadings.Aberration.MENISCUS))));
+        Map<String, String> asTyped = new HashMap<>(Map.of(
+                "smallestFeatureMm", "0.3",
+                "materialMm", "4",
+                "overlapPct", "20",
+                "beamDiameterMm", "6",
+                "beamQualityM2", "1.2"));
+        double[][] strips = {{8, 7, 7, 8}, {6, 7, 6, 6}, {4, 6, 8, 5}};
+        for (Plate.Lens lens : life.plate().optics().orElseThrow().lenses()) {
+            int row = lenses.size();
+            double[] strip = strips[row % strips.length];
+            lenses.add(new ChoiceReadings.Lens(
+                    lens.name(),
+                    lens.focalLengthMm().orElseThrow(),
+                    Optional.of(ChoiceReadings.Aberration.MENISCUS),
+                    OptionalDouble.of(strip[0]),
+                    OptionalDouble.of(strip[1]),
+                    OptionalDouble.of(strip[2]),
+                    OptionalDouble.of(strip[3])));
+        }
         life.plan(
                 daysAgo,
                 at,
@@ -314,18 +325,9 @@ final class FocusDeeds {
                                 4,
                                 OptionalDouble.of(20),
                                 Optional.empty(),
-                                OptionalDouble.empty()),
-                        Map.of(
-                                "smallestFeatureMm",
-                                "0.3",
-                                "materialMm",
-                                "4",
-                                "overlapPct",
-                                "20",
-                                "beamDiameterMm",
-                                "6",
-                                "beamQualityM2",
-                                "1.2"),
+                                OptionalDouble.empty(),
+                                Optional.of(true)),
+                        asTyped,
                         Optional.empty()));
     }
 

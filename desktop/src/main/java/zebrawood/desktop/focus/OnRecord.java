@@ -54,7 +54,7 @@ final class OnRecord {
 
     private static Optional<Gap> gap(Record finding) {
         if (finding instanceof RampFinding ramp) {
-            return Gap.of(ramp.bestGapMm(), ramp.bestGapHalfWidthMm(), ramp.depthOfFocusMm());
+            return Gap.of(ramp.workingGapMm(), ramp.workingGapHalfWidthMm(), ramp.depthOfFocusMm());
         } else if (finding instanceof LadderFinding ladder) {
             return Gap.of(ladder.bestGapMm(), ladder.bestGapHalfWidthMm(), OptionalDouble.empty());
         } else if (finding instanceof SweepFinding sweep) {

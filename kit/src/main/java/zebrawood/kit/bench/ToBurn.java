@@ -52,6 +52,38 @@ public final class ToBurn {
         return save;
     }
 
+    /**
+     * Something to press that saves a drawing to be printed at true size.
+     *
+     * @param what is saved: {@code a scale}
+     * @param name of the file that is offered, without its ending
+     * @param pattern refuses with what is not known yet
+     */
+    public static Node toPrint(Workplace workplace, String what, String name, Supplier<Pattern> pattern) {
+        Hyperlink save = new Hyperlink("Save " + what + " to print");
+        save.setId("to-print");
+        save.setTooltip(new Tooltip("As SVG, or as DXF where the name ends in .dxf. Print it at 100 %, and check with a"
+                + " rule that 100 mm are 100 mm."));
+        save.setOnAction(event -> {
+            Pattern drawn;
+            try {
+                drawn = pattern.get();
+            } catch (ReadingException why) {
+                workplace.tell("There is nothing to print yet: "
+                        + why.refusals().get(0).why() + ".");
+                return;
+            }
+            FileDialogs.toSave(save.getScene(), name + ".svg")
+                    .ifPresent(file -> workplace.save(
+                            file,
+                            file.toString().toLowerCase(Locale.ROOT).endsWith(".dxf")
+                                    ? Drawings.dxf(drawn)
+                                    : Drawings.svg(drawn),
+                            Character.toUpperCase(what.charAt(0)) + what.substring(1)));
+        });
+        return save;
+    }
+
     private static String text(String file, Pattern pattern, Function<Pattern, Setting> setting) {
         if (file.endsWith(".nc")) {
             return MotionText.of(pattern, setting.apply(pattern));
