@@ -2,6 +2,7 @@ package zebrawood.benches.focus;
 
 import java.io.File;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -30,6 +31,7 @@ import zebrawood.kit.form.Field;
 import zebrawood.kit.form.FieldList;
 import zebrawood.kit.form.Kind;
 import zebrawood.kit.form.Worksheet;
+import zebrawood.kit.view.FilmFile;
 
 /** Ways through the focus, a row each: which way, from where, how fast, and when it was liveliest. */
 public final class SweepBench extends FormBench<SweepReadings, SweepFinding> {
@@ -82,15 +84,25 @@ public final class SweepBench extends FormBench<SweepReadings, SweepFinding> {
         return true;
     }
 
-    /** A recording of one sweep: its level over time. */
+        /** A recording or a film of one sweep: its level over time. */
     @Override
     public Optional<String> take(File file) {
-        if (!file.getName().toLowerCase(Locale.ROOT).endsWith(".wav")) {
-            return Optional.of("the level is read off a recording of one sweep, saved as WAV");
+        boolean film = FilmFile.isNamedLikeOne(file.getName());
+        if (!film && !file.getName().toLowerCase(Locale.ROOT).endsWith(".wav")) {
+            return Optional.of("the level is read off a recording of one sweep saved as WAV, or a film saved as MP4");
         }
         OptionalInt row = nextRow();
         if (row.isEmpty()) {
             return Optional.of("type way, gap at the start and speed of the next sweep first");
+        }
+                if (film) {
+            new FilmPane(place().workplace(), covered(), seen -> {
+                        put(row.getAsInt(), seen.atS(), seen.levels());
+                        kept.add(seen.file());
+                        place().workplace().tell("The brightness of sweep " + (row.getAsInt() + 1) + " stands in its row.");
+                    })
+                    .open(file);
+            return Optional.empty();
         }
         new SoundPane(place().workplace(), covered(), List.of("sweep"), heard -> take(row.getAsInt(), heard))
                 .open(file);
@@ -111,21 +123,33 @@ public final class SweepBench extends FormBench<SweepReadings, SweepFinding> {
         int from = (int) Math.round(heard.steps().get(0).fromS() / columnS);
         int to = (int) Math.min(
                 heard.sound().columns() - 1, Math.round(heard.steps().get(0).toS() / columnS));
-        int every = Math.max(1, (to - from + MOST_SAMPLES - 1) / MOST_SAMPLES);
+                put(
+                row,
+                IntStream.range(from, to)
+                        .mapToDouble(column -> (column + 0.5 - from) * columnS)
+                        .toArray(),
+                IntStream.range(from, to)
+                        .mapToDouble(column -> heard.marked().level(column))
+                        .toArray());
+        kept.add(heard.file());
+        place().workplace().tell("The level of sweep " + (row + 1) + " stands in its row.");
+    }
+
+        /** Puts levels into a row, in means of a few where there are many. */
+    private void put(int row, double[] atS, double[] levels) {
+        int every = Math.max(1, (levels.length + MOST_SAMPLES - 1) / MOST_SAMPLES);
         StringBuilder pairs = new StringBuilder();
-        for (int column = from; column + every <= to; column += every) {
-            double level = 0;
-            for (int i = 0; i < every; i++) {
-                level += heard.marked().level(column + i) / every;
-            }
+        for (int i = 0; i + every <= levels.length; i += every) {
             pairs.append(pairs.isEmpty() ? "" : "; ")
-                    .append(String.format(Locale.ROOT, "%.3f %.3f", (column + every / 2.0 - from) * columnS, level));
+                    .append(String.format(
+                            Locale.ROOT,
+                            "%.3f %.3f",
+                            Arrays.stream(atS, i, i + every).average().orElseThrow(),
+                            Arrays.stream(levels, i, i + every).average().orElseThrow()));
         }
         Map<String, Draft.Text> typed = new HashMap<>();
         Draft.put(typed, "sweeps[" + row + "].samples", pairs.toString());
         place().draft().typeAll(typed);
-        kept.add(heard.file());
-        place().workplace().tell("The level of sweep " + (row + 1) + " stands in its row.");
     }
 
     @Override
@@ -153,8 +177,8 @@ public final class SweepBench extends FormBench<SweepReadings, SweepFinding> {
         Node recording = FromFile.link(
                 place().workplace(),
                 "read-recording",
-                "Read a recording",
-                "A WAV of one sweep: its level over time goes into the next row.",
+                "Read a recording or film",
+                "A WAV or an MP4 of one sweep: its level over time goes into the next row.",
                 this::take);
         return Optional.of(new VBox(key, recording));
     }

@@ -12,11 +12,15 @@ import java.util.SplittableRandom;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Region;
 import javax.imageio.ImageIO;
+import org.jcodec.api.SequenceEncoder;
+import org.jcodec.common.model.ColorSpace;
+import org.jcodec.common.model.Picture;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.picture.Grey;
 import zebrawood.core.picture.Pixel;
+import zebrawood.core.pretend.PretendFilm;
 import zebrawood.core.pretend.PretendFocus;
 import zebrawood.core.pretend.PretendPlate;
 import zebrawood.core.pretend.PretendSound;
@@ -128,6 +132,63 @@ class ReadOffTest {
             seat.until(
                     "the time stands in the next row",
                     () -> !seat.words("sweeps[1].markedS").isBlank());
+        }
+    }
+
+        /** Saved as a telephone saves it. */
+    private Path film(String name, double startGapMm, double speedMmS) throws IOException {
+        Path mp4 = elsewhere.resolve(name);
+        SequenceEncoder encoder = SequenceEncoder.create25Fps(mp4.toFile());
+        for (Grey grey : new PretendFilm(256, 144, new Pixel(170, 60), 3)
+                .of(FOCUS, startGapMm, speedMmS, 6, 0.04, new SplittableRandom(3))) {
+            Picture frame = Picture.create(grey.width(), grey.height(), ColorSpace.RGB);
+            for (int i = 0; i < 3 * grey.width() * grey.height(); i++) {
+                frame.getPlaneData(0)[i] = (byte) (grey.shade(i / 3 % grey.width(), i / 3 / grey.width()) - 128);
+            }
+            encoder.encodeNativeFrame(frame);
+        }
+        encoder.finish();
+        return mp4;
+    }
+
+    @Test
+    void sweepsAreReadOffFilmsOfTheGlow() throws IOException {
+        Path broken = elsewhere.resolve("broken.mp4");
+        Files.write(broken, new byte[3000]);
+        try (Seat seat = Seat.atDemo(folder).as("LO")) {
+            seat.jump("wren live sweep");
+            seat.until("the button is there", () -> seat.has("again"));
+            seat.fire("again");
+            seat.until("one can measure", () -> seat.has("by-key"));
+            seat.put("delayS", "0").put("depthOfFocusMm", "2.3");
+            String[] ways = {"down", "up", "down", "up"};
+            for (int i = 0; i < ways.length; i++) {
+                boolean down = ways[i].equals("down");
+                seat.focus("sweeps[" + i + "].direction").choose("sweeps[" + i + "].direction", ways[i]);
+                seat.put("sweeps[" + i + "].startGapMm", down ? "10.2" : "4.2").put("sweeps[" + i + "].speedMmS", "1");
+                int row = i;
+                if (i == 0) {
+                    seat.answers(broken).fire("read-recording");
+                    seat.until(
+                            "what is no film is told", () -> seat.says("broken.mp4: it cannot be read as a film"));
+                }
+                seat.answers(film(i + ".mp4", down ? 10.2 : 4.2, down ? -1 : 1)).fire("read-recording");
+                seat.until("the glow is found", () -> seat.says("brightest after "));
+                seat.fire("take-over");
+                seat.until(
+                        "its brightness stands in its row",
+                        () -> seat.words("sweeps[" + row + "].samples").contains("; "));
+            }
+            for (int i = ways.length; i < 6; i++) {
+                seat.put("sweeps[" + i + "].startGapMm", "").put("sweeps[" + i + "].speedMmS", "");
+            }
+            seat.until("they make a sweep", () -> seat.words("verdict").equals("PASS"));
+            seat.press(KeyCode.CONTROL, KeyCode.ENTER);
+            seat.until("it is recorded", () -> seat.words("told").startsWith("Recorded as no. "));
+            assertThat(kept(seat, "focus-sweep")).containsExactly("0.mp4", "1.mp4", "2.mp4", "3.mp4");
+            assertThat(Double.parseDouble(seat.words("act").replaceAll("[^0-9.]+|\\.$", "")))
+                    .as("the gap that is to be set")
+                    .isCloseTo(7.2, within(0.05));
         }
     }
 
