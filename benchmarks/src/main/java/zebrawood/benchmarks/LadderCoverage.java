@@ -54,6 +54,7 @@ final class LadderCoverage {
                 stated ? OptionalDouble.of(error) : OptionalDouble.empty(),
                 OptionalDouble.empty(),
                 OptionalDouble.empty(),
+                Optional.empty(),
                 Optional.empty());
     }
 

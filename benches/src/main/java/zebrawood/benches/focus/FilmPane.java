@@ -26,7 +26,9 @@ import zebrawood.kit.view.PictureFile;
 import zebrawood.kit.view.ReadOff;
 import zebrawood.kit.view.Workplace;
 
-/** A film of one sweep: the spot that glows framed in it, its brightness over time under it, the motion between edges. */
+/**
+ * A film of one sweep: the spot that glows framed in it, its brightness over time under it, the motion between edges.
+ */
 final class FilmPane extends ReadOff {
 
     private static final double PICTURE = 0.62;
@@ -87,8 +89,7 @@ final class FilmPane extends ReadOff {
     }
 
     private void look(double atS) {
-        images(List.of(
-                PictureFile.of(film.frames().get(film.frameAt(atS))).shown()));
+        images(List.of(PictureFile.of(film.frames().get(film.frameAt(atS))).shown()));
     }
 
     @Override
@@ -133,8 +134,7 @@ final class FilmPane extends ReadOff {
 
     private Point2D onPicture(double x, double y) {
         Path.Box box = picture(size().getX(), size().getY());
-        return new Point2D(
-                box.x() + x / film.width() * box.width(), box.y() + y / film.height() * box.height());
+        return new Point2D(box.x() + x / film.width() * box.width(), box.y() + y / film.height() * box.height());
     }
 
     private Pixel inFilm(double x, double y) {
@@ -164,7 +164,13 @@ final class FilmPane extends ReadOff {
             Pixel at = inFilm(x, y);
             spot = grip == SPOT
                     ? new Spot(at, spot.half())
-                    : new Spot(spot.middle(), Math.max(1, Math.max(at.x() - spot.middle().x(), at.y() - spot.middle().y())));
+                    : new Spot(
+                            spot.middle(),
+                            Math.max(
+                                    1,
+                                    Math.max(
+                                            at.x() - spot.middle().x(),
+                                            at.y() - spot.middle().y())));
             measure();
             return;
         }
@@ -193,7 +199,9 @@ final class FilmPane extends ReadOff {
     protected void taken() {
         int[] moments = moments();
         taker.accept(new Seen(
-                Arrays.stream(moments).mapToDouble(i -> film.atS().get(i) - fromS).toArray(),
+                Arrays.stream(moments)
+                        .mapToDouble(i -> film.atS().get(i) - fromS)
+                        .toArray(),
                 Arrays.stream(moments).mapToDouble(i -> levels[i]).toArray(),
                 file));
     }
@@ -227,7 +235,11 @@ final class FilmPane extends ReadOff {
         pen.text(plot.x() - 8, bottom - 2, "dark", Lettering.CAPTION, Tone.QUIET, Anchor.END);
         List<Point2D> grips = grips();
         for (int i = 0; i <= END; i++) {
-            pen.circle(grips.get(i).getX(), grips.get(i).getY(), i == chosen() ? 11 : 8, i == chosen() ? Tone.WALNUT : Tone.READING);
+            pen.circle(
+                    grips.get(i).getX(),
+                    grips.get(i).getY(),
+                    i == chosen() ? 11 : 8,
+                    i == chosen() ? Tone.WALNUT : Tone.READING);
             pen.circle(grips.get(i).getX(), grips.get(i).getY(), 3, Tone.RAISED);
         }
     }

@@ -1,6 +1,7 @@
 package zebrawood.benches.focus;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -11,6 +12,7 @@ import zebrawood.core.machine.Plate;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.kit.bench.BenchPlace;
+import zebrawood.kit.form.Worksheet;
 
 /** What the other stops of the focus, and the plate, say of the gap on this machine. */
 final class GapKnown {
@@ -34,7 +36,22 @@ final class GapKnown {
                                                 LENS_RING.matcher(moves).find())
                                         .isPresent()
                                 ? optics.makersGapMm()
-                                : OptionalDouble.empty()));
+                                : OptionalDouble.empty(),
+                        optics.makersGapMm()));
+    }
+
+    /** The lenses of the plate by name. */
+    static List<String> lenses(BenchPlace place) {
+        return place.plate().optics().map(Plate.Optics::lenses).orElse(List.of()).stream()
+                .map(Plate.Lens::name)
+                .toList();
+    }
+
+    /** Puts the lens into a worksheet whose field for it is empty, where the plate has but one. */
+    static void lens(BenchPlace place, Worksheet sheet, String typed) {
+        if (typed.isBlank() && lenses(place).size() == 1) {
+            sheet.word("lens", lenses(place).get(0));
+        }
     }
 
     /** The newest ramp of this machine that passed. */

@@ -23,6 +23,7 @@ import zebrawood.core.units.UnitChoice;
 import zebrawood.kit.bench.BenchPlace;
 import zebrawood.kit.bench.FormBench;
 import zebrawood.kit.bench.FromFile;
+import zebrawood.kit.bench.Practising;
 import zebrawood.kit.bench.Showing;
 import zebrawood.kit.bench.ToBurn;
 import zebrawood.kit.figure.Figure;
@@ -67,6 +68,7 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
                             .empty("not known"),
                     Field.amount("depthOfFocusMm", "depth of focus", Quantity.LENGTH)
                             .empty("not known"),
+                    Field.words("lens", "lens"),
                     Field.amount(POWER, "burn at S", Quantity.PLAIN)
                             .empty("for .nc")
                             .own(),
@@ -79,6 +81,7 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
                     Field.amount("gapMm", "gap", Quantity.LENGTH).anew(),
                     Field.amount("score", "score", Quantity.PLAIN).anew());
 
+    private final Practising practice;
     private final List<NewAttachment> kept = new ArrayList<>();
     private Optional<Double> powerS = Optional.empty();
     private Optional<Double> speedMmMin = Optional.empty();
@@ -89,6 +92,7 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
                 FIELDS,
                 "each square over its gap, with the curve through the scores; ticks at the foot: what to burn next",
                 GapKnown.fromRamp(place, "depthOfFocusMm", "", ""));
+        practice = new Practising(place);
     }
 
     @Override
@@ -107,6 +111,7 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
                 .findFirst()
                 .ifPresent(
                         last -> sheet.number("lastBestGapMm", last.bestGapMm().getAsDouble()));
+        GapKnown.lens(place(), sheet, text("lens"));
         GapKnown.setting(place()).ifPresent(setting -> sheet.record("setting", setting));
         if (form().filledRows().size() < 3) {
             sheet.lacks("squares");
@@ -154,25 +159,22 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
                 .map(row -> "gap " + text("steps[" + row + "].gapMm"))
                 .toList();
         if (isSound) {
-            new SoundPane(
-                            place().workplace(),
-                            covered(),
-                            squares,
-                            heard -> scored(
-                                    rows,
-                                    heard.steps().stream()
-                                            .map(heard.marked()::levelDb)
-                                            .toList(),
-                                    "sound",
-                                    heard.file()))
+            new SoundPane(place().workplace(), covered(), squares, heard -> {
+                        scored(
+                                rows,
+                                heard.steps().stream()
+                                        .map(heard.marked()::levelDb)
+                                        .toList(),
+                                "sound");
+                        keep(heard.file());
+                    })
                     .open(file);
         } else {
             NewAttachment photo = new NewAttachment(file.getName(), () -> Files.newInputStream(file.toPath()));
-            new SquaresPane(
-                            place().workplace(),
-                            covered(),
-                            squares,
-                            contrasts -> scored(rows, contrasts, "contrast", photo))
+            new SquaresPane(place().workplace(), covered(), squares, contrasts -> {
+                        scored(rows, contrasts, "contrast");
+                        keep(photo);
+                    })
                     .open(file);
         }
         return Optional.empty();
@@ -185,7 +187,13 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
                 .toList();
     }
 
-    private void scored(List<Integer> rows, List<Double> scores, String school, NewAttachment file) {
+    private void keep(NewAttachment file) {
+        kept.clear();
+        kept.add(file);
+        place().workplace().tell("The score of each square stands in its row. The file goes along with the entry.");
+    }
+
+    private void scored(List<Integer> rows, List<Double> scores, String school) {
         Map<String, Draft.Text> typed = new HashMap<>();
         for (int i = 0; i < rows.size(); i++) {
             Draft.put(typed, "steps[" + rows.get(i) + "].score", String.format(Locale.ROOT, "%.1f", scores.get(i)));
@@ -193,9 +201,6 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
         Draft.put(typed, SCHOOL, school);
         Draft.put(typed, BETTER, "higher");
         place().draft().typeAll(typed);
-        kept.clear();
-        kept.add(file);
-        place().workplace().tell("The score of each square stands in its row. The file goes along with the entry.");
     }
 
     @Override
@@ -212,15 +217,75 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
                 this::take);
     }
 
+    private double aboutMm() {
+        return Math.max(2, GapKnown.makersMm(place()).orElse(7));
+    }
+
+    @Override
+    public Optional<String> notForTheRecord() {
+        return practice.notForTheRecord();
+    }
+
+    private void practise(List<Double> gaps) {
+        Map<String, Draft.Text> lent = new HashMap<>();
+        boolean typed = rowsWithGap().size() >= 3;
+        for (int i = 0; i < MOST_STEPS; i++) {
+            Draft.put(lent, "steps[" + i + "].score", "");
+            if (!typed) {
+                Draft.put(
+                        lent,
+                        "steps[" + i + "].gapMm",
+                        i < gaps.size() ? Amount.mm(gaps.get(i), 2).number(UnitChoice.METRIC) : "");
+            }
+        }
+        practice.begin(lent);
+    }
+
+    /** A recording of pretend squares being burned, to be read as a true one. */
+    private void burnPretend() {
+        Worksheet sheet = Worksheet.of(place().draft());
+        List<Integer> rows = rowsWithGap();
+        List<Double> gaps = rows.stream()
+                .flatMap(row -> sheet.amount("steps[" + row + "].gapMm", Quantity.LENGTH).stream())
+                .toList();
+        if (gaps.size() < 3 || gaps.size() < rows.size()) {
+            place().workplace().tell("Type the gaps of three squares or more first.");
+            return;
+        }
+        FocusPractice pretend = new FocusPractice(practice, aboutMm());
+        new SoundPane(
+                        place().workplace(),
+                        covered(),
+                        rows.stream()
+                                .map(row -> "gap " + text("steps[" + row + "].gapMm"))
+                                .toList(),
+                        heard -> scored(
+                                rows,
+                                heard.steps().stream()
+                                        .map(heard.marked()::levelDb)
+                                        .toList(),
+                                "sound"))
+                .openMade(new File("the pretend run"), () -> pretend.run(gaps));
+    }
+
     /** The squares of the next ladder where there is one, else about the maker's gap. */
     @Override
     public Optional<Node> otherSchool(Showing<LadderReadings, LadderFinding> now) {
         List<Double> gaps = now.finding().map(found -> found.next().gapsMm()).orElseGet(() -> {
-            double middle = Math.max(2, GapKnown.makersMm(place()).orElse(7));
+            double middle = aboutMm();
             return List.of(middle - 2, middle - 1, middle, middle + 1, middle + 2);
         });
         if (!now.measuring() && now.finding().isEmpty()) {
             return Optional.empty();
+        }
+        if (practice.isOn()) {
+            return Optional.of(practice.shown(
+                    "pretend squares",
+                    now.finding()
+                            .filter(found -> found.bestGapMm().isPresent())
+                            .map(found -> new FocusPractice(practice, aboutMm())
+                                    .came(found.bestGapMm().getAsDouble(), place().units())),
+                    Practising.link("practice-burn", "Burn the squares", this::burnPretend)));
         }
         Node burn = ToBurn.link(
                 place().workplace(),
@@ -228,7 +293,10 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
                 "ladder",
                 () -> Patterns.ladder(gaps, SQUARE_MM, INTERVAL_MM),
                 pattern -> Setting.inTheMiddle(pattern, place().plate(), powerS, speedMmMin));
-        return Optional.of(now.measuring() ? new VBox(ofFile(), burn) : burn);
+        return Optional.of(
+                now.measuring()
+                        ? new VBox(ofFile(), burn, Practising.offer("pretend squares", () -> practise(gaps)))
+                        : burn);
     }
 
     @Override

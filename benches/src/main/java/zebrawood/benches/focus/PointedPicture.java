@@ -3,6 +3,8 @@ package zebrawood.benches.focus;
 import java.io.File;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.DoublePredicate;
+import java.util.function.Function;
 import javafx.geometry.Point2D;
 import zebrawood.core.picture.Pixel;
 import zebrawood.core.reading.ReadingException;
@@ -30,7 +32,12 @@ abstract class PointedPicture extends ReadOff {
     }
 
     final void open(File photo) {
-        read(photo, goOn -> PictureFile.read(photo, goOn), read -> {
+        open(photo, goOn -> PictureFile.read(photo, goOn));
+    }
+
+    /** Opens one that is made, under the name of a file that there is not. */
+    final void open(File name, Function<DoublePredicate, PictureFile> made) {
+        read(name, made, read -> {
             picture = read;
             images(List.of(read.shown()));
         });

@@ -11,6 +11,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Hyperlink;
@@ -29,11 +30,13 @@ import zebrawood.core.focus.RampReadings.OtherLine;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.pattern.Patterns;
 import zebrawood.core.reading.ReadingException;
+import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.kit.bench.Bench;
 import zebrawood.kit.bench.BenchPlace;
 import zebrawood.kit.bench.FromFile;
+import zebrawood.kit.bench.Practising;
 import zebrawood.kit.bench.Showing;
 import zebrawood.kit.bench.ToBurn;
 import zebrawood.kit.form.Draft;
@@ -58,6 +61,7 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
     static final String TOOL = "tool";
     static final String RULER = "positionsAlong";
     static final String ALONG = "lineAlong";
+    static final String LENS = "lens";
     /** more does not make the gap surer than the plate lies */
     static final int MOST_PLACES = 17;
     /** enough for the gap and how sure it is, in five minutes */
@@ -78,11 +82,13 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
     private final RampPlan plan;
     private final RampView view;
     private final Covered covered;
+    private final Practising practice;
     private final List<NewAttachment> kept = new ArrayList<>();
 
     public RampBench(BenchPlace place) {
         this.place = place;
         this.draft = place.draft();
+        this.practice = new Practising(place);
         Plate plate = place.plate();
         double gap = plate.optics()
                 .map(Plate.Optics::makersGapMm)
@@ -130,17 +136,57 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
         if (run.isEmpty()) {
             return Optional.of("type the run of the ramp first: it says where widths are read");
         }
-        int places = places(draft);
-        List<Double> placesMm = new ArrayList<>();
-        for (int i = 0; i < places; i++) {
-            placesMm.add(RampPlan.placeMm(i, places, run.get()));
-        }
-        new PlatePane(place.workplace(), covered, placesMm, (widths, errorMm) -> seen(file, widths, errorMm))
+        new PlatePane(place.workplace(), covered, placesMm(run.get()), (widths, errorMm) -> {
+                    seen(widths, errorMm);
+                    kept.clear();
+                    kept.add(new NewAttachment(file.getName(), () -> Files.newInputStream(file.toPath())));
+                    place.workplace().tell("The widths stand at their places. The picture goes along with the entry.");
+                })
                 .open(file);
         return Optional.empty();
     }
 
-    private void seen(File file, List<Optional<Double>> widths, double errorMm) {
+    private List<Double> placesMm(double runMm) {
+        int places = places(draft);
+        return IntStream.range(0, places)
+                .mapToObj(i -> RampPlan.placeMm(i, places, runMm))
+                .toList();
+    }
+
+    @Override
+    public Optional<String> notForTheRecord() {
+        return practice.notForTheRecord();
+    }
+
+    /** A pretend plate that was burned, to be read as a true one. */
+    private void burnPretend() {
+        Worksheet sheet = Worksheet.of(draft);
+        double run = sheet.amount(RUN, Quantity.LENGTH).filter(mm -> mm > 0).orElse(plan.runMm());
+        FocusPractice pretend = new FocusPractice(practice, plan.gapAtStartMm() - plan.riseMm() / 2);
+        new PlatePane(place.workplace(), covered, placesMm(run), this::seen)
+                .open(
+                        new File("the pretend plate"),
+                        goOn -> pretend.plate(
+                                sheet.amount(GAP, Quantity.LENGTH).orElse(plan.gapAtStartMm()),
+                                run,
+                                sheet.amount(RISE, Quantity.LENGTH).orElse(plan.riseMm())));
+    }
+
+    private void practise() {
+        Map<String, Draft.Text> lent = new HashMap<>();
+        Map.of(GAP, plan.gapAtStartMm(), RUN, plan.runMm(), RISE, plan.riseMm()).forEach((field, mm) -> {
+            if (draft.text(field).isBlank()) {
+                lent.put(field, Practising.text(Amount.exact(mm)));
+            }
+        });
+        for (int i = 0; i < MOST_PLACES; i++) {
+            Draft.put(lent, width(i), "");
+        }
+        Draft.put(lent, SCHOOL, "");
+        practice.begin(lent);
+    }
+
+    private void seen(List<Optional<Double>> widths, double errorMm) {
         Map<String, Draft.Text> typed = new HashMap<>();
         for (int i = 0; i < widths.size(); i++) {
             Draft.put(
@@ -154,9 +200,6 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
         Draft.put(typed, TOOL, ReadWith.noSurerThan(errorMm).name());
         Draft.put(typed, RULER, "plate");
         draft.typeAll(typed);
-        kept.clear();
-        kept.add(new NewAttachment(file.getName(), () -> Files.newInputStream(file.toPath())));
-        place.workplace().tell("The widths stand at their places. The picture goes along with the entry.");
     }
 
     @Override
@@ -180,6 +223,7 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
         if (draft.text(RULER).equals("plate")) {
             sheet.word(RULER, "plate");
         }
+        lens().ifPresent(lens -> sheet.word(LENS, lens));
         along(draft).ifPresent(along -> {
             sheet.word(ALONG, along.name().toLowerCase(Locale.ROOT));
             if (!isQuick(draft)) {
@@ -215,6 +259,19 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
         };
     }
 
+    /** Which lens is in: what was chosen, or the only one of the plate. */
+    private Optional<String> lens() {
+        List<String> all = GapKnown.lenses(place);
+        return all.size() == 1
+                ? Optional.of(all.get(0))
+                : Optional.of(draft.text(LENS)).filter(all::contains);
+    }
+
+    private boolean sameLens(Body.Measured measured) {
+        Optional<String> its = ((RampReadings) measured.readings()).lens();
+        return its.isEmpty() || lens().isEmpty() || its.equals(lens());
+    }
+
     /** The line along the other axis, where one was read today: later the lens may have been out. */
     private Optional<OtherLine> other(LineAlong along) {
         Instant day = place.workplace().now().minus(Duration.ofDays(1));
@@ -222,7 +279,7 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
                 .filter(entry -> entry.stamp().at().isAfter(day))
                 .map(entry -> (Body.Measured) entry.body())
                 .filter(measured -> measured.verdict().satisfies())
-                .filter(measured -> lineOf(measured).equals(Optional.of(along.other())))
+                .filter(measured -> lineOf(measured).equals(Optional.of(along.other())) && sameLens(measured))
                 .map(measured -> (RampFinding) measured.finding())
                 .filter(finding -> finding.bestGapStdErrMm().isPresent())
                 .findFirst()
@@ -243,6 +300,7 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
         List<RampFinding> answered = place.earlier().stream()
                 .map(entry -> (Body.Measured) entry.body())
                 .filter(measured -> measured.verdict().satisfies())
+                .filter(this::sameLens)
                 .filter(measured -> along(draft).isEmpty()
                         || lineOf(measured).isEmpty()
                         || lineOf(measured).equals(along(draft)))
@@ -297,6 +355,7 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
         readings.positionsAlong()
                 .ifPresent(along ->
                         texts.put(RULER, new Draft.Text(along.name().toLowerCase(Locale.ROOT), UnitChoice.METRIC)));
+        readings.lens().ifPresent(lens -> texts.put(LENS, new Draft.Text(lens, UnitChoice.METRIC)));
         readings.lineAlong()
                 .ifPresent(along ->
                         texts.put(ALONG, new Draft.Text(along.name().toLowerCase(Locale.ROOT), UnitChoice.METRIC)));
@@ -346,6 +405,16 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
         if (!now.measuring()) {
             return Optional.empty();
         }
+        if (practice.isOn()) {
+            return Optional.of(practice.shown(
+                    "a pretend plate",
+                    now.outcome()
+                            .map(outcome -> outcome.finding().bestGapMm())
+                            .filter(OptionalDouble::isPresent)
+                            .map(best -> new FocusPractice(practice, plan.gapAtStartMm() - plan.riseMm() / 2)
+                                    .came(best.getAsDouble(), place.units())),
+                    Practising.link("practice-burn", "Burn the line", this::burnPretend)));
+        }
         boolean quick = isQuick(draft);
         Hyperlink other = new Hyperlink(quick ? "Read the widths" : "Quick reading");
         other.setId("school");
@@ -389,6 +458,6 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
                     sheet.amount(RUN, Quantity.LENGTH).orElse(plan.runMm()),
                     sheet.amount(RISE, Quantity.LENGTH).orElse(plan.riseMm()));
         });
-        return Optional.of(new VBox(picture, burn, scale, line));
+        return Optional.of(new VBox(picture, burn, scale, Practising.offer("a pretend plate", this::practise), line));
     }
 }

@@ -32,6 +32,7 @@ import zebrawood.kit.view.Words;
 /** The ramp from the side, the line from above with its fields, and the plot under them. */
 final class RampView extends Pane {
 
+    private static final String NO_LENS = "lens not said";
     private static final double SIDE_TOP = 54;
     private static final double SIDE_HEIGHT = 178;
     private static final double FIELD_HEIGHT = 34;
@@ -61,6 +62,7 @@ final class RampView extends Pane {
             new ComboBox<>(FXCollections.observableArrayList("rule held level", "rule on the plate"));
     private final ComboBox<String> along =
             new ComboBox<>(FXCollections.observableArrayList("line any way", "line along X", "line along Y"));
+    private final ComboBox<String> lens = new ComboBox<>();
     private final Label gapName = Words.label(gap.title(), "small");
     private final Label riseName = Words.label(rise.title(), "small");
     private final Label runName = Words.label(run.title(), "small");
@@ -89,7 +91,7 @@ final class RampView extends Pane {
         getChildren().addAll(gapName, gap, runName, run, riseName, rise);
         getChildren().addAll(widths);
         there.field().setPromptText("gap there, by a block");
-        getChildren().addAll(thinnest, there, tool, places, ruler, along);
+        getChildren().addAll(thinnest, there, tool, places, ruler, along, lens);
         prompt(gap.field(), plan.gapAtStartMm());
         prompt(run.field(), plan.runMm());
         prompt(rise.field(), plan.riseMm());
@@ -102,7 +104,7 @@ final class RampView extends Pane {
     }
 
     private void choices() {
-        for (ComboBox<?> box : List.of(tool, places, ruler, along)) {
+        for (ComboBox<?> box : List.of(tool, places, ruler, along, lens)) {
             box.getStyleClass().add("pill");
             box.setFocusTraversable(true);
         }
@@ -110,6 +112,12 @@ final class RampView extends Pane {
         places.setId("places");
         ruler.setId("ruler");
         along.setId("along");
+        lens.setId("lens");
+        lens.setAccessibleText("which lens is in");
+        lens.getItems().add(NO_LENS);
+        GapKnown.lenses(place).forEach(name -> lens.getItems().add("lens " + name));
+        // with one lens there is nothing to choose
+        lens.setVisible(lens.getItems().size() > 2);
         along.setAccessibleText("along which axis the line ran");
         along.setTooltip(
                 new Tooltip("For a spot that may not be round: burn a line along X and one along Y on the same day."));
@@ -121,6 +129,10 @@ final class RampView extends Pane {
         places.setOnAction(event -> chosen(() -> rePlace(places.getValue().split(" ")[0])));
         ruler.setOnAction(event -> chosen(() ->
                 draft.type(RampBench.RULER, ruler.getValue().endsWith("plate") ? "plate" : "", UnitChoice.METRIC)));
+        lens.setOnAction(event -> chosen(() -> draft.type(
+                RampBench.LENS,
+                lens.getValue().equals(NO_LENS) ? "" : lens.getValue().substring(5),
+                UnitChoice.METRIC)));
         along.setOnAction(event -> chosen(() -> draft.type(
                 RampBench.ALONG,
                 along.getValue().endsWith("X") ? "x" : along.getValue().endsWith("Y") ? "y" : "",
@@ -195,7 +207,7 @@ final class RampView extends Pane {
                                         ", thinnest at " + Amount.mm(best, 2).text(units))
                                 .orElse(""));
         boolean editable = now.measuring();
-        List.of(tool, places, ruler, along).forEach(box -> box.setDisable(!editable));
+        List.of(tool, places, ruler, along, lens).forEach(box -> box.setDisable(!editable));
         message.setText(widths.stream()
                 .filter(field -> sheet.problems().containsKey(field.name()))
                 .findFirst()
@@ -254,6 +266,8 @@ final class RampView extends Pane {
         choosing = false;
         tool.setValue(ReadWith.of(draft, place.plate()));
         places.setValue(count + " places");
+        String in = "lens " + draft.text(RampBench.LENS);
+        lens.setValue(lens.getItems().contains(in) ? in : NO_LENS);
         along.setValue(
                 RampBench.along(draft).map(axis -> "line along " + axis.name()).orElse("line any way"));
         ruler.setValue(draft.text(RampBench.RULER).equals("plate") ? "rule on the plate" : "rule held level");
@@ -266,7 +280,9 @@ final class RampView extends Pane {
         double left = RampSide.MARGIN;
         double alongWidth = along.prefWidth(-1);
         along.resizeRelocate(width - alongWidth - 16, 8, alongWidth, 34);
-        heading.resizeRelocate(24, 12, width - 56 - alongWidth, 24);
+        double lensWidth = lens.isVisible() ? lens.prefWidth(-1) : 0;
+        lens.resizeRelocate(width - alongWidth - lensWidth - 24, 8, lensWidth, 34);
+        heading.resizeRelocate(24, 12, width - 56 - alongWidth - lensWidth, 24);
         sideCaption.resizeRelocate(24, 34, width - 48, 18);
         side.resizeRelocate(0, SIDE_TOP, width, SIDE_HEIGHT);
         double fieldWidth = 74;

@@ -1,6 +1,7 @@
 package zebrawood.benches.focus;
 
 import java.io.BufferedInputStream;
+import java.io.ByteArrayInputStream;
 import java.io.File;
 import java.io.IOException;
 import java.io.InputStream;
@@ -11,6 +12,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.function.Consumer;
 import java.util.function.DoublePredicate;
+import java.util.function.Function;
+import java.util.function.Supplier;
 import javafx.geometry.Point2D;
 import javafx.scene.image.Image;
 import javafx.scene.image.WritableImage;
@@ -74,7 +77,16 @@ final class SoundPane extends ReadOff {
 
     void open(File recording) {
         file = new NewAttachment(recording.getName(), () -> Files.newInputStream(recording.toPath()));
-        read(recording, goOn -> heard(recording, goOn), heard -> {
+        open(recording, goOn -> heard(recording, goOn));
+    }
+
+    /** Opens one that is made, as a WAV, under the name of a file that there is not. */
+    void openMade(File name, Supplier<byte[]> wav) {
+        open(name, goOn -> heard(new ByteArrayInputStream(wav.get()), goOn));
+    }
+
+    private void open(File name, Function<DoublePredicate, Sound> reading) {
+        read(name, reading, heard -> {
             sound = heard;
             steps = new ArrayList<>(
                     isOfSweep()
@@ -87,11 +99,15 @@ final class SoundPane extends ReadOff {
 
     private static Sound heard(File recording, DoublePredicate goOn) {
         try (InputStream in = new BufferedInputStream(Files.newInputStream(recording.toPath()))) {
-            Spectrogram spectrogram = Recording.read(in, goOn);
-            return new Sound(spectrogram, new MarkedSteps(spectrogram));
+            return heard(in, goOn);
         } catch (IOException gone) {
             throw new ReadingException("recording", "it cannot be opened: is the card or stick still there?");
         }
+    }
+
+    private static Sound heard(InputStream in, DoublePredicate goOn) {
+        Spectrogram spectrogram = Recording.read(in, goOn);
+        return new Sound(spectrogram, new MarkedSteps(spectrogram));
     }
 
     /** Pitch upwards, time to the right, the darker the louder against what is usual at that pitch. */

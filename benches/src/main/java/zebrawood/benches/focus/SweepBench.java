@@ -59,7 +59,8 @@ public final class SweepBench extends FormBench<SweepReadings, SweepFinding> {
                     Field.amount("delayErrorS", "give or take", Quantity.SECONDS),
                     Field.amount("toleranceMm", "play may be", Quantity.LENGTH).empty("depth / 4"),
                     Field.oneOf(
-                            "approach", "height set from", List.of(new Choice("", "above"), new Choice("up", "below"))))
+                            "approach", "height set from", List.of(new Choice("", "above"), new Choice("up", "below"))),
+                    Field.words("lens", "lens"))
             .rows(
                     "sweeps",
                     MOST_SWEEPS,
@@ -84,7 +85,7 @@ public final class SweepBench extends FormBench<SweepReadings, SweepFinding> {
         return true;
     }
 
-        /** A recording or a film of one sweep: its level over time. */
+    /** A recording or a film of one sweep: its level over time. */
     @Override
     public Optional<String> take(File file) {
         boolean film = FilmFile.isNamedLikeOne(file.getName());
@@ -95,11 +96,12 @@ public final class SweepBench extends FormBench<SweepReadings, SweepFinding> {
         if (row.isEmpty()) {
             return Optional.of("type way, gap at the start and speed of the next sweep first");
         }
-                if (film) {
+        if (film) {
             new FilmPane(place().workplace(), covered(), seen -> {
                         put(row.getAsInt(), seen.atS(), seen.levels());
                         kept.add(seen.file());
-                        place().workplace().tell("The brightness of sweep " + (row.getAsInt() + 1) + " stands in its row.");
+                        place().workplace()
+                                .tell("The brightness of sweep " + (row.getAsInt() + 1) + " stands in its row.");
                     })
                     .open(file);
             return Optional.empty();
@@ -123,7 +125,7 @@ public final class SweepBench extends FormBench<SweepReadings, SweepFinding> {
         int from = (int) Math.round(heard.steps().get(0).fromS() / columnS);
         int to = (int) Math.min(
                 heard.sound().columns() - 1, Math.round(heard.steps().get(0).toS() / columnS));
-                put(
+        put(
                 row,
                 IntStream.range(from, to)
                         .mapToDouble(column -> (column + 0.5 - from) * columnS)
@@ -135,7 +137,7 @@ public final class SweepBench extends FormBench<SweepReadings, SweepFinding> {
         place().workplace().tell("The level of sweep " + (row + 1) + " stands in its row.");
     }
 
-        /** Puts levels into a row, in means of a few where there are many. */
+    /** Puts levels into a row, in means of a few where there are many. */
     private void put(int row, double[] atS, double[] levels) {
         int every = Math.max(1, (levels.length + MOST_SAMPLES - 1) / MOST_SAMPLES);
         StringBuilder pairs = new StringBuilder();
@@ -192,6 +194,7 @@ public final class SweepBench extends FormBench<SweepReadings, SweepFinding> {
     @Override
     public void assemble(Worksheet sheet) {
         super.assemble(sheet);
+        GapKnown.lens(place(), sheet, text("lens"));
         if (form().filledRows().size() < 2) {
             sheet.lacks("sweeps");
         }

@@ -18,6 +18,7 @@ import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.kit.bench.BenchPlace;
 import zebrawood.kit.bench.FormBench;
+import zebrawood.kit.bench.Practising;
 import zebrawood.kit.bench.Showing;
 import zebrawood.kit.figure.Figure;
 import zebrawood.kit.form.Choice;
@@ -30,11 +31,11 @@ import zebrawood.kit.form.Worksheet;
 public final class BedBench extends FormBench<BedReadings, BedFinding> {
 
     static final double INSET_MM = 40;
-    private static final String INSET = "insetMm";
-    private static final String SCREWS = "standsOn";
-    private static final String SCREW_INSET = "screwInsetMm";
-    private static final String PITCH = "pitchMm";
-    private static final String SCHOOL = "school";
+    static final String INSET = "insetMm";
+    static final String SCREWS = "standsOn";
+    static final String SCREW_INSET = "screwInsetMm";
+    static final String PITCH = "pitchMm";
+    static final String SCHOOL = "school";
     private static final String GAUGE = "";
     private static final String TWICE = "twice";
     private static final String FEELERS = "feelers";
@@ -120,13 +121,16 @@ public final class BedBench extends FormBench<BedReadings, BedFinding> {
         return "gaps[" + place + "].again";
     }
 
+    private final Practising practice;
     private final double bedX;
+
     private final double bedY;
     private double inset = INSET_MM;
     private List<BedFinding.Screw> stands = List.of();
 
     public BedBench(BenchPlace place) {
         super(place, FIELDS, caption(place));
+        practice = new Practising(place);
         form().narrow();
         Plate.Bed bed =
                 place.plate().bed().orElse(new Plate.Bed(600, 400, OptionalDouble.empty(), OptionalDouble.empty()));
@@ -143,6 +147,31 @@ public final class BedBench extends FormBench<BedReadings, BedFinding> {
                             (width, height) -> BedFigure.plan(width, height, bedX, bedY)
                                     .field(at, inset, BedPlan.FIELD_HEIGHT / 2 + 1));
         }
+    }
+
+    @Override
+    public Optional<String> notForTheRecord() {
+        return practice.notForTheRecord();
+    }
+
+    /** Practice: a pretend bed, its gauge and its screws. */
+    @Override
+    public Optional<Node> otherSchool(Showing<BedReadings, BedFinding> now) {
+        if (!now.measuring()) {
+            return Optional.empty();
+        } else if (!practice.isOn()) {
+            return Optional.of(Practising.offer("a pretend bed", () -> BedPractice.begin(practice, place().draft())));
+        }
+        BedPractice bed = new BedPractice(practice, bedX, bedY, inset);
+        return Optional.of(practice.shown(
+                "a pretend bed",
+                now.finding().map(found -> bed.came(found, place().units())),
+                now.finding().isPresent()
+                        ? Practising.link(
+                                "practice-turn",
+                                "Turn the screws as said",
+                                () -> bed.turn(now.finding().get()))
+                        : Practising.link("practice-gauge", "Read the gauge everywhere", () -> bed.gauge(USUAL))));
     }
 
     /** What the depth of focus of the lens would allow, where a ramp told it. */

@@ -118,6 +118,8 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
         summary.best = OptionalDouble.of(best);
         summary.fromRamp = read.gapThereMm().isPresent() ? OptionalDouble.of(byRamp) : OptionalDouble.empty();
         summary.drift = drift(best, read);
+        summary.fromMakers = fromMakers(best, read);
+
         RampFinding finding = summary.finding(List.of(), List.of(), OptionalDouble.empty());
         double share = read.thinnestShare();
         if (share < AT_AN_END || share > 1 - AT_AN_END) {
@@ -213,6 +215,11 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
         stray(finding, read.widthErrorOrDefaultMm()).ifPresent(instructions::add);
         drifted(finding).ifPresent(drift -> instructions.add(isFar(finding) ? 0 : instructions.size(), drift));
         return new Outcome<>(finding, !clear ? Verdict.UNCLEAR : turns ? Verdict.ADJUST : Verdict.PASS, instructions);
+    }
+
+    private static OptionalDouble fromMakers(double best, RampReadings read) {
+        OptionalDouble makers = read.setting().map(GapSetting::makersGapMm).orElse(OptionalDouble.empty());
+        return makers.isPresent() ? OptionalDouble.of(best - makers.getAsDouble()) : OptionalDouble.empty();
     }
 
     /** How far the lens must move in its ring so that it is sharp at the gap at which this machine works. */
@@ -419,6 +426,7 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
                 .ifPresent(spot -> evidence.add(new Evidence(
                         "gap for all directions",
                         GapWords.withDoubt(spot.roundGapMm(), OptionalDouble.of(spot.roundHalfWidthMm())))));
+        finding.fromMakersMm().ifPresent(off -> evidence.add(new Evidence("from maker's gap", GapWords.moved(off))));
         finding.driftMm().ifPresent(drift -> evidence.add(new Evidence("since last time", GapWords.moved(drift))));
         finding.beamQualityM2()
                 .ifPresent(m2 -> evidence.add(new Evidence("apparent M²", Said.of("{0}", Amount.plain(m2, 2)))));
@@ -450,6 +458,7 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
         private OptionalDouble drift = OptionalDouble.empty();
         private Optional<Fit> fit = Optional.empty();
         private Optional<OblongSpot> oblong = Optional.empty();
+        private OptionalDouble fromMakers = OptionalDouble.empty();
         private OptionalDouble lensMove = OptionalDouble.empty();
 
         void answer(Caustic caustic, RampReadings read) {
@@ -461,6 +470,7 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
             quality = OptionalDouble.of(Math.PI * waistMm * Math.sqrt(caustic.c()) / (4 * read.wavelengthNm() * 1e-6));
             depth = OptionalDouble.of(caustic.depthMm());
             drift = FocusRamp.drift(caustic.bestGapMm(), read);
+            fromMakers = FocusRamp.fromMakers(caustic.bestGapMm(), read);
         }
 
         RampFinding finding(List<Point> points, List<CurvePoint> curve, OptionalDouble widthError) {
@@ -484,6 +494,7 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
                     curve,
                     new RampFinding.Tolerances(widthError),
                     oblong,
+                    fromMakers,
                     lensMove);
         }
 

@@ -153,6 +153,44 @@ public record FocusTable(List<School> schools, Optional<Together> together, List
         return worst;
     }
 
+    /**
+     * What a swap from this lens to another one means for the gap: the same holder may keep the same focus, which only
+     * marks with each of them prove.
+     *
+     * @param name of the other lens
+     */
+    public Said swap(String name, FocusTable other) {
+        String lens = "lens " + Said.quoted(name);
+        if (together.isEmpty() || other.together.isEmpty()) {
+            return Said.of("Whether " + lens + " has the same gap is not known: burn a ladder with each.");
+        }
+        double apart = other.together.get().bestGapMm() - together.get().bestGapMm();
+        double half =
+                Math.hypot(together.get().halfWidthMm(), other.together.get().halfWidthMm());
+        double quarter = Math.min(
+                        depthOfFocusMm().orElse(Double.POSITIVE_INFINITY),
+                        other.depthOfFocusMm().orElse(Double.POSITIVE_INFINITY))
+                / 4;
+        if (Double.isInfinite(quarter)) {
+            quarter = 0;
+        }
+        if (Limits.atMost(Math.abs(apart) + half, quarter)) {
+            return Said.of(
+                    "With " + lens + " the gap is the same: {0} apart, give or take {1}.",
+                    Amount.mm(Math.abs(apart), 2),
+                    Amount.mm(half, 2));
+        } else if (!Limits.atMost(Math.abs(apart) - half, quarter)) {
+            return Said.of(
+                    "With " + lens + " the gap is {0} " + (apart > 0 ? "more" : "less") + ", give or take {1}.",
+                    Amount.mm(Math.abs(apart), 2),
+                    Amount.mm(half, 2));
+        }
+        return Said.of(
+                "Whether " + lens + " has the same gap is not proved: {0} apart, give or take {1}.",
+                Amount.mm(Math.abs(apart), 2),
+                Amount.mm(half, 2));
+    }
+
     /** What to do about it, the first thing first. */
     public Instruction next() {
         if (doubts.contains(Doubt.NOT_MEASURED)) {

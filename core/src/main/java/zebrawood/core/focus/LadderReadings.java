@@ -17,6 +17,7 @@ import zebrawood.core.reading.Checks;
  * @param lastBestGapMm the best gap of the last time, to tell drift
  * @param depthOfFocusMm of the lens, from a ramp: a gap that is surer than a quarter of it needs no next ladder
  * @param setting how the gap is set on this machine, for the instruction
+ * @param lens which lens is in, by the shop's name for it
  */
 public record LadderReadings(
         List<Step> steps,
@@ -25,7 +26,8 @@ public record LadderReadings(
         OptionalDouble scoreError,
         OptionalDouble lastBestGapMm,
         OptionalDouble depthOfFocusMm,
-        Optional<GapSetting> setting) {
+        Optional<GapSetting> setting,
+        Optional<String> lens) {
 
     static final int LEAST_STEPS = 3;
 

@@ -24,6 +24,7 @@ import java.util.OptionalDouble;
  * @param curve the fitted width over the gaps measured, for the drawing
  * @param tolerances what it was judged by
  * @param oblong what two lines tell of a spot that is not round, where there were two
+ * @param fromMakersMm best gap less the maker's figure, where that is known
  * @param lensMoveMm how far the lens is to be moved in its ring, towards the work where above 0
  */
 public record RampFinding(
@@ -44,6 +45,7 @@ public record RampFinding(
         List<CurvePoint> curve,
         Tolerances tolerances,
         Optional<OblongSpot> oblong,
+        OptionalDouble fromMakersMm,
         OptionalDouble lensMoveMm) {
 
     /** Coefficients of the gap itself, not centred; rms of the widths about the curve, mm. */

@@ -23,6 +23,7 @@ import zebrawood.core.reading.Limits;
  * @param setting how the gap is set on this machine, for the instruction
  * @param lineAlong the axis of the machine along which the line ran, where that matters
  * @param otherLine what a line along the other axis told, on the same lens and datum: for a spot that is not round
+ * @param lens which lens is in, by the shop's name for it
  */
 public record RampReadings(
         double wavelengthNm,
@@ -38,7 +39,8 @@ public record RampReadings(
         OptionalDouble lastDepthMm,
         Optional<GapSetting> setting,
         Optional<LineAlong> lineAlong,
-        Optional<OtherLine> otherLine) {
+        Optional<OtherLine> otherLine,
+        Optional<String> lens) {
 
     /** what a loupe with a scale reads to */
     static final double DEFAULT_WIDTH_ERROR_MM = 0.02;
@@ -72,6 +74,7 @@ public record RampReadings(
                 lastBestGapMm,
                 OptionalDouble.empty(),
                 setting,
+                Optional.empty(),
                 Optional.empty(),
                 Optional.empty());
     }
@@ -132,23 +135,26 @@ public record RampReadings(
      * @param tool the shop's tool for it: block, stick
      * @param stepMm the steps in which it can be set
      * @param fixedGapMm the gap at which the machine works, where not the gap but the lens in its ring is moved
+     * @param makersGapMm the gap that the maker states, to be verified
      */
     public record GapSetting(
             Optional<String> datum,
             Optional<String> moves,
             Optional<String> tool,
             OptionalDouble stepMm,
-            OptionalDouble fixedGapMm) {
+            OptionalDouble fixedGapMm,
+            OptionalDouble makersGapMm) {
         /** One where bed or head moves. */
         public GapSetting(
                 Optional<String> datum, Optional<String> moves, Optional<String> tool, OptionalDouble stepMm) {
-            this(datum, moves, tool, stepMm, OptionalDouble.empty());
+            this(datum, moves, tool, stepMm, OptionalDouble.empty(), OptionalDouble.empty());
         }
 
         public GapSetting {
             new Checks()
                     .above("stepMm", stepMm, 0)
                     .above("fixedGapMm", fixedGapMm, 0)
+                    .above("makersGapMm", makersGapMm, 0)
                     .done();
         }
     }

@@ -17,6 +17,7 @@ import zebrawood.core.reading.Limits;
  * @param toleranceMm most play, and how well the best gap is to be known; a quarter of the depth where absent
  * @param approach from which side the height is set later, down where absent
  * @param timeErrorS of one moment, 0.005 where absent
+ * @param lens which lens is in, by the shop's name for it
  */
 public record SweepReadings(
         List<Sweep> sweeps,
@@ -25,7 +26,8 @@ public record SweepReadings(
         double depthOfFocusMm,
         OptionalDouble toleranceMm,
         Optional<Direction> approach,
-        OptionalDouble timeErrorS) {
+        OptionalDouble timeErrorS,
+        Optional<String> lens) {
 
     public static final double TIME_ERROR_S = 0.005;
 

@@ -29,7 +29,12 @@ public record PretendFilm(int width, int height, Pixel spot, double grain) {
      * @param everyS from one frame to the next
      */
     public List<Grey> of(
-            PretendFocus focus, double startGapMm, double speedMmS, double seconds, double everyS, SplittableRandom random) {
+            PretendFocus focus,
+            double startGapMm,
+            double speedMmS,
+            double seconds,
+            double everyS,
+            SplittableRandom random) {
         List<Grey> frames = new ArrayList<>();
         for (int i = 0; i * everyS <= seconds; i++) {
             double share = focus.waistMm() / focus.widthMm(startGapMm + speedMmS * i * everyS);
@@ -38,7 +43,8 @@ public record PretendFilm(int width, int height, Pixel spot, double grain) {
                 for (int x = 0; x < width; x++) {
                     double far = Math.hypot(x + 0.5 - spot.x(), y + 0.5 - spot.y()) / GLOW;
                     double lamp = x < width / 8 && y < height / 8 ? 200 : 30;
-                    double shade = lamp + 190 * share * share * Math.exp(-far * far / 2) + grain * random.nextGaussian();
+                    double shade =
+                            lamp + 190 * share * share * Math.exp(-far * far / 2) + grain * random.nextGaussian();
                     shades[y * width + x] = (byte) Math.round(Math.max(0, Math.min(255, shade)));
                 }
             }

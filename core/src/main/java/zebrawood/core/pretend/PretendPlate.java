@@ -21,6 +21,7 @@ public record PretendPlate(double pxPerMm, double blurPx, double noise, double t
     private static final double SURFACE = 210;
     private static final double LINE = 30;
     private static final double HALO_MM = 0.18;
+    private static final double RULE_FROM_MM = 5;
 
     /** Where in the picture the line begins. */
     public Pixel start(int width, int height) {
@@ -62,6 +63,24 @@ public record PretendPlate(double pxPerMm, double blurPx, double noise, double t
             }
         }
         return new Grey(width, height, shades);
+    }
+
+    /** The picture with a rule along its lower edge: a mark each 10 mm, a longer one each 50, the longest each 100. */
+    public Grey ruled(Grey picture) {
+        int high = picture.height();
+        byte[] shades = new byte[picture.width() * high];
+        double top = high - Math.min(high / 4.0, 14 * pxPerMm);
+        for (int row = 0; row < high; row++) {
+            for (int column = 0; column < picture.width(); column++) {
+                double along = (column + 0.5) / pxPerMm - RULE_FROM_MM;
+                long mark = Math.round(along / 10);
+                double tall = mark % 10 == 0 ? 0.9 : mark % 5 == 0 ? 0.65 : 0.4;
+                boolean dark = along > -1 && Math.abs(along - 10 * mark) < 0.35 && row < top + tall * (high - top);
+                int shade = row < top ? picture.shade(column, row) : dark ? 25 : 228;
+                shades[row * picture.width() + column] = (byte) shade;
+            }
+        }
+        return new Grey(picture.width(), high, shades);
     }
 
     private static double edge(double at) {

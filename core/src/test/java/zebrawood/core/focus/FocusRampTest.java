@@ -349,6 +349,7 @@ class FocusRampTest {
                     OptionalDouble.of(2.7),
                     Optional.empty(),
                     Optional.empty(),
+                    Optional.empty(),
                     Optional.empty()));
             assertThat(outcome.verdict()).isEqualTo(Math.abs(6.5 - last) > 2.7 ? Verdict.UNCLEAR : Verdict.PASS);
         }

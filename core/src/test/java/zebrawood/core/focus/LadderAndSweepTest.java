@@ -37,6 +37,7 @@ class LadderAndSweepTest {
                         error,
                         OptionalDouble.empty(),
                         OptionalDouble.empty(),
+                        Optional.empty(),
                         Optional.empty()))
                 .finding();
     }
@@ -92,7 +93,8 @@ class LadderAndSweepTest {
                 2.2,
                 OptionalDouble.empty(),
                 Optional.empty(),
-                OptionalDouble.empty());
+                OptionalDouble.empty(),
+                Optional.empty());
     }
 
     @Test

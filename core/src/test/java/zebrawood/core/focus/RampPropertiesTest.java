@@ -196,7 +196,8 @@ class RampPropertiesTest {
                 OptionalDouble.empty(),
                 setting,
                 Optional.of(axis),
-                other);
+                other,
+                Optional.empty());
     }
 
     @Test
@@ -238,7 +239,8 @@ class RampPropertiesTest {
                 Optional.of("lens ring"),
                 Optional.empty(),
                 OptionalDouble.empty(),
-                OptionalDouble.of(8)));
+                OptionalDouble.of(8),
+                OptionalDouble.empty()));
         for (int i = 0; i < 300; i++) {
             PretendFocus found = new PretendFocus(6 + 3 * seeded.nextDouble(), 0.15, 2.2, 0);
             Outcome<RampFinding> told =

@@ -80,9 +80,24 @@ record Beam(double waistMm, double rayleighMm, double gapAtStartMm, double riseM
                 Optional.of(marks),
                 optics.widthErrorMm(),
                 OptionalDouble.empty(),
+                OptionalDouble.empty(),
                 lastBestGapMm,
+                OptionalDouble.empty(),
                 Optional.of(new RampReadings.GapSetting(
-                        optics.focusDatum(), optics.heightMoves(), optics.gapTool(), optics.gapToolStepMm())));
+                        optics.focusDatum(),
+                        optics.heightMoves(),
+                        optics.gapTool(),
+                        optics.gapToolStepMm(),
+                        OptionalDouble.empty(),
+                        optics.makersGapMm())),
+                Optional.empty(),
+                Optional.empty(),
+                // the lens that the shop works with
+                optics.lenses().stream()
+                        .map(Plate.Lens::name)
+                        .filter(name ->
+                                optics.lenses().size() == 1 || name.equals("middle") || name.startsWith("field"))
+                        .findFirst());
         return new Typed(readings, asTyped);
     }
 }

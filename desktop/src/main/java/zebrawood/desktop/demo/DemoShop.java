@@ -181,10 +181,11 @@ public final class DemoShop {
         focus.level(300, LocalTime.of(9, 20), "LO");
         focus.level(118, LocalTime.of(9, 5), "LO");
         focus.lens(90, LocalTime.of(8, 15), "RV");
-        focus.sweep(30, LocalTime.of(9, 40), "LO", 6.8);
+        focus.sweep(30, LocalTime.of(9, 40), "LO", "middle", 6.8);
+        focus.ladder(34, LocalTime.of(8, 20), "LO", "short", 6.1);
         focus.autofocus(30, LocalTime.of(10, 5), "LO", 6.8);
         focus.nine(19, LocalTime.of(9, 10), "LO");
-        focus.ladder(3, LocalTime.of(11, 20), "RV", 6.75);
+        focus.ladder(3, LocalTime.of(11, 20), "RV", "middle", 6.75);
         focus.height(2, LocalTime.of(8, 50), "RV", 6.75);
         wren.newPlate(9, Plates.wren(480));
         wren.plan(5, LocalTime.of(16, 20), "LO", () -> wren.climate("21.4", "46"));

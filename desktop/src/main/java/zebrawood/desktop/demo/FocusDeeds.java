@@ -147,10 +147,10 @@ final class FocusDeeds {
     }
 
     /** Squares at seven gaps, scored by eye. */
-    void ladder(int daysAgo, LocalTime at, String by, double bestMm) {
+    void ladder(int daysAgo, LocalTime at, String by, String lens, double bestMm) {
         PretendFocus focus = new PretendFocus(bestMm, 0.2, 2.4, 0);
         List<LadderReadings.Step> steps = new ArrayList<>();
-        Map<String, String> asTyped = new HashMap<>();
+        Map<String, String> asTyped = new HashMap<>(Map.of("lens", lens));
         for (int i = 0; i < 7; i++) {
             double gap = Math.rint(2 * bestMm) / 2 + i - 3;
             double score = 10 - 14 * (focus.widthMm(gap) / 0.2 - 1) + 0.2 * random.nextGaussian();
@@ -172,15 +172,16 @@ final class FocusDeeds {
                                 OptionalDouble.empty(),
                                 OptionalDouble.empty(),
                                 OptionalDouble.of(2.2),
-                                Optional.empty()),
+                                Optional.empty(),
+                                Optional.of(lens)),
                         asTyped,
                         Optional.empty()));
     }
 
     /** Three ways down and three up, marked by a key. */
-    void sweep(int daysAgo, LocalTime at, String by, double bestMm) {
+    void sweep(int daysAgo, LocalTime at, String by, String lens, double bestMm) {
         List<SweepReadings.Sweep> sweeps = new ArrayList<>();
-        Map<String, String> asTyped = new HashMap<>(Map.of("delayS", "0.22", "depthOfFocusMm", "2.2"));
+        Map<String, String> asTyped = new HashMap<>(Map.of("delayS", "0.22", "depthOfFocusMm", "2.2", "lens", lens));
         for (int i = 0; i < 6; i++) {
             Direction way = i % 2 == 0 ? Direction.DOWN : Direction.UP;
             double start = Math.rint(bestMm) + (way == Direction.DOWN ? 4 : -4);
@@ -206,7 +207,8 @@ final class FocusDeeds {
                                 2.2,
                                 OptionalDouble.empty(),
                                 Optional.empty(),
-                                OptionalDouble.empty()),
+                                OptionalDouble.empty(),
+                                Optional.of(lens)),
                         asTyped,
                         Optional.empty()));
     }

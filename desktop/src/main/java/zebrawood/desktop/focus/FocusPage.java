@@ -10,7 +10,9 @@ import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Hyperlink;
+import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -48,8 +50,13 @@ public final class FocusPage extends HBox implements FramedPage {
     private final Navigator navigator;
     private final String machineId;
     private final DrawingSurface drawing;
+    private final DrawingSurface datum;
+    private final ComboBox<String> lenses = new ComboBox<>();
     private final Slip slip;
     private final Button measure = new Button("Measure");
+    private Map<String, FocusTable> tables = Map.of();
+    private String lens = "";
+    private boolean choosing;
 
     public FocusPage(Desk desk, Navigator navigator, String machineId) {
         this.desk = desk;
@@ -61,12 +68,29 @@ public final class FocusPage extends HBox implements FramedPage {
         measure.setId("measure");
         measure.getStyleClass().add("strong");
         measure.setMaxWidth(Double.MAX_VALUE);
+        datum = new DrawingSurface(desk.look());
+        datum.setId("focus-datum");
+        datum.setMinHeight(DatumFigure.HEIGHT);
+        datum.setPrefHeight(DatumFigure.HEIGHT);
+        lenses.setId("focus-lens");
+        lenses.getStyleClass().add("pill");
+        lenses.setAccessibleText("which lens is looked at");
+        lenses.setOnAction(event -> {
+            if (!choosing && lenses.getSelectionModel().getSelectedIndex() >= 0) {
+                lens = List.copyOf(tables.keySet())
+                        .get(lenses.getSelectionModel().getSelectedIndex());
+                refresh();
+            }
+        });
+        Label title = Words.label("What is known of the best gap", "head");
+        HBox.setHgrow(title, Priority.ALWAYS);
+        title.setMaxWidth(Double.MAX_VALUE);
         VBox head = new VBox(
                 2,
-                Words.label("What is known of the best gap", "head"),
+                new HBox(12, title, lenses),
                 Words.label("every school on one axis with its 95 % interval; open rings are not proved", "caption"));
         VBox.setVgrow(drawing, Priority.ALWAYS);
-        VBox page = new VBox(12, head, drawing);
+        VBox page = new VBox(12, head, drawing, datum);
         page.setPadding(new Insets(14, 12, 8, 28));
         HBox.setHgrow(page, Priority.ALWAYS);
         HBox.setMargin(slip, new Insets(12, 16, 12, 8));
@@ -82,7 +106,12 @@ public final class FocusPage extends HBox implements FramedPage {
     public void refresh() {
         UnitChoice units = desk.units().get();
         MachineStatus machine = machine();
-        FocusTable table = OnRecord.of(machine);
+        tables = OnRecord.of(desk.logbook(), machineId, machine);
+        if (!tables.containsKey(lens)) {
+            lens = tables.keySet().iterator().next();
+        }
+        FocusTable table = tables.get(lens);
+        choose();
         OptionalDouble makers =
                 machine.plate().optics().map(Plate.Optics::makersGapMm).orElse(OptionalDouble.empty());
         drawing.show(
@@ -93,6 +122,10 @@ public final class FocusPage extends HBox implements FramedPage {
                         at -> desk.local(at).toLocalDate(),
                         units),
                 inWords(table, units));
+        datum.show(
+                DatumFigure.of(
+                        machine.plate().datum(), makers, table.together().map(FocusTable.Together::bestGapMm), units),
+                "from where the gap is measured: " + machine.plate().datum());
         Optional<Doubt> doubt = table.doubt();
         StopState shape = doubt.map(heaviest -> heaviest == Doubt.NOT_MEASURED ? StopState.OPEN : StopState.UNCLEAR)
                 .orElse(StopState.PASSED);
@@ -112,8 +145,13 @@ public final class FocusPage extends HBox implements FramedPage {
             parts.add(Slip.quiet("That is " + Amount.mm(Math.abs(off), 2).text(units) + (off < 0 ? " less" : " more")
                     + " than the maker's figure."));
         }
+        tables.forEach((name, other) -> {
+            if (!name.equals(lens) && !name.isEmpty() && !lens.isEmpty()) {
+                parts.add(Slip.quiet(table.swap(name, other).in(units)));
+            }
+        });
         if (doubt.isEmpty()) {
-            parts.add(gauge(table, machine.plate()));
+            parts.add(gauge(table));
         }
         String stop = doubt.isPresent() ? "focus-ramp" : "focus-ladder";
         measure.setText(doubt.isPresent() ? "Burn a ramp line" : "Burn a ladder");
@@ -122,17 +160,29 @@ public final class FocusPage extends HBox implements FramedPage {
         slip.show(parts);
     }
 
+    /** Which lens is looked at, where marks were burned with more than one. */
+    private void choose() {
+        lenses.setVisible(tables.size() > 1);
+        lenses.setManaged(tables.size() > 1);
+        choosing = true;
+        lenses.getItems().setAll(tables.keySet().stream().map(FocusPage::words).toList());
+        lenses.setValue(words(lens));
+        choosing = false;
+    }
+
+    private static String words(String lens) {
+        return lens.isEmpty() ? "lens not said" : "lens " + lens;
+    }
+
     /** A stepped gauge at the gap on which the schools agree, to be cut or milled. */
-    private Node gauge(FocusTable table, Plate plate) {
+    private Node gauge(FocusTable table) {
         Hyperlink save = new Hyperlink("Save a gauge to cut");
         save.setId("gauge");
         save.setTooltip(new Tooltip("SVG, or DXF where the name ends in .dxf; the middle step is the best gap."));
         save.setOnAction(event -> FileDialogs.toSave(getScene(), "gauge.svg").ifPresent(file -> {
             double gap = table.together().orElseThrow().bestGapMm();
             double step = Math.min(gap / 3, Math.max(0.1, table.depthOfFocusMm().orElse(1) / 4));
-            List<Plate.Lens> lenses = plate.optics().map(Plate.Optics::lenses).orElse(List.of());
-            Pattern pattern =
-                    Patterns.gauge(gap, step, lenses.size() == 1 ? lenses.get(0).name() : "");
+            Pattern pattern = Patterns.gauge(gap, step, lens);
             boolean dxf = file.toString().toLowerCase(Locale.ROOT).endsWith(".dxf");
             desk.save(
                     file,
@@ -189,7 +239,7 @@ public final class FocusPage extends HBox implements FramedPage {
     public void copy() {
         UnitChoice units = desk.units().get();
         StringBuilder lines = new StringBuilder("school\tbest gap\tgive or take\n");
-        for (FocusTable.School school : OnRecord.of(machine()).schools()) {
+        for (FocusTable.School school : tables.get(lens).schools()) {
             lines.append(school.name())
                     .append('\t')
                     .append(Amount.mm(school.bestGapMm(), 3).text(units))

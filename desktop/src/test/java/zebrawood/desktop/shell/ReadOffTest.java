@@ -135,7 +135,7 @@ class ReadOffTest {
         }
     }
 
-        /** Saved as a telephone saves it. */
+    /** Saved as a telephone saves it. */
     private Path film(String name, double startGapMm, double speedMmS) throws IOException {
         Path mp4 = elsewhere.resolve(name);
         SequenceEncoder encoder = SequenceEncoder.create25Fps(mp4.toFile());
@@ -169,8 +169,7 @@ class ReadOffTest {
                 int row = i;
                 if (i == 0) {
                     seat.answers(broken).fire("read-recording");
-                    seat.until(
-                            "what is no film is told", () -> seat.says("broken.mp4: it cannot be read as a film"));
+                    seat.until("what is no film is told", () -> seat.says("broken.mp4: it cannot be read as a film"));
                 }
                 seat.answers(film(i + ".mp4", down ? 10.2 : 4.2, down ? -1 : 1)).fire("read-recording");
                 seat.until("the glow is found", () -> seat.says("brightest after "));
