@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 import javafx.scene.Node;
 import javafx.scene.layout.VBox;
@@ -127,11 +128,11 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
 
     @Override
     protected String head(Showing<LadderReadings, LadderFinding> now, UnitChoice units) {
-        return now.finding()
+        return practice.head(now.finding()
                 .filter(found -> found.bestGapMm().isPresent())
                 .map(found -> "Best at a gap of "
                         + Amount.mm(found.bestGapMm().getAsDouble(), 2).text(units))
-                .orElse("Which square came out best");
+                .orElse("Which square came out best"));
     }
 
     @Override
@@ -241,6 +242,17 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
         practice.begin(lent);
     }
 
+    @Override
+    public List<Node> steps(Showing<LadderReadings, LadderFinding> now) {
+        if (!practice.isOn() || !now.measuring()) {
+            return List.of();
+        }
+        OptionalDouble best = now.finding().map(LadderFinding::bestGapMm).orElse(OptionalDouble.empty());
+        return best.isPresent()
+                ? practice.ended(new FocusPractice(practice, aboutMm()).came(best.getAsDouble(), place().units()))
+                : practice.step(Optional.empty(), "practice-burn", "Burn the squares", this::burnPretend);
+    }
+
     /** A recording of pretend squares being burned, to be read as a true one. */
     private void burnPretend() {
         Worksheet sheet = Worksheet.of(place().draft());
@@ -279,13 +291,7 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
             return Optional.empty();
         }
         if (practice.isOn()) {
-            return Optional.of(practice.shown(
-                    "pretend squares",
-                    now.finding()
-                            .filter(found -> found.bestGapMm().isPresent())
-                            .map(found -> new FocusPractice(practice, aboutMm())
-                                    .came(found.bestGapMm().getAsDouble(), place().units())),
-                    Practising.link("practice-burn", "Burn the squares", this::burnPretend)));
+            return Optional.of(practice.shown("pretend squares"));
         }
         Node burn = ToBurn.link(
                 place().workplace(),

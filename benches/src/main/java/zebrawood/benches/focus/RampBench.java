@@ -95,7 +95,7 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
                 .orElse(OptionalDouble.empty())
                 .orElse(7);
         this.plan = RampPlan.about(gap, plate.family());
-        this.view = new RampView(place, plan);
+        this.view = new RampView(place, plan, practice);
         this.covered = new Covered(view);
     }
 
@@ -158,11 +158,27 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
         return practice.notForTheRecord();
     }
 
+    @Override
+    public List<Node> steps(Showing<RampReadings, RampFinding> now) {
+        if (!practice.isOn() || !now.measuring()) {
+            return List.of();
+        }
+        OptionalDouble best =
+                now.outcome().map(outcome -> outcome.finding().bestGapMm()).orElse(OptionalDouble.empty());
+        return best.isPresent()
+                ? practice.ended(pretend().came(best.getAsDouble(), place.units()))
+                : practice.step(Optional.empty(), "practice-burn", "Burn the line", this::burnPretend);
+    }
+
+    private FocusPractice pretend() {
+        return new FocusPractice(practice, plan.gapAtStartMm() - plan.riseMm() / 2);
+    }
+
     /** A pretend plate that was burned, to be read as a true one. */
     private void burnPretend() {
         Worksheet sheet = Worksheet.of(draft);
         double run = sheet.amount(RUN, Quantity.LENGTH).filter(mm -> mm > 0).orElse(plan.runMm());
-        FocusPractice pretend = new FocusPractice(practice, plan.gapAtStartMm() - plan.riseMm() / 2);
+        FocusPractice pretend = pretend();
         new PlatePane(place.workplace(), covered, placesMm(run), this::seen)
                 .open(
                         new File("the pretend plate"),
@@ -406,14 +422,7 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
             return Optional.empty();
         }
         if (practice.isOn()) {
-            return Optional.of(practice.shown(
-                    "a pretend plate",
-                    now.outcome()
-                            .map(outcome -> outcome.finding().bestGapMm())
-                            .filter(OptionalDouble::isPresent)
-                            .map(best -> new FocusPractice(practice, plan.gapAtStartMm() - plan.riseMm() / 2)
-                                    .came(best.getAsDouble(), place.units())),
-                    Practising.link("practice-burn", "Burn the line", this::burnPretend)));
+            return Optional.of(practice.shown("a pretend plate"));
         }
         boolean quick = isQuick(draft);
         Hyperlink other = new Hyperlink(quick ? "Read the widths" : "Quick reading");
@@ -458,6 +467,7 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
                     sheet.amount(RUN, Quantity.LENGTH).orElse(plan.runMm()),
                     sheet.amount(RISE, Quantity.LENGTH).orElse(plan.riseMm()));
         });
-        return Optional.of(new VBox(picture, burn, scale, Practising.offer("a pretend plate", this::practise), line));
+        return Optional.of(new VBox(
+                view.onWhat(), picture, burn, scale, Practising.offer("a pretend plate", this::practise), line));
     }
 }

@@ -7,13 +7,18 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.collections.FXCollections;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Pane;
+import javafx.scene.layout.VBox;
 import zebrawood.core.focus.RampFinding;
 import zebrawood.core.focus.RampPlan;
 import zebrawood.core.focus.RampReadings;
@@ -21,6 +26,7 @@ import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.kit.bench.BenchPlace;
+import zebrawood.kit.bench.Practising;
 import zebrawood.kit.bench.Showing;
 import zebrawood.kit.figure.Figure;
 import zebrawood.kit.form.Draft;
@@ -39,6 +45,7 @@ final class RampView extends Pane {
 
     private final BenchPlace place;
     private final RampPlan plan;
+    private final Practising practice;
     private final Draft draft;
     private final Label heading = Words.label("Burn one line up the plate, then read its width", "head");
     private final Label sideCaption = Words.label("", "caption");
@@ -67,10 +74,13 @@ final class RampView extends Pane {
     private final Label riseName = Words.label(rise.title(), "small");
     private final Label runName = Words.label(run.title(), "small");
     private double runMm;
+    private RampSide.Ramp shown;
+    private String with = "";
     private boolean hasPlot;
     private boolean choosing = true;
 
-    RampView(BenchPlace place, RampPlan plan) {
+    RampView(BenchPlace place, RampPlan plan, Practising practice) {
+        this.practice = practice;
         this.place = place;
         this.plan = plan;
         this.draft = place.draft();
@@ -91,7 +101,7 @@ final class RampView extends Pane {
         getChildren().addAll(gapName, gap, runName, run, riseName, rise);
         getChildren().addAll(widths);
         there.field().setPromptText("gap there, by a block");
-        getChildren().addAll(thinnest, there, tool, places, ruler, along, lens);
+        getChildren().addAll(thinnest, there, tool, places, ruler);
         prompt(gap.field(), plan.gapAtStartMm());
         prompt(run.field(), plan.runMm());
         prompt(rise.field(), plan.riseMm());
@@ -117,7 +127,8 @@ final class RampView extends Pane {
         lens.getItems().add(NO_LENS);
         GapKnown.lenses(place).forEach(name -> lens.getItems().add("lens " + name));
         // with one lens there is nothing to choose
-        lens.setVisible(lens.getItems().size() > 2);
+        lens.setManaged(lens.getItems().size() > 2);
+        lens.setVisible(lens.isManaged());
         along.setAccessibleText("along which axis the line ran");
         along.setTooltip(
                 new Tooltip("For a spot that may not be round: burn a line along X and one along Y on the same day."));
@@ -166,6 +177,13 @@ final class RampView extends Pane {
         }
     }
 
+    /** Which lens is in, and along which axis the line ran. */
+    Node onWhat() {
+        VBox boxes = new VBox(8, lens, along);
+        boxes.setPadding(new Insets(2, 0, 8, 0));
+        return boxes;
+    }
+
     List<ReadingField> fields() {
         List<ReadingField> fields = new ArrayList<>(List.of(gap, run, rise, thinnest, there));
         fields.addAll(widths);
@@ -192,9 +210,13 @@ final class RampView extends Pane {
         side.show(
                 (pen, width, height) -> RampSide.figure(ramp, units).draw(pen, width, height),
                 "the ramp from the side");
-        sideCaption.setText(RampSide.caption(ramp, Math.max(300, side.getWidth()), SIDE_HEIGHT));
         boolean quick = RampBench.isQuick(draft);
         showLine(sheet, quick, units);
+        shown = ramp;
+        with = Stream.of(lens, along)
+                .filter(box -> box.getSelectionModel().getSelectedIndex() > 0)
+                .map(box -> "; " + box.getValue())
+                .collect(Collectors.joining());
         hasPlot = finding.filter(f -> !f.points().isEmpty()).isPresent();
         plot.show(
                 finding.map(f -> RampFigures.caustic(f, place.plate().datum(), units))
@@ -206,6 +228,12 @@ final class RampView extends Pane {
                                 .map(best ->
                                         ", thinnest at " + Amount.mm(best, 2).text(units))
                                 .orElse(""));
+        Words.set(
+                heading,
+                practice.head(
+                        practice.isOn()
+                                ? "Burn a line, read its width"
+                                : "Burn one line up the plate, then read its width"));
         boolean editable = now.measuring();
         List.of(tool, places, ruler, along, lens).forEach(box -> box.setDisable(!editable));
         message.setText(widths.stream()
@@ -278,11 +306,9 @@ final class RampView extends Pane {
     protected void layoutChildren() {
         double width = getWidth();
         double left = RampSide.MARGIN;
-        double alongWidth = along.prefWidth(-1);
-        along.resizeRelocate(width - alongWidth - 16, 8, alongWidth, 34);
-        double lensWidth = lens.isVisible() ? lens.prefWidth(-1) : 0;
-        lens.resizeRelocate(width - alongWidth - lensWidth - 24, 8, lensWidth, 34);
-        heading.resizeRelocate(24, 12, width - 56 - alongWidth - lensWidth, 24);
+        sideCaption.setText(RampSide.caption(shown, Math.max(300, width), SIDE_HEIGHT) + with);
+
+        heading.resizeRelocate(24, 12, width - 48, 24);
         sideCaption.resizeRelocate(24, 34, width - 48, 18);
         side.resizeRelocate(0, SIDE_TOP, width, SIDE_HEIGHT);
         double fieldWidth = 74;

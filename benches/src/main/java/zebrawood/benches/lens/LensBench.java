@@ -52,10 +52,7 @@ public final class LensBench extends FormBench<ChoiceReadings, ChoiceFinding> {
                                     new Choice("", "field lens"),
                                     new Choice("meniscus", "meniscus"),
                                     new Choice("plano-convex", "one side flat"))),
-                    Field.amount("stripDetail", "detail", Quantity.PLAIN),
-                    Field.amount("stripResidue", "clean", Quantity.PLAIN),
-                    Field.amount("stripDepth", "depth", Quantity.PLAIN),
-                    Field.amount("stripFinish", "finish", Quantity.PLAIN));
+                    Field.many("strip", "detail, clean, depth, finish", Quantity.PLAIN));
 
     public LensBench(BenchPlace place) {
         super(

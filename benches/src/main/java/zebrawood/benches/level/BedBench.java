@@ -13,6 +13,8 @@ import zebrawood.core.focus.RampFinding;
 import zebrawood.core.level.BedFinding;
 import zebrawood.core.level.BedReadings;
 import zebrawood.core.machine.Plate;
+import zebrawood.core.procedure.Outcome;
+import zebrawood.core.procedure.Verdict;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
@@ -70,16 +72,16 @@ public final class BedBench extends FormBench<BedReadings, BedFinding> {
                         .own(),
                 Field.oneOf(
                         "fixedScrew",
-                        "left alone",
+                        "fixed screw",
                         List.of(
-                                new Choice("", "no screw"),
+                                new Choice("", "none"),
                                 new Choice("A", "screw A"),
                                 new Choice("B", "screw B"),
                                 new Choice("C", "screw C"),
                                 new Choice("D", "screw D"))),
                 Field.oneOf(
                         "raises",
-                        "lifts",
+                        "to lift, turn",
                         List.of(
                                 new Choice("", "not known"),
                                 new Choice("clockwise", "clockwise"),
@@ -96,10 +98,10 @@ public final class BedBench extends FormBench<BedReadings, BedFinding> {
                 Field.amount("gaugeErrorMm", "read to ±", Quantity.LENGTH).empty("not known"),
                 Field.amount("toleranceMm", "tolerance", Quantity.LENGTH)
                         .usually(Amount.mm(BedReadings.TOLERANCE_MM, 1)),
-                Field.amount(INSET, "gaps in by", Quantity.LENGTH)
+                Field.amount(INSET, "gaps from edge", Quantity.LENGTH)
                         .usually(Amount.mm(INSET_MM, 0))
                         .own(),
-                Field.amount(SCREW_INSET, "screws in by", Quantity.LENGTH)
+                Field.amount(SCREW_INSET, "screws from edge", Quantity.LENGTH)
                         .usually(Amount.mm(0, 0))
                         .own());
         return FieldList.of(Stream.concat(gaps, others).toArray(Field[]::new))
@@ -162,16 +164,24 @@ public final class BedBench extends FormBench<BedReadings, BedFinding> {
         } else if (!practice.isOn()) {
             return Optional.of(Practising.offer("a pretend bed", () -> BedPractice.begin(practice, place().draft())));
         }
+        return Optional.of(practice.shown("a pretend bed"));
+    }
+
+    @Override
+    public List<Node> steps(Showing<BedReadings, BedFinding> now) {
+        if (!practice.isOn() || !now.measuring()) {
+            return List.of();
+        }
         BedPractice bed = new BedPractice(practice, bedX, bedY, inset);
-        return Optional.of(practice.shown(
-                "a pretend bed",
-                now.finding().map(found -> bed.came(found, place().units())),
-                now.finding().isPresent()
-                        ? Practising.link(
-                                "practice-turn",
-                                "Turn the screws as said",
-                                () -> bed.turn(now.finding().get()))
-                        : Practising.link("practice-gauge", "Read the gauge everywhere", () -> bed.gauge(USUAL))));
+        Optional<BedFinding> found = now.finding();
+        if (found.isEmpty()) {
+            return practice.step(Optional.empty(), "practice-gauge", "Read the gauge", () -> bed.gauge(USUAL));
+        }
+        String came = bed.came(found.get(), place().units());
+        return now.outcome().map(Outcome::verdict).equals(Optional.of(Verdict.ADJUST))
+                ? practice.step(
+                        Optional.of(came), "practice-turn", "Turn the screws as said", () -> bed.turn(found.get()))
+                : practice.ended(came);
     }
 
     /** What the depth of focus of the lens would allow, where a ramp told it. */
@@ -325,11 +335,11 @@ public final class BedBench extends FormBench<BedReadings, BedFinding> {
 
     @Override
     protected String head(Showing<BedReadings, BedFinding> now, UnitChoice units) {
-        return now.finding()
+        return practice.head(now.finding()
                 .map(found -> "Over the bed the gap differs by "
                         + Amount.mm(found.rangeMm(), 2).text(units) + ", lowest "
                         + found.lowest().name())
-                .orElse("Whether the bed lies level under the head");
+                .orElse("Whether the bed lies level under the head"));
     }
 
     @Override

@@ -3,7 +3,6 @@ package zebrawood.core.lens;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.stream.Stream;
 import zebrawood.core.reading.Checks;
 
 /**
@@ -35,6 +34,8 @@ public record ChoiceReadings(
     public static final double ALLOWED_EDGE_MM = 0.5;
     /** the best score of a strip */
     static final double MOST_SCORE = 10;
+    /** of a strip */
+    static final int SCORES = 4;
 
     /** What the lens is wanted for. */
     public enum Purpose {
@@ -62,61 +63,34 @@ public record ChoiceReadings(
     }
 
     /**
-     * A lens, and how the strip that was engraved with it looks: each score 0 to 10, more is better; all four or none.
+     * A lens, and how the strip that was engraved with it looks.
      *
      * @param focalLengthMm above 0
      * @param aberration how it errs; not at all where absent
-     * @param stripDetail how fine it is
-     * @param stripResidue how clean
-     * @param stripDepth how much of the depth that is wanted
-     * @param stripFinish how even its ground
+     * @param strip four scores of 0 to 10, more is better: how fine its detail is, how clean of residue, how much of
+     *     the depth that is wanted, how even its ground
      */
     public record Lens(
-            String name,
-            double focalLengthMm,
-            Optional<Aberration> aberration,
-            OptionalDouble stripDetail,
-            OptionalDouble stripResidue,
-            OptionalDouble stripDepth,
-            OptionalDouble stripFinish) {
+            String name, double focalLengthMm, Optional<Aberration> aberration, Optional<List<Double>> strip) {
         /** One with which no strip was engraved yet. */
         public Lens(String name, double focalLengthMm, Optional<Aberration> aberration) {
-            this(
-                    name,
-                    focalLengthMm,
-                    aberration,
-                    OptionalDouble.empty(),
-                    OptionalDouble.empty(),
-                    OptionalDouble.empty(),
-                    OptionalDouble.empty());
+            this(name, focalLengthMm, aberration, Optional.empty());
         }
 
         public Lens {
-            List<String> names = List.of("stripDetail", "stripResidue", "stripDepth", "stripFinish");
-            List<OptionalDouble> scores = Stream.of(stripDetail, stripResidue, stripDepth, stripFinish)
-                    .map(score -> score == null ? OptionalDouble.empty() : score)
-                    .toList();
-            Checks checks = new Checks().text("name", name).above("focalLengthMm", focalLengthMm, 0);
-            for (int i = 0; i < names.size(); i++) {
-                checks.atLeast(names.get(i), scores.get(i), 0)
-                        .that(!(scores.get(i).orElse(0) > MOST_SCORE), names.get(i), "must be 0 to 10");
-            }
-            long scored = scores.stream().filter(OptionalDouble::isPresent).count();
-            for (int i = 0; i < names.size(); i++) {
-                checks.that(
-                        scored == 0 || scores.get(i).isPresent(),
-                        names.get(i),
-                        "the other scores of this strip are given; give this one too, or none");
+            strip = strip == null ? Optional.empty() : strip.map(List::copyOf);
+            Checks checks = new Checks()
+                    .text("name", name)
+                    .above("focalLengthMm", focalLengthMm, 0)
+                    .that(
+                            strip.map(List::size).orElse(SCORES) == SCORES,
+                            "strip",
+                            "give four scores: detail, clean, depth, finish");
+            List<Double> scores = strip.orElse(List.of());
+            for (int i = 0; i < scores.size(); i++) {
+                checks.within("strip[" + i + "]", scores.get(i), 0, MOST_SCORE);
             }
             checks.done();
-        }
-
-        /** The scores of its strip; empty where there is none. */
-        List<Double> scores() {
-            return Stream.of(stripDetail, stripResidue, stripDepth, stripFinish)
-                    .flatMapToDouble(OptionalDouble::stream)
-                    .boxed()
-                    .toList();
         }
     }
 

@@ -151,7 +151,7 @@ public final class LensChoice implements Procedure<ChoiceReadings, ChoiceFinding
     private static List<Strip> strips(ChoiceReadings read, List<ChoiceFinding.Lens> lenses) {
         List<Strip> strips = new ArrayList<>();
         for (int i = 0; i < lenses.size(); i++) {
-            List<Double> scores = read.lenses().get(i).scores();
+            List<Double> scores = read.lenses().get(i).strip().orElse(List.of());
             if (!scores.isEmpty() && lenses.get(i).edgeOk()) {
                 strips.add(new Strip(
                         lenses.get(i).name(),
@@ -176,7 +176,7 @@ public final class LensChoice implements Procedure<ChoiceReadings, ChoiceFinding
     private static List<Instruction> byStrips(ChoiceFinding finding, ChoiceReadings read) {
         Strip first = finding.strips().get(0);
         Strip second = finding.strips().get(1);
-        Amount most = Amount.plain(4 * ChoiceReadings.MOST_SCORE, 0);
+        Amount most = Amount.plain(ChoiceReadings.SCORES * ChoiceReadings.MOST_SCORE, 0);
         List<Instruction> said = new ArrayList<>();
         if (finding.decided().isPresent()) {
             said.add(Instruction.of("lens", Said.of("Take the lens " + Said.quoted(first.lens()) + "."))

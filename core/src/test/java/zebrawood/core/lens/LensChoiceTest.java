@@ -15,17 +15,10 @@ import zebrawood.core.procedure.Verdict;
 /** Optics propose a lens; the strips that were engraved decide. */
 class LensChoiceTest {
 
-    private static Lens lens(String name, double focalMm, double... strip) {
+    private static Lens lens(String name, double focalMm, Double... strip) {
         return strip.length == 0
                 ? new Lens(name, focalMm, Optional.empty())
-                : new Lens(
-                        name,
-                        focalMm,
-                        Optional.empty(),
-                        OptionalDouble.of(strip[0]),
-                        OptionalDouble.of(strip[1]),
-                        OptionalDouble.of(strip[2]),
-                        OptionalDouble.of(strip[3]));
+                : new Lens(name, focalMm, Optional.empty(), Optional.of(List.of(strip)));
     }
 
     private static Outcome<ChoiceFinding> choice(Purpose purpose, Optional<Boolean> seated, Lens... lenses) {
@@ -52,8 +45,8 @@ class LensChoiceTest {
         Outcome<ChoiceFinding> outcome = choice(
                 Purpose.ENGRAVE,
                 Optional.of(true),
-                lens("short", 38.1, 9, 4, 4, 5),
-                lens("middle", 63.5, 8, 8, 8, 8),
+                lens("short", 38.1, 9.0, 4.0, 4.0, 5.0),
+                lens("middle", 63.5, 8.0, 8.0, 8.0, 8.0),
                 lens("long", 101.6));
         assertThat(outcome.finding().best()).contains("short");
         assertThat(outcome.finding().decided()).contains("middle");
@@ -64,11 +57,19 @@ class LensChoiceTest {
 
     @Test
     void threePointsAreAlikeAndAnythingOverThemIsNot() {
-        assertThat(choice(Purpose.ENGRAVE, Optional.empty(), lens("a", 50, 8, 8, 8, 8), lens("b", 60, 7, 7, 7, 8))
+        assertThat(choice(
+                                Purpose.ENGRAVE,
+                                Optional.empty(),
+                                lens("a", 50, 8.0, 8.0, 8.0, 8.0),
+                                lens("b", 60, 7.0, 7.0, 7.0, 8.0))
                         .finding()
                         .decided())
                 .isEmpty();
-        assertThat(choice(Purpose.ENGRAVE, Optional.empty(), lens("a", 50, 8, 8, 8, 8), lens("b", 60, 7, 7, 7, 7.9))
+        assertThat(choice(
+                                Purpose.ENGRAVE,
+                                Optional.empty(),
+                                lens("a", 50, 8.0, 8.0, 8.0, 8.0),
+                                lens("b", 60, 7.0, 7.0, 7.0, 7.9))
                         .finding()
                         .decided())
                 .contains("a");
@@ -76,8 +77,11 @@ class LensChoiceTest {
 
     @Test
     void noStripWithAPoorScoreIsEverTaken() {
-        Outcome<ChoiceFinding> outcome =
-                choice(Purpose.ENGRAVE, Optional.of(true), lens("a", 50, 10, 10, 2.9, 10), lens("b", 60, 5, 5, 5, 5));
+        Outcome<ChoiceFinding> outcome = choice(
+                Purpose.ENGRAVE,
+                Optional.of(true),
+                lens("a", 50, 10.0, 10.0, 2.9, 10.0),
+                lens("b", 60, 5.0, 5.0, 5.0, 5.0));
         assertThat(outcome.verdict()).isEqualTo(Verdict.UNCLEAR);
         assertThat(outcome.finding().decided()).isEmpty();
     }
@@ -87,32 +91,27 @@ class LensChoiceTest {
         Outcome<ChoiceFinding> outcome = choice(
                 Purpose.CUT,
                 Optional.of(true),
-                lens("short", 38.1, 9, 9, 9, 9),
-                lens("long", 101.6, 6, 6, 6, 6),
-                lens("longer", 120, 4, 4, 4, 4));
+                lens("short", 38.1, 9.0, 9.0, 9.0, 9.0),
+                lens("long", 101.6, 6.0, 6.0, 6.0, 6.0),
+                lens("longer", 120, 4.0, 4.0, 4.0, 4.0));
         assertThat(outcome.finding().lenses().get(0).edgeOk()).isFalse();
         assertThat(outcome.finding().decided()).contains("long");
     }
 
     @Test
     void aLensThatLiesWrongIsSeatedBeforeAnythingIsChosen() {
-        Outcome<ChoiceFinding> outcome =
-                choice(Purpose.ENGRAVE, Optional.of(false), lens("a", 50, 9, 9, 9, 9), lens("b", 60, 5, 5, 5, 5));
+        Outcome<ChoiceFinding> outcome = choice(
+                Purpose.ENGRAVE,
+                Optional.of(false),
+                lens("a", 50, 9.0, 9.0, 9.0, 9.0),
+                lens("b", 60, 5.0, 5.0, 5.0, 5.0));
         assertThat(outcome.verdict()).isEqualTo(Verdict.ADJUST);
         assertThat(first(outcome)).startsWith("Seat the lens anew");
     }
 
     @Test
     void aStripHasAllItsScoresOrNoneAndNoneOverTen() {
-        assertThatThrownBy(() -> new Lens(
-                        "a",
-                        50,
-                        Optional.empty(),
-                        OptionalDouble.of(5),
-                        OptionalDouble.of(5),
-                        OptionalDouble.empty(),
-                        OptionalDouble.of(5)))
-                .hasMessageContaining("give this one too");
-        assertThatThrownBy(() -> lens("a", 50, 5, 10.1, 5, 5)).hasMessageContaining("0 to 10");
+        assertThatThrownBy(() -> lens("a", 50, 5.0, 5.0, 5.0)).hasMessageContaining("give four scores");
+        assertThatThrownBy(() -> lens("a", 50, 5.0, 10.1, 5.0, 5.0)).hasMessageContaining("strip[1]");
     }
 }

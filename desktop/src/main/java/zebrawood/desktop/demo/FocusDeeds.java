@@ -299,18 +299,16 @@ final class FocusDeeds {
                 "overlapPct", "20",
                 "beamDiameterMm", "6",
                 "beamQualityM2", "1.2"));
-        double[][] strips = {{8, 7, 7, 8}, {6, 7, 6, 6}, {4, 6, 8, 5}};
+        List<List<Double>> strips =
+                List.of(List.of(8.0, 7.0, 7.0, 8.0), List.of(6.0, 7.0, 6.0, 6.0), List.of(4.0, 6.0, 8.0, 5.0));
         for (Plate.Lens lens : life.plate().optics().orElseThrow().lenses()) {
             int row = lenses.size();
-            double[] strip = strips[row % strips.length];
+
             lenses.add(new ChoiceReadings.Lens(
                     lens.name(),
                     lens.focalLengthMm().orElseThrow(),
                     Optional.of(ChoiceReadings.Aberration.MENISCUS),
-                    OptionalDouble.of(strip[0]),
-                    OptionalDouble.of(strip[1]),
-                    OptionalDouble.of(strip[2]),
-                    OptionalDouble.of(strip[3])));
+                    Optional.of(strips.get(row % strips.size()))));
         }
         life.plan(
                 daysAgo,

@@ -35,8 +35,8 @@ class FocusPracticeTest {
             int rounds = 0;
             do {
                 seat.fire("practice-gauge");
-                seat.until("it is judged", () -> seat.has("practice-turn"));
-                if (seat.words("verdict").equals("ADJUST")) {
+                seat.until("it is judged", () -> seat.has("practice-came"));
+                if (seat.has("practice-turn")) {
                     seat.fire("practice-turn");
                     seat.until("it is read anew", () -> seat.has("practice-gauge"));
                 }

@@ -1,10 +1,13 @@
 package zebrawood.kit.bench;
 
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.layout.VBox;
 import zebrawood.core.units.UnitChoice;
@@ -99,27 +102,48 @@ public final class Practising {
         return link("practice", "Practise on " + on, begin);
     }
 
-    /**
-     * What is shown while somebody practises.
-     *
-     * @param on a pretend bed
-     * @param came how it came out so far; empty where that is not known
-     * @param acts what can be done to it now
-     */
-    public Node shown(String on, Optional<String> came, Node... acts) {
-        VBox box = new VBox(2, Words.wrapped("Practice on " + on + ". Nothing of it is recorded.", "quiet"));
-        came.ifPresent(words -> {
-            Node told = Words.wrapped(words, "body");
-            told.setId("practice-came");
-            box.getChildren().add(told);
-        });
-        box.getChildren().addAll(acts);
-        box.getChildren().add(link("practice", "End practice", this::end));
-        return box;
+    /** The heading of a bench, which says that it is practice. */
+    public String head(String words) {
+        return (isOn() ? "Practice. " : "") + words;
     }
 
-    /** Something to press. */
-    public static Hyperlink link(String id, String words, Runnable action) {
+    /** What is offered beside the step while somebody practises. */
+    public Node shown(String on) {
+        return new VBox(
+                2,
+                Words.wrapped("Practice on " + on + ". Nothing of it is recorded.", "quiet"),
+                link("practice", "End practice", this::end));
+    }
+
+    /**
+     * The step that is next.
+     *
+     * @param came how it came out so far; empty where that is not known
+     * @param id of the button
+     * @param words on it
+     */
+    public List<Node> step(Optional<String> came, String id, String words, Runnable action) {
+        List<Node> nodes = new ArrayList<>();
+        came.ifPresent(how -> {
+            Node told = Words.wrapped(how, "quiet");
+            told.setId("practice-came");
+            nodes.add(told);
+        });
+        Button button = new Button(words);
+        button.setId(id);
+        button.getStyleClass().setAll("button", "strong");
+        button.setMaxWidth(Double.MAX_VALUE);
+        button.setOnAction(event -> action.run());
+        nodes.add(button);
+        return nodes;
+    }
+
+    /** The step after which there is none: it ends. */
+    public List<Node> ended(String came) {
+        return step(Optional.of(came), "practice-end", "End practice", this::end);
+    }
+
+    private static Hyperlink link(String id, String words, Runnable action) {
         Hyperlink link = new Hyperlink(words);
         link.setId(id);
         link.setOnAction(event -> action.run());
