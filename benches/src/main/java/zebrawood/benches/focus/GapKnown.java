@@ -47,11 +47,23 @@ final class GapKnown {
                 .toList();
     }
 
+        /** Which lens is in: what was typed, else the only one of the plate. */
+    static Optional<String> lens(BenchPlace place, String typed) {
+        return !typed.isBlank()
+                ? Optional.of(typed)
+                : lenses(place).size() == 1 ? Optional.of(lenses(place).get(0)) : Optional.empty();
+    }
+
     /** Puts the lens into a worksheet whose field for it is empty, where the plate has but one. */
     static void lens(BenchPlace place, Worksheet sheet, String typed) {
-        if (typed.isBlank() && lenses(place).size() == 1) {
-            sheet.word("lens", lenses(place).get(0));
+        if (typed.isBlank()) {
+            lens(place, typed).ifPresent(only -> sheet.word("lens", only));
         }
+    }
+
+    /** Whether two readings may have been taken with one lens: where nobody said, they may. */
+    static boolean maySame(Optional<String> one, Optional<String> other) {
+        return one.isEmpty() || other.isEmpty() || one.equals(other);
     }
 
     /** The newest ramp of this machine that passed. */

@@ -107,6 +107,8 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
         place().earlier().stream()
                 .map(entry -> (Body.Measured) entry.body())
                 .filter(measured -> measured.verdict().satisfies())
+                .filter(measured -> GapKnown.maySame(
+                        ((LadderReadings) measured.readings()).lens(), GapKnown.lens(place(), text("lens"))))
                 .map(measured -> (LadderFinding) measured.finding())
                 .filter(finding -> finding.bestGapMm().isPresent())
                 .findFirst()

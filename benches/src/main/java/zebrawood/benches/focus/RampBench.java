@@ -277,15 +277,11 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
 
     /** Which lens is in: what was chosen, or the only one of the plate. */
     private Optional<String> lens() {
-        List<String> all = GapKnown.lenses(place);
-        return all.size() == 1
-                ? Optional.of(all.get(0))
-                : Optional.of(draft.text(LENS)).filter(all::contains);
+                return GapKnown.lens(place, draft.text(LENS));
     }
 
     private boolean sameLens(Body.Measured measured) {
-        Optional<String> its = ((RampReadings) measured.readings()).lens();
-        return its.isEmpty() || lens().isEmpty() || its.equals(lens());
+                return GapKnown.maySame(((RampReadings) measured.readings()).lens(), lens());
     }
 
     /** The line along the other axis, where one was read today: later the lens may have been out. */

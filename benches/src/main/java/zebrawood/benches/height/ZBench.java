@@ -26,7 +26,7 @@ public final class ZBench extends FormBench<ZReadings, ZFinding> {
     public static final FieldList FIELDS = FieldList.of(
             Field.amount("materialMm", "stock, thick", Quantity.LENGTH).needed().anew(),
             Field.amount("riserMm", "riser under it", Quantity.LENGTH).usually(Amount.mm(0, 0)),
-            Field.amount("defocusMm", "focus above the surface", Quantity.LENGTH)
+            Field.amount("defocusMm", "focus raised by", Quantity.LENGTH)
                     .usually(Amount.mm(0, 0)),
             Field.amount(GAP, "best gap", Quantity.LENGTH).needed(),
             Field.amount("bareGapAtZeroMm", "bare gap at 0", Quantity.LENGTH).needed(),
@@ -43,10 +43,10 @@ public final class ZBench extends FormBench<ZReadings, ZFinding> {
                     .anew(),
             Field.amount("minZMm", "axis from", Quantity.LENGTH).needed(),
             Field.amount("maxZMm", "axis to", Quantity.LENGTH).needed(),
-            Field.truth("heightFirst", "height move of a job", "not looked", "comes first", "comes later"),
+            Field.truth("heightFirst", "height in a job", "not looked", "comes first", "comes later"),
             Field.truth("heightAbsolute", "it goes", "not looked", "to a place", "by a distance"),
-            Field.amount("jobSpeedMmMin", "height speed, job", Quantity.RATE).empty("not known"),
-            Field.amount("panelSpeedMmMin", "height speed, panel", Quantity.RATE)
+            Field.amount("jobSpeedMmMin", "its speed", Quantity.RATE).empty("not known"),
+            Field.amount("panelSpeedMmMin", "panel speed", Quantity.RATE)
                     .empty("not known"));
 
     public ZBench(BenchPlace place) {

@@ -98,10 +98,10 @@ public final class BedBench extends FormBench<BedReadings, BedFinding> {
                 Field.amount("gaugeErrorMm", "read to ±", Quantity.LENGTH).empty("not known"),
                 Field.amount("toleranceMm", "tolerance", Quantity.LENGTH)
                         .usually(Amount.mm(BedReadings.TOLERANCE_MM, 1)),
-                Field.amount(INSET, "gaps from edge", Quantity.LENGTH)
+                Field.amount(INSET, "gap inset", Quantity.LENGTH)
                         .usually(Amount.mm(INSET_MM, 0))
                         .own(),
-                Field.amount(SCREW_INSET, "screws from edge", Quantity.LENGTH)
+                Field.amount(SCREW_INSET, "screw inset", Quantity.LENGTH)
                         .usually(Amount.mm(0, 0))
                         .own());
         return FieldList.of(Stream.concat(gaps, others).toArray(Field[]::new))
