@@ -33,7 +33,7 @@ final class FilmPane extends ReadOff {
 
     private static final double PICTURE = 0.62;
     private static final double LEFT = 54;
-    private static final double FOOT = 30;
+    private static final double FOOT = 46;
     private static final double GAP = 26;
     /** the grips: middle and corner of the frame about the spot, begin and end of the motion */
     private static final int SPOT = 0;
@@ -94,7 +94,7 @@ final class FilmPane extends ReadOff {
 
     @Override
     protected String asked() {
-        return "Drag the lower edges to where the motion begins and where it ends";
+        return "Drag the edges to where the motion begins and ends";
     }
 
     @Override

@@ -47,7 +47,7 @@ final class GapKnown {
                 .toList();
     }
 
-        /** Which lens is in: what was typed, else the only one of the plate. */
+    /** Which lens is in: what was typed, else the only one of the plate. */
     static Optional<String> lens(BenchPlace place, String typed) {
         return !typed.isBlank()
                 ? Optional.of(typed)

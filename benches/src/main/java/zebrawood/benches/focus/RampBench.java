@@ -277,11 +277,11 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
 
     /** Which lens is in: what was chosen, or the only one of the plate. */
     private Optional<String> lens() {
-                return GapKnown.lens(place, draft.text(LENS));
+        return GapKnown.lens(place, draft.text(LENS));
     }
 
     private boolean sameLens(Body.Measured measured) {
-                return GapKnown.maySame(((RampReadings) measured.readings()).lens(), lens());
+        return GapKnown.maySame(((RampReadings) measured.readings()).lens(), lens());
     }
 
     /** The line along the other axis, where one was read today: later the lens may have been out. */

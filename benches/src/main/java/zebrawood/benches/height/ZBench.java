@@ -26,28 +26,26 @@ public final class ZBench extends FormBench<ZReadings, ZFinding> {
     public static final FieldList FIELDS = FieldList.of(
             Field.amount("materialMm", "stock, thick", Quantity.LENGTH).needed().anew(),
             Field.amount("riserMm", "riser under it", Quantity.LENGTH).usually(Amount.mm(0, 0)),
-            Field.amount("defocusMm", "focus raised by", Quantity.LENGTH)
-                    .usually(Amount.mm(0, 0)),
+            Field.amount("defocusMm", "focus raised by", Quantity.LENGTH).usually(Amount.mm(0, 0)),
             Field.amount(GAP, "best gap", Quantity.LENGTH).needed(),
             Field.amount("bareGapAtZeroMm", "bare gap at 0", Quantity.LENGTH).needed(),
             Field.oneOf(
                     "axisSense",
-                    "a larger number",
+                    "larger Z moves",
                     List.of(
-                            new Choice("bed-down", "lowers the bed"),
-                            new Choice("bed-up", "lifts the bed"),
-                            new Choice("head-up", "lifts the head"),
-                            new Choice("head-down", "lowers the head"))),
+                            new Choice("bed-down", "bed down"),
+                            new Choice("bed-up", "bed up"),
+                            new Choice("head-up", "head up"),
+                            new Choice("head-down", "head down"))),
             Field.amount("currentZMm", "axis now at", Quantity.LENGTH)
                     .empty("not known")
                     .anew(),
             Field.amount("minZMm", "axis from", Quantity.LENGTH).needed(),
             Field.amount("maxZMm", "axis to", Quantity.LENGTH).needed(),
             Field.truth("heightFirst", "height in a job", "not looked", "comes first", "comes later"),
-            Field.truth("heightAbsolute", "it goes", "not looked", "to a place", "by a distance"),
-            Field.amount("jobSpeedMmMin", "its speed", Quantity.RATE).empty("not known"),
-            Field.amount("panelSpeedMmMin", "panel speed", Quantity.RATE)
-                    .empty("not known"));
+            Field.truth("heightAbsolute", "height move", "not looked", "to a place", "by a distance"),
+            Field.amount("jobSpeedMmMin", "speed in a job", Quantity.RATE).empty("not known"),
+            Field.amount("panelSpeedMmMin", "speed at panel", Quantity.RATE).empty("not known"));
 
     public ZBench(BenchPlace place) {
         super(place, FIELDS, "bed, riser, stock and head from the side, to scale", known(place));

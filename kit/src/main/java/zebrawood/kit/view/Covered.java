@@ -17,12 +17,15 @@ public final class Covered extends StackPane {
     /** Covers it. */
     public void cover(Node over) {
         own.setVisible(false);
+        // what covers it fits into the window, however long the bench is
+        own.setManaged(false);
         getChildren().setAll(own, over);
     }
 
     /** Shows it again. */
     public void uncover() {
         getChildren().setAll(own);
+        own.setManaged(true);
         own.setVisible(true);
     }
 }
