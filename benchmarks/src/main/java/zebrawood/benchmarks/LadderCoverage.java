@@ -55,6 +55,7 @@ final class LadderCoverage {
                 OptionalDouble.empty(),
                 OptionalDouble.empty(),
                 Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
     }
 

@@ -2,6 +2,8 @@ package zebrawood.benches.focus;
 
 import java.io.File;
 import java.nio.file.Files;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -10,10 +12,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.layout.VBox;
 import zebrawood.core.entry.Body;
+import zebrawood.core.entry.Entry;
 import zebrawood.core.entry.NewAttachment;
+import zebrawood.core.focus.FocusLadder;
 import zebrawood.core.focus.LadderFinding;
 import zebrawood.core.focus.LadderReadings;
 import zebrawood.core.motion.Setting;
@@ -104,13 +109,8 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
         boolean narrow = form().chosen(SCHOOL).equals("width");
         String better = text(BETTER);
         sheet.word(BETTER, better.isEmpty() ? narrow ? "lower" : "higher" : better);
-        place().earlier().stream()
-                .map(entry -> (Body.Measured) entry.body())
-                .filter(measured -> measured.verdict().satisfies())
-                .filter(measured -> GapKnown.maySame(
-                        ((LadderReadings) measured.readings()).lens(), GapKnown.lens(place(), text("lens"))))
-                .map(measured -> (LadderFinding) measured.finding())
-                .filter(finding -> finding.bestGapMm().isPresent())
+        today(sheet);
+        answered(place().earlier().stream())
                 .findFirst()
                 .ifPresent(
                         last -> sheet.number("lastBestGapMm", last.bestGapMm().getAsDouble()));
@@ -118,6 +118,32 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
         GapKnown.setting(place()).ifPresent(setting -> sheet.record("setting", setting));
         if (form().filledRows().size() < 3) {
             sheet.lacks("squares");
+        }
+    }
+
+    /** What ladders before this one, with this lens, told. */
+    private Stream<LadderFinding> answered(Stream<Entry> entries) {
+        return entries.map(entry -> (Body.Measured) entry.body())
+                .filter(measured -> measured.verdict().satisfies())
+                .filter(measured -> GapKnown.maySame(
+                        ((LadderReadings) measured.readings()).lens(), GapKnown.lens(place(), text("lens"))))
+                .map(measured -> (LadderFinding) measured.finding())
+                .filter(finding -> finding.bestGapMm().isPresent());
+    }
+
+    /** Ladders of the same day are weighed together; after a longer time something else may have changed. */
+    private void today(Worksheet sheet) {
+        Instant day = place().workplace().now().minus(Duration.ofDays(1));
+        List<LadderFinding> others = answered(place().earlier().stream()
+                        .filter(entry -> entry.stamp().at().isAfter(day)))
+                .filter(finding -> finding.bestGapHalfWidthMm().isPresent())
+                .toList();
+        for (int i = 0; i < others.size(); i++) {
+            sheet.number(
+                    "earlier[" + i + "].bestGapMm", others.get(i).bestGapMm().getAsDouble());
+            sheet.number(
+                    "earlier[" + i + "].halfWidthMm",
+                    others.get(i).bestGapHalfWidthMm().getAsDouble());
         }
     }
 
@@ -221,7 +247,7 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
     }
 
     private double aboutMm() {
-        return Math.max(2, GapKnown.makersMm(place()).orElse(7));
+        return GapKnown.makersMm(place()).orElse(7);
     }
 
     @Override
@@ -285,10 +311,8 @@ public final class LadderBench extends FormBench<LadderReadings, LadderFinding> 
     /** The squares of the next ladder where there is one, else about the maker's gap. */
     @Override
     public Optional<Node> otherSchool(Showing<LadderReadings, LadderFinding> now) {
-        List<Double> gaps = now.finding().map(found -> found.next().gapsMm()).orElseGet(() -> {
-            double middle = aboutMm();
-            return List.of(middle - 2, middle - 1, middle, middle + 1, middle + 2);
-        });
+        List<Double> gaps =
+                now.finding().map(found -> found.next().gapsMm()).orElseGet(() -> FocusLadder.firstGapsMm(aboutMm()));
         if (!now.measuring() && now.finding().isEmpty()) {
             return Optional.empty();
         }

@@ -94,7 +94,13 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
                 .map(Plate.Optics::makersGapMm)
                 .orElse(OptionalDouble.empty())
                 .orElse(7);
-        this.plan = RampPlan.about(gap, plate.family());
+        this.plan = RampPlan.about(
+                gap,
+                plate.family(),
+                plate.bed().isPresent()
+                        ? OptionalDouble.of(Math.min(
+                                plate.bed().get().xMm(), plate.bed().get().yMm()))
+                        : OptionalDouble.empty());
         this.view = new RampView(place, plan, practice);
         this.covered = new Covered(view);
     }
@@ -241,7 +247,7 @@ public final class RampBench implements Bench<RampReadings, RampFinding> {
         }
         lens().ifPresent(lens -> sheet.word(LENS, lens));
         along(draft).ifPresent(along -> {
-            sheet.word(ALONG, along.name().toLowerCase(Locale.ROOT));
+            sheet.word(ALONG, along.name());
             if (!isQuick(draft)) {
                 other(along).ifPresent(other -> sheet.record("otherLine", other));
             }

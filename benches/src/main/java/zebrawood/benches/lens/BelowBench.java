@@ -45,7 +45,7 @@ public final class BelowBench extends FormBench<BelowReadings, BelowFinding> {
                 .findFirst()
                 .orElse(OptionalDouble.empty());
         if (beam.isPresent() && focal.isPresent()) {
-            double half = 1000 * Math.atan(beam.getAsDouble() / 2 / focal.getAsDouble());
+            double half = BelowReadings.halfAngleMrad(beam.getAsDouble(), focal.getAsDouble());
             known.put(ANGLE, new Amount(Quantity.DIVERGENCE, Math.rint(half), 0));
         }
         return known;

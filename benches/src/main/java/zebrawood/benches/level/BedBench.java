@@ -43,8 +43,6 @@ public final class BedBench extends FormBench<BedReadings, BedFinding> {
     private static final String FEELERS = "feelers";
     private static final String THREE_FRONT = "three-front";
     private static final String THREE_BACK = "three-back";
-    /** share of the depth of focus that the gap may differ by where it is known */
-    private static final double DEPTH_SHARE = 0.25;
 
     private static final List<Integer> USUAL = List.of(0, 2, 8, 6, 4);
 
@@ -191,7 +189,9 @@ public final class BedBench extends FormBench<BedReadings, BedFinding> {
                 .map(RampFinding::depthOfFocusMm)
                 .filter(OptionalDouble::isPresent)
                 .map(depth -> caption + "; the focus would allow "
-                        + Amount.mm(DEPTH_SHARE * depth.getAsDouble(), 2).most().text(place.units()))
+                        + Amount.mm(BedReadings.allowedByFocusMm(depth.getAsDouble()), 2)
+                                .most()
+                                .text(place.units()))
                 .orElse(caption);
     }
 

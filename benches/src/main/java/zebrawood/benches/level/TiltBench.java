@@ -74,8 +74,8 @@ public final class TiltBench extends FormBench<TiltReadings, TiltFinding> {
                                 "its joint sets",
                                 List.of(
                                         new Choice("", "both ways"),
-                                        new Choice("x", "left–right"),
-                                        new Choice("y", "front–back"))));
+                                        new Choice("X", "left–right"),
+                                        new Choice("Y", "front–back"))));
     }
 
     static String gap(int place) {

@@ -10,7 +10,9 @@ import zebrawood.core.fit.Quantile;
 import zebrawood.core.focus.GapWords.InFocus;
 import zebrawood.core.focus.LadderFinding.CurvePoint;
 import zebrawood.core.focus.LadderFinding.Next;
+import zebrawood.core.focus.LadderFinding.Together;
 import zebrawood.core.focus.LadderReadings.Better;
+import zebrawood.core.focus.LadderReadings.Earlier;
 import zebrawood.core.focus.LadderReadings.Step;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
@@ -32,6 +34,9 @@ import zebrawood.core.units.Said;
 
 /** Finds the best gap from squares at several heights, scored by eye, ear, width or contrast. */
 public final class FocusLadder implements Procedure<LadderReadings, LadderFinding> {
+
+    /** an interval is never taken for narrower than a hand can set a gap, mm */
+    private static final double LEAST_HALF_MM = 0.001;
 
     /** points of a drawn curve */
     private static final int CURVE_POINTS = 41;
@@ -59,6 +64,12 @@ public final class FocusLadder implements Procedure<LadderReadings, LadderFindin
                     "The eye tells better from worse much more surely than good from bad. A curve through several scores "
                             + "finds the best gap between the squares.",
                     List.of("Keep the head clear of the work at the smallest gap: beam off, drive there first.")));
+
+    /** Gaps of a first ladder where nothing is known but about where the best gap lies, mm. */
+    public static List<Double> firstGapsMm(double aboutMm) {
+        double middle = Math.max(2, aboutMm);
+        return List.of(middle - 2, middle - 1, middle, middle + 1, middle + 2);
+    }
 
     @Override
     public Card card() {
@@ -126,16 +137,38 @@ public final class FocusLadder implements Procedure<LadderReadings, LadderFindin
         OptionalDouble drift = best.isPresent() && read.lastBestGapMm().isPresent()
                 ? OptionalDouble.of(best.getAsDouble() - read.lastBestGapMm().getAsDouble())
                 : OptionalDouble.empty();
+        OptionalDouble half = halfWidth(read, curve, error);
         return new LadderFinding(
                 best,
                 error,
-                halfWidth(read, curve, error),
+                half,
                 next,
                 points,
                 read.steps(),
                 read.school(),
                 drift,
+                together(read, best, half),
                 new LadderFinding.Tolerances((most - least) / 4));
+    }
+
+    private static Optional<Together> together(LadderReadings read, OptionalDouble best, OptionalDouble half) {
+        List<Earlier> earlier = read.earlier().orElse(List.of());
+        if (best.isEmpty() || half.isEmpty() || earlier.isEmpty()) {
+            return Optional.empty();
+        }
+        double own = Math.max(LEAST_HALF_MM, half.getAsDouble());
+        double weights = 1 / (own * own);
+        double sum = weights * best.getAsDouble();
+        int ladders = 1;
+        for (Earlier other : earlier) {
+            double its = Math.max(LEAST_HALF_MM, other.halfWidthMm());
+            if (Limits.atMost(Math.abs(other.bestGapMm() - best.getAsDouble()), Math.hypot(own, its))) {
+                weights += 1 / (its * its);
+                sum += other.bestGapMm() / (its * its);
+                ladders++;
+            }
+        }
+        return Optional.of(new Together(sum / weights, Math.sqrt(1 / weights), ladders, earlier.size() + 1 - ladders));
     }
 
     private static OptionalDouble halfWidth(LadderReadings read, Parabola curve, OptionalDouble error) {
@@ -193,7 +226,7 @@ public final class FocusLadder implements Procedure<LadderReadings, LadderFindin
     }
 
     private static List<Instruction> done(LadderFinding finding, LadderReadings read) {
-        double best = finding.bestGapMm().getAsDouble();
+        double best = finding.workingGapMm().getAsDouble();
         OptionalDouble depth = read.depthOfFocusMm();
         Optional<InFocus> focus = depth.isPresent()
                 ? Optional.of(new InFocus(best - depth.getAsDouble() / 2, best + depth.getAsDouble() / 2))
@@ -209,10 +242,20 @@ public final class FocusLadder implements Procedure<LadderReadings, LadderFindin
                     "Burn a second ladder and score it",
                     "height scale"));
         }
+        if (finding.together().map(Together::apart).orElse(0) > 0) {
+            said.add(Instruction.of(
+                            "ladder", Said.of("Burn one more ladder: one before differs by more than its errors."))
+                    .byHand(Said.of(
+                            "Was the same lens in, the same datum taken, every gap come to from the same side?")));
+        }
         said.add(GapWords.set(best, read.setting(), focus, "How deep the focus is, a ramp line tells."));
         boolean surer = depth.isEmpty()
                 || finding.bestGapStdErrMm().isEmpty()
-                || !Limits.atMost(finding.bestGapStdErrMm().getAsDouble(), depth.getAsDouble() / 4);
+                || !Limits.atMost(
+                        finding.together()
+                                .map(all -> all.halfWidthMm() / 1.96)
+                                .orElse(finding.bestGapStdErrMm().getAsDouble()),
+                        depth.getAsDouble() / 4);
         if (surer) {
             said.add(Instruction.of("ladder", ladder(finding.next(), "To be surer, burn a shorter ladder at "))
                     .byHand(Said.of(
@@ -231,7 +274,7 @@ public final class FocusLadder implements Procedure<LadderReadings, LadderFindin
 
     @Override
     public Said keyFigure(LadderFinding finding) {
-        return GapWords.keyFigure(finding.bestGapMm());
+        return GapWords.keyFigure(finding.workingGapMm());
     }
 
     @Override
@@ -240,6 +283,11 @@ public final class FocusLadder implements Procedure<LadderReadings, LadderFindin
         finding.bestGapMm()
                 .ifPresent(best ->
                         evidence.add(new Evidence("best gap", GapWords.withDoubt(best, finding.bestGapHalfWidthMm()))));
+        finding.together()
+                .filter(all -> all.ladders() > 1)
+                .ifPresent(all -> evidence.add(new Evidence(
+                        all.ladders() + " ladders",
+                        GapWords.withDoubt(all.bestGapMm(), OptionalDouble.of(all.halfWidthMm())))));
         finding.school()
                 .ifPresent(school -> evidence.add(new Evidence(
                         "scored",

@@ -62,6 +62,8 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
                                     + " may not be more than the gap at the start.",
                             "Measure the gap at the start, the run and the rise. Type them where they stand.",
                             "Burn one line up the plate at low power and even speed, straight along the run.",
+                            "Where no job runs yet: hold the button that fires and jog up the plate at even speed, if the maker"
+                                    + " allows that. On a galvo keep the line near the middle of its field.",
                             "A spot that may not be round, as of diodes: burn one line along X and, the ramp turned by a"
                                     + " quarter, one along Y on the same day. Say which is which at the top.",
                             "A lens that is turned in a ring: write 'lens ring' on the plate as what moves for height. The"

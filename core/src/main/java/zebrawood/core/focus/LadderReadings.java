@@ -18,6 +18,7 @@ import zebrawood.core.reading.Checks;
  * @param depthOfFocusMm of the lens, from a ramp: a gap that is surer than a quarter of it needs no next ladder
  * @param setting how the gap is set on this machine, for the instruction
  * @param lens which lens is in, by the shop's name for it
+ * @param earlier what other ladders with this lens told since anything was changed
  */
 public record LadderReadings(
         List<Step> steps,
@@ -27,7 +28,8 @@ public record LadderReadings(
         OptionalDouble lastBestGapMm,
         OptionalDouble depthOfFocusMm,
         Optional<GapSetting> setting,
-        Optional<String> lens) {
+        Optional<String> lens,
+        Optional<List<Earlier>> earlier) {
 
     static final int LEAST_STEPS = 3;
 
@@ -56,7 +58,18 @@ public record LadderReadings(
         }
     }
 
+    /** Another ladder: its best gap, and half of its 95 % interval, mm. */
+    public record Earlier(double bestGapMm, double halfWidthMm) {
+        public Earlier {
+            new Checks()
+                    .atLeast("bestGapMm", bestGapMm, 0)
+                    .atLeast("halfWidthMm", halfWidthMm, 0)
+                    .done();
+        }
+    }
+
     public LadderReadings {
+        earlier = earlier == null ? Optional.empty() : earlier.map(List::copyOf);
         steps = Checks.copy(steps);
         new Checks()
                 .entries("steps", steps, LEAST_STEPS)

@@ -1,5 +1,6 @@
 package zebrawood.core.focus;
 
+import java.util.OptionalDouble;
 import zebrawood.core.machine.Family;
 
 /**
@@ -21,10 +22,16 @@ public record RampPlan(double gapAtStartMm, double runMm, double riseMm) {
     /** between head and plate at the high end */
     private static final double CLEARANCE_MM = 1.5;
 
-    /** A plan about the maker's gap; the raised end keeps at least 1.5 mm off the head. */
-    public static RampPlan about(double makersGapMm, Family family) {
+    /**
+     * A plan about the maker's gap; the raised end keeps at least 1.5 mm off the head. On a galvo the line stays in the
+     * middle half of the field: towards its edges the spot grows for another reason.
+     *
+     * @param fieldMm the smaller side of bed or field, where that is known
+     */
+    public static RampPlan about(double makersGapMm, Family family, OptionalDouble fieldMm) {
         double reach = Math.min(family.isGalvo() ? GALVO_REACH_MM : REACH_MM, Math.max(1, makersGapMm - CLEARANCE_MM));
-        return new RampPlan(makersGapMm + reach, RUN_MM, 2 * reach);
+        double run = family.isGalvo() && fieldMm.isPresent() ? Math.min(RUN_MM, fieldMm.getAsDouble() / 2) : RUN_MM;
+        return new RampPlan(makersGapMm + reach, run, 2 * reach);
     }
 
     /** Places of marks evenly along the run, mm, to whole mm where the run is long enough for it. */

@@ -18,6 +18,11 @@ public record BelowReadings(
         double thicknessMm,
         double halfAngleMrad,
         OptionalDouble depthOfFocusMm) {
+    /** Half the angle at which a beam converges: half its width at the lens over the focal length; mm, mm, mrad. */
+    public static double halfAngleMrad(double beamMm, double focalMm) {
+        return 1000 * Math.atan(beamMm / 2 / focalMm);
+    }
+
     public BelowReadings {
         new Checks()
                 .within("refractiveIndex", refractiveIndex, 1, 2.6)

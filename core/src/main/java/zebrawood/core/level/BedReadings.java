@@ -101,6 +101,11 @@ public record BedReadings(
         }
     }
 
+    /** What the depth of focus of a lens allows the gap to differ by: a quarter of it, mm. */
+    public static double allowedByFocusMm(double depthOfFocusMm) {
+        return depthOfFocusMm / 4;
+    }
+
     public BedReadings {
         points = Checks.copy(points);
         screws = Checks.copy(screws);

@@ -225,7 +225,8 @@ class FocusRampTest {
     @Test
     void thePlanPutsTheMakersGapInTheMiddleAndKeepsTheHeadClear() {
         for (double gap : new double[] {2, 7, 26, 182}) {
-            RampPlan plan = RampPlan.about(gap, gap > 100 ? Family.GALVO_FIBRE : Family.GANTRY_CO2);
+            RampPlan plan =
+                    RampPlan.about(gap, gap > 100 ? Family.GALVO_FIBRE : Family.GANTRY_CO2, OptionalDouble.empty());
             assertThat(plan.gapAtStartMm() - plan.riseMm() / 2).isCloseTo(gap, within(1e-9));
             assertThat(plan.gapAtStartMm() - plan.riseMm()).isGreaterThan(0);
         }

@@ -79,4 +79,19 @@ class FocusTableTest {
         assertThat(exact.together().orElseThrow().halfWidthMm()).isCloseTo(0.001, within(1e-12));
         assertThat(exact.next().sentence(UnitChoice.METRIC)).startsWith("Set the gap to 7.00 mm.");
     }
+
+    private static FocusTable lens(double best, double half, double depth) {
+        return FocusTable.of(List.of(
+                new School("Ladder", best, OptionalDouble.of(half), OptionalDouble.of(depth), THEN, Optional.empty())));
+    }
+
+    @Test
+    void aSwapKeepsTheGapOnlyWhereThatIsProved() {
+        FocusTable in = lens(7, 0.1, 2);
+        assertThat(in.swap("short", lens(7.3, 0.2, 2)).in(UnitChoice.METRIC)).contains("is not proved");
+        assertThat(in.swap("short", lens(7.2, 0.1, 2)).in(UnitChoice.METRIC)).contains("the gap is the same");
+        assertThat(in.swap("short", lens(6, 0.1, 2)).in(UnitChoice.METRIC)).contains("1.00 mm less");
+        assertThat(in.swap("short", FocusTable.of(List.of())).in(UnitChoice.METRIC))
+                .contains("burn a ladder with each");
+    }
 }

@@ -10,6 +10,7 @@ import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
 import zebrawood.core.focus.LadderReadings.Better;
+import zebrawood.core.focus.LadderReadings.Earlier;
 import zebrawood.core.focus.SweepReadings.Direction;
 import zebrawood.core.focus.SweepReadings.Sample;
 import zebrawood.core.focus.SweepReadings.Sweep;
@@ -37,6 +38,7 @@ class LadderAndSweepTest {
                         error,
                         OptionalDouble.empty(),
                         OptionalDouble.empty(),
+                        Optional.empty(),
                         Optional.empty(),
                         Optional.empty()))
                 .finding();
@@ -122,5 +124,40 @@ class LadderAndSweepTest {
         assertThat(outcome.instructions().get(0).sentence(UnitChoice.METRIC))
                 .startsWith("Sweep again, both ways.")
                 .contains("Set the end of a way down first");
+    }
+
+    private static LadderFinding after(List<Earlier> earlier) {
+        List<LadderReadings.Step> steps = new ArrayList<>();
+        double[] scores = {2.7, 6.6, 9.4, 9.9, 8.4, 4.7};
+        for (int i = 0; i < scores.length; i++) {
+            steps.add(new LadderReadings.Step(4 + i, scores[i]));
+        }
+        return new FocusLadder()
+                .evaluate(new LadderReadings(
+                        steps,
+                        Better.HIGHER,
+                        Optional.empty(),
+                        OptionalDouble.of(0.3),
+                        OptionalDouble.empty(),
+                        OptionalDouble.of(2),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.of(earlier)))
+                .finding();
+    }
+
+    @Test
+    void laddersThatAgreeAreWeighedTogetherAndOneThatDoesNotIsLeftOutAndSaid() {
+        LadderFinding alone = after(List.of());
+        double best = alone.bestGapMm().orElseThrow();
+        double half = alone.bestGapHalfWidthMm().orElseThrow();
+        assertThat(alone.together()).isEmpty();
+        LadderFinding three =
+                after(List.of(new Earlier(best + 0.5 * half, half), new Earlier(best - 0.2 * half, half)));
+        assertThat(three.workingGapMm().orElseThrow()).isCloseTo(best + 0.1 * half, within(1e-9));
+        assertThat(three.workingGapHalfWidthMm().orElseThrow()).isCloseTo(half / Math.sqrt(3), within(1e-9));
+        LadderFinding one = after(List.of(new Earlier(best + 1.5 * half, half)));
+        assertThat(one.together().orElseThrow().apart()).isEqualTo(1);
+        assertThat(one.workingGapMm().orElseThrow()).isEqualTo(best);
     }
 }

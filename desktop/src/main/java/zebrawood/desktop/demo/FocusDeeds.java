@@ -173,7 +173,8 @@ final class FocusDeeds {
                                 OptionalDouble.empty(),
                                 OptionalDouble.of(2.2),
                                 Optional.empty(),
-                                Optional.of(lens)),
+                                Optional.of(lens),
+                                Optional.empty()),
                         asTyped,
                         Optional.empty()));
     }

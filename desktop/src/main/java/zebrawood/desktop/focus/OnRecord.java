@@ -143,7 +143,7 @@ final class OnRecord {
             return Gap.of(ramp.workingGapMm(), ramp.workingGapHalfWidthMm(), ramp.depthOfFocusMm(), read.lens());
         } else if (measured.finding() instanceof LadderFinding ladder
                 && measured.readings() instanceof LadderReadings read) {
-            return Gap.of(ladder.bestGapMm(), ladder.bestGapHalfWidthMm(), read.depthOfFocusMm(), read.lens());
+            return Gap.of(ladder.workingGapMm(), ladder.workingGapHalfWidthMm(), read.depthOfFocusMm(), read.lens());
         } else if (measured.finding() instanceof SweepFinding sweep
                 && measured.readings() instanceof SweepReadings read) {
             OptionalDouble half = sweep.bestGapLowMm().isPresent()

@@ -5,10 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Locale;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import zebrawood.core.motion.Replay;
+import zebrawood.core.pretend.PretendFocus;
 
 /** Level and focus of the demo's Wren: what is known of its gap, and what makes it doubtful. */
 class FocusPageTest {
@@ -51,6 +53,50 @@ class FocusPageTest {
             seat.until("the doubt is told", () -> seat.words("verdict").equals("SCHOOLS DISAGREE"));
             assertThat(seat.words("act")).startsWith("Measure again: ").contains("Ladder");
         }
+    }
+
+    @Test
+    void anotherLensHasATableOfItsOwnAndIsLookedAtAgainAfterTheSwap() {
+        try (Seat seat = Seat.atDemo(folder).as("LO")) {
+            seat.jump("wren ladder");
+            seat.until("the last ladder is shown", () -> seat.words("act").startsWith("Set the gap to "));
+            seat.fire("focus");
+            seat.until("the lens that is in", () -> seat.words("verdict").equals("AGREED"));
+            seat.until("what a swap would mean", () -> seat.says("With lens short the gap is 0."));
+            seat.focus("focus-lens").choose("focus-lens", "lens short");
+            seat.until("the other lens", () -> seat.words("verdict").equals("CHANGED SINCE"));
+            assertThat(seat.says("Since it was measured: another lens was in.")).isTrue();
+        }
+    }
+
+    @Test
+    void twoLinesOfASpotThatIsNotRoundHaveAGapBetweenThem() {
+        try (Seat seat = Seat.atDemo(folder).as("LO")) {
+            line(seat, "line along X", 6.2);
+            assertThat(seat.says("For lines along")).isFalse();
+            line(seat, "line along Y", 7.4);
+            seat.until(
+                    "each has its own gap",
+                    () -> seat.says("For lines along Y alone set 7.4") && seat.says("along X alone set 6.2"));
+            assertThat(Double.parseDouble(seat.words("act").replaceAll("[^0-9.]+|\\.$", "")))
+                    .isBetween(6.5, 7.1);
+        }
+    }
+
+    private static void line(Seat seat, String along, double bestMm) {
+        PretendFocus focus = new PretendFocus(bestMm, 0.2, 2.4, 0);
+        seat.jump("wren ramp line");
+        seat.until("the button is there", () -> seat.has("again"));
+        seat.fire("again");
+        seat.until("one can choose", () -> seat.has("along"));
+        seat.focus("along").choose("along", along);
+        seat.put("gapAtStartMm", "11").put("runMm", "180").put("riseMm", "9");
+        for (int i = 0; i < 9; i++) {
+            seat.put("widths[" + i + "]", String.format(Locale.ROOT, "%.3f", focus.widthMm(11 - 9 * i / 8.0)));
+        }
+        seat.until("it is judged", () -> seat.words("verdict").equals("PASS"));
+        seat.press(KeyCode.CONTROL, KeyCode.ENTER);
+        seat.until("it is recorded", () -> seat.words("told").startsWith("Recorded as no. "));
     }
 
     @Test
