@@ -102,6 +102,9 @@ final class AdviceBeam {
         sheet.put("errorMm", new double[] {0.05, 0.02, 0.005}[random.nextInt(3)]);
         sheet.put("seed", random.nextLong());
         sheet.put("quick", often(random, 25));
+        if (often(random, 20)) {
+            sheet.put("fixedMm", typed(random, 5, 10, 1));
+        }
         if (often(random, 40)) {
             sheet.put("lastMm", Math.max(1, best + typed(random, -6, 6, 1)));
         }
@@ -129,6 +132,11 @@ final class AdviceBeam {
             sheet.put("lastBestGapMm", beam.get("lastMm").doubleValue());
             sheet.put("lastDepthMm", 0.92 * beam.get("rayleighMm").doubleValue());
         }
+        if (beam.has("fixedMm")) {
+            sheet.putObject("setting")
+                    .put("moves", "lens ring")
+                    .put("fixedGapMm", beam.get("fixedMm").doubleValue());
+        }
         if (beam.get("quick").booleanValue()) {
             double at = Math.max(0, Math.min(RUN_MM, (start - best) / rise * RUN_MM));
             sheet.put("thinnestPositionMm", Math.rint(at));
@@ -153,7 +161,17 @@ final class AdviceBeam {
         double start = beam.get("startMm").doubleValue();
         double rise = beam.get("riseMm").doubleValue();
         beam.put("seed", random.nextLong());
-        if (step.says("with more gap")) {
+        if (step.says("Turn the lens in its ring")) {
+            // the focus goes along with the lens, and the plate is laid about it anew
+            double by = step.letter(0) * (step.says("nearer to the work") ? 1 : -1);
+            beam.put("bestMm", Math.max(1, beam.get("bestMm").doubleValue() + by));
+            beam.put("startMm", beam.get("bestMm").doubleValue() + rise / 2);
+            beam.put("quick", false);
+        } else if (step.says("thinnest at the end of the plate")) {
+            double by = rise / 2 + 1.5 * random.nextDouble();
+            beam.put("startMm", Math.max(rise, start + (step.says("with more gap") ? by : -by)));
+        } else if (step.says("with more gap")) {
+
             beam.put("startMm", start + Math.max(1, rise / 2));
         } else if (step.says("with less gap")) {
             beam.put("startMm", Math.max(1, start - Math.max(1, rise / 2)));

@@ -4,6 +4,7 @@ import static zebrawood.benchmarks.Advice.often;
 import static zebrawood.benchmarks.Advice.typed;
 import static zebrawood.benchmarks.AdvicePlace.object;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
@@ -34,12 +35,28 @@ final class AdviceHeight {
                     .put("focalLengthMm", typed(random, 30, 200, 0))
                     .put("aberration", new String[] {"none", "meniscus", "plano-convex"}[random.nextInt(3)]);
         }
+        if (often(random, 50)) {
+            strips(sheet, random, 0);
+        }
+        if (often(random, 40)) {
+            sheet.put("seated", often(random, 60));
+        }
         sheet.put("smallestFeatureMm", typed(random, 0.02, 0.3, 2)).put("materialMm", typed(random, 0, 15, 1));
         sheet.put("purpose", often(random, 60) ? "cut" : "engrave");
         if (often(random, 50)) {
             sheet.put("allowedEdgeMm", typed(random, 0.1, 0.8, 2));
         }
         return sheet;
+    }
+
+    /** A strip engraved with each lens, scored by eye. */
+    private static void strips(ObjectNode sheet, SplittableRandom random, double least) {
+        for (JsonNode lens : sheet.get("lenses")) {
+            ArrayNode strip = ((ObjectNode) lens).putArray("strip");
+            for (int i = 0; i < 4; i++) {
+                strip.add(typed(random, least, 10, 1));
+            }
+        }
     }
 
     private static Done followLenses(ObjectNode sheet, Step step, SplittableRandom random) {
@@ -49,7 +66,13 @@ final class AdviceHeight {
             sheet.put("allowedEdgeMm", step.letter(0));
         } else if (step.says("Give up both")) {
             sheet.put("smallestFeatureMm", step.letter(0)).put("allowedEdgeMm", step.letter(1));
-        } else {
+        } else if (step.says("Seat the lens anew")) {
+            sheet.put("seated", true);
+            strips(sheet, random, 0);
+        } else if (step.says("Take none of them yet")) {
+            // other power, speed or interval: better strips
+            strips(sheet, random, 4);
+        } else if (!step.says("Look at each lens") && !step.says("Stock beyond one pass")) {
             return Done.WHAT;
         }
         return Done.DID;
@@ -68,6 +91,10 @@ final class AdviceHeight {
         sheet.put("axisSense", new String[] {"head-up", "bed-down", "head-down", "bed-up"}[random.nextInt(4)]);
         double least = typed(random, -50, 20, 0);
         sheet.put("minZMm", least).put("maxZMm", least + typed(random, 20, 200, 0));
+        if (often(random, 40)) {
+            sheet.put("heightFirst", often(random, 50)).put("heightAbsolute", often(random, 50));
+            sheet.put("jobSpeedMmMin", typed(random, 60, 1200, 0)).put("panelSpeedMmMin", typed(random, 60, 1200, 0));
+        }
         return sheet;
     }
 
@@ -78,6 +105,14 @@ final class AdviceHeight {
             sheet.put("riserMm", sheet.path("riserMm").doubleValue() + step.letter(0));
         } else if (step.says("Take the riser out")) {
             sheet.put("riserMm", 0);
+        } else if (step.says("the first thing that each job does")) {
+            sheet.put("heightFirst", true);
+        } else if (step.says("go to a place")) {
+            sheet.put("heightAbsolute", true);
+        } else if (step.says("Let jobs move the height")) {
+            sheet.put("jobSpeedMmMin", step.letter(0));
+        } else if (step.says("Send the height axis")) {
+            return Done.DID;
         } else if (step.says("by these figures no stock fits")) {
             return Done.PERSON;
         } else {

@@ -1,14 +1,21 @@
 package zebrawood.benches.evenness;
 
+import java.io.File;
+import java.nio.file.Files;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javafx.scene.Node;
+import javafx.scene.layout.VBox;
+import zebrawood.benches.focus.SquaresPane;
 import zebrawood.benches.level.BedPlan;
+import zebrawood.core.entry.NewAttachment;
 import zebrawood.core.evenness.NineFinding;
 import zebrawood.core.evenness.NineReadings;
 import zebrawood.core.focus.RampFinding;
@@ -21,6 +28,7 @@ import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.kit.bench.BenchPlace;
 import zebrawood.kit.bench.FormBench;
+import zebrawood.kit.bench.FromFile;
 import zebrawood.kit.bench.Showing;
 import zebrawood.kit.bench.ToBurn;
 import zebrawood.kit.figure.Figure;
@@ -29,6 +37,7 @@ import zebrawood.kit.form.Draft;
 import zebrawood.kit.form.Field;
 import zebrawood.kit.form.FieldList;
 import zebrawood.kit.form.Worksheet;
+import zebrawood.kit.view.Thumbnail;
 
 /** The bed from above: what each of nine test pieces came out like, typed where it was burned. */
 public final class NineBench extends FormBench<NineReadings, NineFinding> {
@@ -105,6 +114,7 @@ public final class NineBench extends FormBench<NineReadings, NineFinding> {
         return "pieces[" + place + "].gap";
     }
 
+    private final List<NewAttachment> kept = new ArrayList<>();
     private Optional<Double> powerS = Optional.empty();
     private Optional<Double> speedMmMin = Optional.empty();
     private final double bedX;
@@ -217,13 +227,57 @@ public final class NineBench extends FormBench<NineReadings, NineFinding> {
     }
 
     @Override
+    public boolean takesFiles() {
+        return true;
+    }
+
+    /** A photo of the pieces side by side: how sharp each is becomes its score, the sharpest has 10. */
+    @Override
+    public Optional<String> take(File file) {
+        if (!Thumbnail.isNamedLikeOne(file.getName())) {
+            return Optional.of("scores are read off a photo of the nine pieces: a JPEG or a PNG");
+        }
+        new SquaresPane(place().workplace(), covered(), BedPlan.PLACES, contrasts -> {
+                    double most = contrasts.stream()
+                            .mapToDouble(Double::doubleValue)
+                            .max()
+                            .orElse(0);
+                    Map<String, Draft.Text> typed = new HashMap<>();
+                    for (int i = 0; i < PLACES; i++) {
+                        double score = most > 0 ? 10 * contrasts.get(i) / most : 0;
+                        Draft.put(typed, value(i), String.format(Locale.ROOT, "%.1f", score));
+                    }
+                    Draft.put(typed, QUANTITY, "score");
+                    place().draft().typeAll(typed);
+                    kept.clear();
+                    kept.add(new NewAttachment(file.getName(), () -> Files.newInputStream(file.toPath())));
+                    place().workplace()
+                            .tell("The score of each piece stands at its place. The photo goes along with the entry.");
+                })
+                .open(file);
+        return Optional.empty();
+    }
+
+    @Override
+    public List<NewAttachment> attachments() {
+        return text(QUANTITY).equals("score") ? List.copyOf(kept) : List.of();
+    }
+
+    @Override
     public Optional<Node> otherSchool(Showing<NineReadings, NineFinding> now) {
-        return Optional.of(ToBurn.link(
+        Node burn = ToBurn.link(
                 place().workplace(),
                 "the pieces",
                 "nine-places",
                 () -> Patterns.nine(bedX, bedY, inset, Math.min(PIECE_MM, inset)),
-                pattern -> Setting.inTheMiddle(pattern, place().plate(), powerS, speedMmMin)));
+                pattern -> Setting.inTheMiddle(pattern, place().plate(), powerS, speedMmMin));
+        Node photo = FromFile.link(
+                place().workplace(),
+                "read-photo",
+                "Read a photo of the pieces",
+                "The nine pieces side by side in one photo, from front left along each row to back right.",
+                this::take);
+        return Optional.of(now.measuring() ? new VBox(photo, burn) : burn);
     }
 
     @Override

@@ -31,7 +31,8 @@ abstract class PointedPicture extends ReadOff {
         this.wanted = List.copyOf(wanted);
     }
 
-    final void open(File photo) {
+    /** Opens a photo. */
+    public final void open(File photo) {
         open(photo, goOn -> PictureFile.read(photo, goOn));
     }
 

@@ -15,8 +15,10 @@ import zebrawood.kit.theme.Tone;
 import zebrawood.kit.view.Covered;
 import zebrawood.kit.view.Workplace;
 
-/** A photo of a ladder: the middles of its first and last square are pointed at, and each is scored by its contrast. */
-final class SquaresPane extends PointedPicture {
+/**
+ * A photo of squares in a row: the middles of the first and the last are pointed at, each is scored by its contrast.
+ */
+public final class SquaresPane extends PointedPicture {
 
     private final List<String> squares;
     private final Consumer<List<Double>> scores;
@@ -24,10 +26,10 @@ final class SquaresPane extends PointedPicture {
     private List<Double> contrasts = List.of();
 
     /**
-     * @param squares what each square of the ladder is called, in the order in which they lie
+     * @param squares what each square is called, in the order in which they lie
      * @param scores takes the contrast of each
      */
-    SquaresPane(Workplace workplace, Covered covered, List<String> squares, Consumer<List<Double>> scores) {
+    public SquaresPane(Workplace workplace, Covered covered, List<String> squares, Consumer<List<Double>> scores) {
         super(
                 workplace,
                 covered,

@@ -206,16 +206,15 @@ public final class FocusRamp implements Procedure<RampReadings, RampFinding> {
                         : turns
                                 ? GapWords.turn(finding.lensMoveMm().getAsDouble())
                                 : finding.lensMoveMm().isPresent()
-                                        ? Instruction.of(
-                                                "lens",
-                                                Said.of(
-                                                        "Leave the lens in its ring: it is sharp at this machine's gap."))
+                                        ? GapWords.turn(0)
                                         : set(finding.workingGapMm().getAsDouble(), read, finding));
         if (clear) {
             oblong(finding, read).ifPresent(instructions::add);
         }
         stray(finding, read.widthErrorOrDefaultMm()).ifPresent(instructions::add);
-        drifted(finding).ifPresent(drift -> instructions.add(isFar(finding) ? 0 : instructions.size(), drift));
+        // a lens that is turned takes its gap along: what counts is the gap of the machine
+        Optional<Instruction> drifted = finding.lensMoveMm().isPresent() ? Optional.empty() : drifted(finding);
+        drifted.ifPresent(drift -> instructions.add(isFar(finding) ? 0 : instructions.size(), drift));
         return new Outcome<>(finding, !clear ? Verdict.UNCLEAR : turns ? Verdict.ADJUST : Verdict.PASS, instructions);
     }
 

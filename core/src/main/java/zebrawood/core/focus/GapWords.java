@@ -12,6 +12,9 @@ import zebrawood.core.units.Said;
 /** How a gap is set, as the hand does it on this machine. */
 final class GapWords {
 
+    /** a calliper on a ring tells no less, mm */
+    private static final double LEAST_TURN_MM = 0.05;
+
     private GapWords() {}
 
     /** Between which gaps it stays in focus, mm. */
@@ -60,6 +63,9 @@ final class GapWords {
      * @param moveMm how far it must go, towards the work where above 0
      */
     static Instruction turn(double moveMm) {
+        if (Math.abs(moveMm) < LEAST_TURN_MM) {
+            return Instruction.of("lens", Said.of("Leave the lens in its ring: it is sharp at this machine's gap."));
+        }
         return Instruction.of(
                         "lens",
                         Said.of(

@@ -74,10 +74,12 @@ public final class ZPlan implements Procedure<ZReadings, ZFinding> {
     @Override
     public Outcome<ZFinding> evaluate(ZReadings read) {
         ZFinding finding = finding(read);
-        if (!finding.inRange()) {
-            return new Outcome<>(finding, Verdict.FAIL, List.of(outOfRange(finding)));
-        }
         List<Instruction> start = jobStart(read);
+        if (!finding.inRange()) {
+            List<Instruction> said = new ArrayList<>(List.of(outOfRange(finding)));
+            said.addAll(start);
+            return new Outcome<>(finding, Verdict.FAIL, said);
+        }
         List<Instruction> said = new ArrayList<>(start);
         said.add(send(finding, read));
         return new Outcome<>(finding, start.isEmpty() ? Verdict.PASS : Verdict.ADJUST, said);

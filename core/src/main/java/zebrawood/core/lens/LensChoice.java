@@ -38,8 +38,9 @@ public final class LensChoice implements Procedure<ChoiceReadings, ChoiceFinding
     /** a score that nobody delivers with */
     private static final double POOR = 3;
 
-    private static final String STRIP = "Before you trust it: engrave one strip with each lens and score the strips. "
-            + "The spot alone does not decide finish, residue and depth.";
+    private static final String STRIP =
+            "Before you trust it: engrave one strip with each lens, and type its four scores. "
+                    + "The spot alone does not decide finish, residue and depth.";
 
     private static final Card CARD = new Card(
             "lens-choice",

@@ -76,16 +76,8 @@ class ReadOffTest {
     void aLadderIsScoredOffAPhotoByItsContrast() throws IOException {
         double[] gaps = {4, 5.5, 7, 8.5, 10};
         int pitch = 150;
-        byte[] shades = new byte[pitch * gaps.length * pitch];
-        for (int i = 0; i < shades.length; i++) {
-            int x = i % (pitch * gaps.length);
-            int y = i / (pitch * gaps.length);
-            double fine = Math.pow(FOCUS.waistMm() / FOCUS.widthMm(gaps[x / pitch]), 2);
-            boolean inside = x % pitch >= 25 && x % pitch < 125 && y >= 25 && y < 125;
-            shades[i] = (byte) Math.round(inside ? 120 + 80 * fine * Math.cos(y * 0.7) : 210);
-        }
         Path png = elsewhere.resolve("squares.png");
-        ImageIO.write(image(new Grey(pitch * gaps.length, pitch, shades)), "png", png.toFile());
+        ImageIO.write(image(squares(gaps, pitch)), "png", png.toFile());
         try (Seat seat = Seat.atDemo(folder).as("LO")) {
             seat.jump("wren ladder");
             seat.until("the button is there", () -> seat.has("again"));
@@ -101,6 +93,44 @@ class ReadOffTest {
             seat.fire("take-over");
             seat.until("the scores make a ladder", () -> seat.words("verdict").equals("PASS"));
             assertThat(seat.words("act")).startsWith("Set the gap to 7.");
+        }
+    }
+
+    /** Squares in a row, each burned at its gap: the nearer to the best one, the crisper its lines. */
+    private static Grey squares(double[] gaps, int pitch) {
+        byte[] shades = new byte[pitch * gaps.length * pitch];
+        for (int i = 0; i < shades.length; i++) {
+            int x = i % (pitch * gaps.length);
+            int y = i / (pitch * gaps.length);
+            double fine = Math.pow(FOCUS.waistMm() / FOCUS.widthMm(gaps[x / pitch]), 2);
+            boolean inside = x % pitch >= 25 && x % pitch < 125 && y >= 25 && y < 125;
+            shades[i] = (byte) Math.round(inside ? 120 + 80 * fine * Math.cos(y * 0.7) : 210);
+        }
+        return new Grey(pitch * gaps.length, pitch, shades);
+    }
+
+    @Test
+    void ninePiecesAreScoredOffOnePhoto() throws IOException {
+        double[] gaps = {7.2, 7.2, 7.2, 8.6, 8.6, 8.6, 10, 10, 10};
+        int pitch = 150;
+        Path png = elsewhere.resolve("pieces.png");
+        ImageIO.write(image(squares(gaps, pitch)), "png", png.toFile());
+        try (Seat seat = Seat.atDemo(folder).as("LO")) {
+            seat.jump("wren nine places");
+            seat.until("the button is there", () -> seat.has("again"));
+            seat.fire("again");
+            seat.answers(png).fire("read-photo");
+            seat.until("the first piece is asked for", () -> seat.says("Press on the middle of the first square"));
+            press(seat, new Pixel(75, 75), pitch * gaps.length);
+            press(seat, new Pixel(75 + 8.0 * pitch, 75), pitch * gaps.length);
+            seat.until("the sharpest is told", () -> seat.says("Sharpest: square "));
+            seat.fire("take-over");
+            seat.until("the slope is seen", () -> seat.says("It changes evenly from one side to the other"));
+            assertThat(Double.parseDouble(seat.words("pieces[0].values"))).isGreaterThan(9.5);
+            assertThat(Double.parseDouble(seat.words("pieces[8].values"))).isLessThan(7);
+            seat.press(KeyCode.CONTROL, KeyCode.ENTER);
+            seat.until("it is recorded", () -> seat.words("told").startsWith("Recorded as no. "));
+            assertThat(kept(seat, "bed-nine")).containsExactly("pieces.png");
         }
     }
 
