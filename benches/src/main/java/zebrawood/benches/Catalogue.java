@@ -87,6 +87,11 @@ import zebrawood.core.mains.SiteCircuit;
 import zebrawood.core.mirrors.MirrorNearFar;
 import zebrawood.core.mirrors.MirrorPlan;
 import zebrawood.core.mirrors.MirrorResponse;
+import zebrawood.core.power.EnergyMatch;
+import zebrawood.core.power.PowerLinearity;
+import zebrawood.core.power.PowerTrend;
+import zebrawood.core.power.PulsePlan;
+import zebrawood.core.power.TubeCeiling;
 import zebrawood.core.procedure.Procedure;
 import zebrawood.core.site.SiteClimate;
 import zebrawood.core.switching.SwitchingOrder;
@@ -138,12 +143,19 @@ public final class Catalogue {
     }
 
     /**
-     * What {@code solve} answers: every stop's procedure, and what a person can check a plan of the mirrors by, which
-     * is no stop of its own.
+     * What {@code solve} answers: every stop's procedure, what a person can check a plan of the mirrors by, and what is
+     * said of power; these are no stops of their own.
      */
     public static List<Procedure<?, ?>> solved() {
-        List<Procedure<?, ?>> byHand = List.of(new MirrorNearFar(), new MirrorResponse());
-        return Stream.concat(procedures().stream(), byHand.stream()).toList();
+        List<Procedure<?, ?>> others = List.of(
+                new MirrorNearFar(),
+                new MirrorResponse(),
+                new TubeCeiling(),
+                new PowerLinearity(),
+                new PowerTrend(),
+                new EnergyMatch(),
+                new PulsePlan());
+        return Stream.concat(procedures().stream(), others.stream()).toList();
     }
 
     public static Optional<Stop<?, ?>> findStop(String id) {

@@ -3,16 +3,21 @@ package zebrawood.benches.lens;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import javafx.scene.Node;
 import zebrawood.core.lens.ChoiceFinding;
 import zebrawood.core.lens.ChoiceReadings;
 import zebrawood.core.machine.Plate;
+import zebrawood.core.pattern.Patterns;
+import zebrawood.core.reading.ReadingException;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.kit.bench.BenchPlace;
 import zebrawood.kit.bench.FormBench;
 import zebrawood.kit.bench.Showing;
+import zebrawood.kit.bench.ToBurn;
 import zebrawood.kit.figure.Figure;
 import zebrawood.kit.form.Choice;
 import zebrawood.kit.form.Field;
@@ -25,6 +30,10 @@ public final class LensBench extends FormBench<ChoiceReadings, ChoiceFinding> {
     private static final int MOST_LENSES = 5;
     private static final String WAVELENGTH = "wavelengthNm";
     private static final String BEAM = "beamDiameterMm";
+    /** side of a square of the strip */
+    private static final double STRIP_MM = 10;
+
+    private static final double USUAL_INTERVAL_MM = 0.1;
 
     public static final FieldList FIELDS = FieldList.of(
                     Field.oneOf("purpose", "it is to", List.of(new Choice("", "engrave"), new Choice("cut", "cut"))),
@@ -108,6 +117,25 @@ public final class LensBench extends FormBench<ChoiceReadings, ChoiceFinding> {
     @Override
     protected Figure figure(Showing<ChoiceReadings, ChoiceFinding> now, UnitChoice units) {
         return LensFigure.of(now.finding(), units);
+    }
+
+    /** The strip that is engraved with each lens, its lines as close as the finest of them wants. */
+    @Override
+    public Optional<Node> otherSchool(Showing<ChoiceReadings, ChoiceFinding> now) {
+        double interval = now.finding().stream()
+                .flatMap(found -> found.lenses().stream())
+                .mapToDouble(ChoiceFinding.Lens::intervalMm)
+                .min()
+                .orElse(USUAL_INTERVAL_MM);
+        return Optional.of(ToBurn.link(
+                place().workplace(),
+                "a strip",
+                "lens-strip",
+                () -> Patterns.strip(STRIP_MM, Math.min(STRIP_MM / 2, interval)),
+                pattern -> {
+                    throw new ReadingException(
+                            "file", "save it as SVG or DXF, and set power and speed in your job software");
+                }));
     }
 
     @Override

@@ -123,6 +123,38 @@ public final class Patterns {
     }
 
     /**
+     * A strip to be engraved with each lens and scored: squares whose lines lie as close as wanted, half as far again
+     * and twice as far, and single lines beside them.
+     *
+     * @param sideMm of a square, above 0
+     * @param intervalMm of the closest lines, above 0 and no more than half of the side
+     */
+    public static Pattern strip(double sideMm, double intervalMm) {
+        new Checks()
+                .above("sideMm", sideMm, 0)
+                .above("intervalMm", intervalMm, 0)
+                .tie(() -> 2 * intervalMm <= sideMm, "intervalMm", "lines lie too far apart for this square")
+                .done();
+        List<Part> parts = new ArrayList<>();
+        double pitch = sideMm * (1 + BETWEEN);
+        double[] wider = {1, 1.5, 2};
+        for (int i = 0; i < wider.length; i++) {
+            double interval = wider[i] * intervalMm;
+            parts.add(new Part(
+                    "lines every " + Amount.mm(interval, 3).text(UnitChoice.METRIC),
+                    "",
+                    filled(i * pitch, 0, sideMm, interval)));
+        }
+        List<Line> single = new ArrayList<>();
+        for (int i = 0; i < 5; i++) {
+            double x = wider.length * pitch + i * sideMm / 4;
+            single.add(new Line(x, 0, x, sideMm));
+        }
+        parts.add(new Part("single lines", "", single));
+        return new Pattern("Strip", wider.length * pitch + sideMm, sideMm, parts);
+    }
+
+    /**
      * A small square at nine places of a bed, all alike.
      *
      * @param bedXMm how wide the bed is

@@ -28,8 +28,9 @@ class MotionTextTest {
         for (int i = 0; i < 3 + random.nextInt(5); i++) {
             gaps.add(between(0, 12));
         }
-        return switch (random.nextInt(3)) {
+        return switch (random.nextInt(4)) {
             case 0 -> Patterns.ramp(between(50, 250));
+            case 3 -> Patterns.strip(between(5, 15), between(0.1, 1));
             case 1 -> Patterns.ladder(gaps, between(3, 15), between(0.1, 1));
             default -> Patterns.nine(between(200, 700), between(150, 500), between(20, 60), between(5, 20));
         };

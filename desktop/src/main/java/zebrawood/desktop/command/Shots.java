@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.concurrent.Callable;
 import java.util.stream.Stream;
 import picocli.CommandLine.Command;
@@ -44,12 +45,11 @@ final class Shots implements Callable<Integer> {
                     })
                     .run();
         });
-        try (Stream<Path> files = Files.list(shop)) {
-            for (Path file : files.toList()) {
+        try (Stream<Path> files = Files.walk(shop)) {
+            for (Path file : files.sorted(Comparator.reverseOrder()).toList()) {
                 Files.deleteIfExists(file);
             }
         }
-        Files.deleteIfExists(shop);
         System.out.println("The pictures stand in " + folder + ".");
         return Exit.DONE;
     }

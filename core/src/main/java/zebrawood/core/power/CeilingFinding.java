@@ -1,0 +1,37 @@
+package zebrawood.core.power;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * Where the ceiling of a tube lies.
+ *
+ * @param ceilingMa the current to work at
+ * @param currentAt100Ma what it draws at 100 %, read or along the line of the last points
+ * @param headroomMa ceiling less that; below 0 it is overdriven
+ * @param commandAtCeilingPct the smallest command that reaches the ceiling
+ * @param capS the power word to set as the most, for a cap
+ * @param overdriven whether 100 % is over the ceiling by more than the tolerance
+ * @param curve what it draws, rising, for the drawing
+ * @param school what sets it
+ * @param tolerances what it was judged by
+ */
+public record CeilingFinding(
+        double ceilingMa,
+        OptionalDouble currentAt100Ma,
+        OptionalDouble headroomMa,
+        OptionalDouble commandAtCeilingPct,
+        OptionalDouble capS,
+        Optional<Boolean> overdriven,
+        List<CeilingReadings.Sample> curve,
+        CeilingReadings.School school,
+        Tolerances tolerances) {
+
+    /** The most that the tube's maker allows, and how near to the ceiling is right; mA. */
+    public record Tolerances(double ratedMaximumMa, double toleranceMa) {}
+
+    public CeilingFinding {
+        curve = List.copyOf(curve);
+    }
+}
