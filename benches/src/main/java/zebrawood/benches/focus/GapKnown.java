@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.regex.Pattern;
 import zebrawood.core.focus.RampFinding;
 import zebrawood.core.focus.RampReadings;
 import zebrawood.core.machine.Plate;
@@ -16,9 +15,6 @@ import zebrawood.kit.form.Worksheet;
 
 /** What the other stops of the focus, and the plate, say of the gap on this machine. */
 final class GapKnown {
-
-    /** how the plate says that the lens is turned in a ring, and the gap is always the maker's */
-    private static final Pattern LENS_RING = Pattern.compile("(?i)\\bring\\b");
 
     private GapKnown() {}
 
@@ -32,8 +28,7 @@ final class GapKnown {
                         optics.gapTool(),
                         optics.gapToolStepMm().isPresent() ? optics.gapToolStepMm() : optics.heightStepMm(),
                         optics.heightMoves()
-                                        .filter(moves ->
-                                                LENS_RING.matcher(moves).find())
+                                        .filter(RampReadings.GapSetting::isLensRing)
                                         .isPresent()
                                 ? optics.makersGapMm()
                                 : OptionalDouble.empty(),

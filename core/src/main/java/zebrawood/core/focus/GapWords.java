@@ -34,6 +34,14 @@ final class GapWords {
         if (fixed.isPresent()) {
             return turn(fixed.getAsDouble() - best);
         }
+        if (setting.flatMap(GapSetting::moves).filter(GapSetting::isLensRing).isPresent()) {
+            return Instruction.of(
+                            "plate", Said.of("Type the maker's gap on the plate: at it this machine always works."))
+                    .byHand(Said.of(
+                            "The lens is turned in its ring here, the gap is not set. The marks were best at {0}. With the"
+                                    + " maker's gap known, read again: how far to turn is said then.",
+                            Amount.mm(best, 2)));
+        }
         String moves = setting.flatMap(GapSetting::moves).orElse("bed or head");
         String datum = setting.flatMap(GapSetting::datum).orElse("focus datum");
         OptionalDouble step = setting.map(GapSetting::stepMm).orElse(OptionalDouble.empty());

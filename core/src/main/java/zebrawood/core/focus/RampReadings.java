@@ -3,6 +3,7 @@ package zebrawood.core.focus;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.regex.Pattern;
 import zebrawood.core.reading.Checks;
 import zebrawood.core.reading.Limits;
 
@@ -144,6 +145,14 @@ public record RampReadings(
             OptionalDouble stepMm,
             OptionalDouble fixedGapMm,
             OptionalDouble makersGapMm) {
+        /** how a plate says that the lens is turned in a ring, and the gap is always the same */
+        private static final Pattern LENS_RING = Pattern.compile("(?i)\\bring\\b");
+
+        /** Whether these words for what moves mean a lens in its ring. */
+        public static boolean isLensRing(String moves) {
+            return LENS_RING.matcher(moves).find();
+        }
+
         /** One where bed or head moves. */
         public GapSetting(
                 Optional<String> datum, Optional<String> moves, Optional<String> tool, OptionalDouble stepMm) {

@@ -260,4 +260,20 @@ class RampPropertiesTest {
                     .isEqualTo(Verdict.PASS);
         }
     }
+
+    /** A ring without a known gap of the machine is no bed to be moved. */
+    @Test
+    void aRingWhoseGapNobodyKnowsIsAskedForIt() {
+        Outcome<RampFinding> told = new FocusRamp()
+                .evaluate(along(
+                        LineAlong.X,
+                        line(new PretendFocus(7, 0.15, 2.2, 0), 0.003, new SplittableRandom(83)),
+                        Optional.empty(),
+                        Optional.of(new GapSetting(
+                                Optional.empty(),
+                                Optional.of("Lens ring"),
+                                Optional.empty(),
+                                OptionalDouble.empty()))));
+        assertThat(told.instructions().get(0).action().words()).startsWith("Type the maker's gap on the plate");
+    }
 }
