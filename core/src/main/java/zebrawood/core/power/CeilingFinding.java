@@ -15,6 +15,8 @@ import java.util.OptionalDouble;
  * @param overdriven whether 100 % is over the ceiling by more than the tolerance
  * @param curve what it draws, rising, for the drawing
  * @param school what sets it
+ * @param nextCommandPct at which it can be read next on the way up; for a cap whose ceiling is not reached yet
+ * @param found what was there before anything was turned
  * @param tolerances what it was judged by
  */
 public record CeilingFinding(
@@ -26,7 +28,18 @@ public record CeilingFinding(
         Optional<Boolean> overdriven,
         List<CeilingReadings.Sample> curve,
         CeilingReadings.School school,
+        OptionalDouble nextCommandPct,
+        Optional<Found> found,
         Tolerances tolerances) {
+
+    /**
+     * What was there at a recheck.
+     *
+     * @param asFoundMa before anything was turned
+     * @param turnedMa by how much that differs from how it was left; absent where it is as it was, or not known
+     * @param sameTest whether the test was the same file as last time
+     */
+    public record Found(OptionalDouble asFoundMa, OptionalDouble turnedMa, Optional<Boolean> sameTest) {}
 
     /** The most that the tube's maker allows, and how near to the ceiling is right; mA. */
     public record Tolerances(double ratedMaximumMa, double toleranceMa) {}

@@ -15,6 +15,9 @@ import zebrawood.core.reading.Checks;
  * @param firmwareMaxS the largest power word of the controller, above 0, for what a cap is to be set to
  * @param toleranceMa how near to the ceiling is right, 0.5 where absent: a panel meter shows no less
  * @param school what sets the ceiling, a dial where absent
+ * @param figureFrom where the first figure comes from, the tube's maker where absent; one that is limited already is
+ *     not taken a share of again
+ * @param recheck what was there before anything was turned, and what was there last time
  */
 public record CeilingReadings(
         double ratedMaximumMa,
@@ -23,7 +26,9 @@ public record CeilingReadings(
         List<Sample> samples,
         OptionalDouble firmwareMaxS,
         OptionalDouble toleranceMa,
-        Optional<School> school) {
+        Optional<School> school,
+        Optional<From> figureFrom,
+        Optional<Recheck> recheck) {
 
     public static final double FRACTION = 0.7;
     public static final double TOLERANCE_MA = 0.5;
@@ -34,6 +39,52 @@ public record CeilingReadings(
         DIAL,
         /** there is none: software or the controller is capped */
         CAP
+    }
+
+    /** Where a figure of the most comes from. */
+    public enum From {
+        /** from the tube's data sheet: the working ceiling is a share of it */
+        TUBE_MAKER,
+        /** from the machine's maker, who has taken that share already */
+        MACHINE_MAKER,
+        /** a ceiling that was measured and sealed before: a share is in it already */
+        MEASURED
+    }
+
+    /**
+     * The same test as last time.
+     *
+     * @param asFoundMa at 100 %, before anything was turned, 0 or more
+     * @param leftMa at 100 % when it was left last time, above 0
+     * @param control where the control stands, as its scale says it
+     * @param testName name of the test's own file
+     * @param testSha256 of its bytes, 64 hexadecimal digits
+     * @param lastSha256 the same of last time's
+     * @param beamHours of the source, 0 or more
+     */
+    public record Recheck(
+            OptionalDouble asFoundMa,
+            OptionalDouble leftMa,
+            Optional<String> control,
+            Optional<String> testName,
+            Optional<String> testSha256,
+            Optional<String> lastSha256,
+            OptionalDouble beamHours) {
+        private static final String HASH = "[0-9a-f]{64}";
+
+        public Recheck {
+            new Checks()
+                    .atLeast("asFoundMa", asFoundMa, 0)
+                    .above("leftMa", leftMa, 0)
+                    .that(isHash(testSha256), "testSha256", "must be 64 hexadecimal digits")
+                    .that(isHash(lastSha256), "lastSha256", "must be 64 hexadecimal digits")
+                    .atLeast("beamHours", beamHours, 0)
+                    .done();
+        }
+
+        private static boolean isHash(Optional<String> text) {
+            return text == null || text.isEmpty() || text.get().matches(HASH);
+        }
     }
 
     /** A current at a command: 0 to 100 %, and 0 or more, mA. */
@@ -75,11 +126,22 @@ public record CeilingReadings(
                         "a cap needs readings at two different commands")
                 .above("firmwareMaxS", firmwareMaxS, 0)
                 .above("toleranceMa", toleranceMa, 0)
+                .that(
+                        figureFrom == null
+                                || !isLimited(figureFrom)
+                                || ceilingFraction == null
+                                || ceilingFraction.isEmpty(),
+                        "ceilingFraction",
+                        "is in the figure already: leave the share out")
                 .done();
     }
 
+    private static boolean isLimited(Optional<From> from) {
+        return from.isPresent() && from.get() != From.TUBE_MAKER;
+    }
+
     double ceiling() {
-        return ceilingMa.orElse(ceilingFraction.orElse(FRACTION) * ratedMaximumMa);
+        return ceilingMa.orElse(ceilingFraction.orElse(isLimited(figureFrom) ? 1 : FRACTION) * ratedMaximumMa);
     }
 
     School by() {

@@ -10,6 +10,7 @@ import java.util.OptionalDouble;
  * @param to the settings, complete
  * @param lineEnergyToJMm along a line then, one pass
  * @param pulseEnergyRatio energy of a pulse then, of that before; for pulsed sources
+ * @param pulseLengthRatio length of a pulse then, of that before
  * @param tolerances beyond which equal energy is not the same result
  */
 public record EnergyFinding(
@@ -18,6 +19,7 @@ public record EnergyFinding(
         Settings to,
         double lineEnergyToJMm,
         OptionalDouble pulseEnergyRatio,
+        OptionalDouble pulseLengthRatio,
         Tolerances tolerances) {
 
     /** W, mm/s, mm and passes. */

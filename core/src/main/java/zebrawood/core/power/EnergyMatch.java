@@ -89,12 +89,20 @@ public final class EnergyMatch implements Procedure<EnergyReadings, EnergyFindin
                 new EnergyFinding.Settings(power, speed, interval, passes),
                 power / speed,
                 pulse,
+                from.pulseNs().isPresent()
+                        ? OptionalDouble.of(
+                                to.pulseNs().getAsDouble() / from.pulseNs().getAsDouble())
+                        : OptionalDouble.empty(),
                 new EnergyFinding.Tolerances(LINE_FACTOR, PULSE_FACTOR));
         return new Outcome<>(finding, Verdict.NOTE, said(finding));
     }
 
     private static boolean beyond(double ratio, double factor) {
         return !Limits.atMost(Math.max(ratio, 1 / ratio), factor);
+    }
+
+    private static Amount marking(double mmS) {
+        return new Amount(Quantity.MARKING, mmS, mmS < 10 ? 2 : 1);
     }
 
     private static Amount watts(double w) {
@@ -120,14 +128,19 @@ public final class EnergyMatch implements Procedure<EnergyReadings, EnergyFindin
                         .byHand(Said.of("Metal marks by the pulse, not by the mean power. Keep the pulse length.")));
             }
         });
+        finding.pulseLengthRatio().ifPresent(length -> {
+            if (beyond(length, 1)) {
+                said.add(Instruction.of(
+                                "pulse", Said.of("Test anew: a pulse is {0} times as long.", Amount.plain(length, 2)))
+                        .byHand(Said.of("Another pulse length is another mark, whatever the energy.")));
+            }
+        });
         EnergyFinding.Settings to = finding.to();
         said.add(Instruction.of(
                         "settings",
                         Said.of(
                                 "Try {0} at {1}, lines every {2}.",
-                                watts(to.powerW()),
-                                new Amount(Quantity.RATE, to.speedMmS() * 60, 0),
-                                Amount.mm(to.intervalMm(), 3)))
+                                watts(to.powerW()), marking(to.speedMmS()), Amount.mm(to.intervalMm(), 3)))
                 .byHand(Said.of(
                         "Passes: {0}. The same {1} J on each mm². A small piece first.",
                         Amount.plain(to.passes(), 0), Amount.plain(finding.energyJMm2(), 3))));
@@ -145,7 +158,7 @@ public final class EnergyMatch implements Procedure<EnergyReadings, EnergyFindin
         EnergyFinding.Settings to = finding.to();
         evidence.add(new Evidence("on the area", Said.of("{0} J/mm²", Amount.plain(finding.energyJMm2(), 3))));
         evidence.add(new Evidence("power", Said.of("{0}", watts(to.powerW()))));
-        evidence.add(new Evidence("speed", Said.of("{0}", new Amount(Quantity.RATE, to.speedMmS() * 60, 0))));
+        evidence.add(new Evidence("speed", Said.of("{0}", marking(to.speedMmS()))));
         evidence.add(new Evidence("interval", Said.of("{0}", Amount.mm(to.intervalMm(), 3))));
         evidence.add(new Evidence("passes", Said.of("{0}", Amount.plain(to.passes(), 0))));
         evidence.add(new Evidence(

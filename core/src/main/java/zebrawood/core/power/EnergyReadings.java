@@ -13,9 +13,14 @@ import zebrawood.core.reading.Checks;
  */
 public record EnergyReadings(From from, To to) {
 
-    /** All of them: W, mm/s, mm, passes (1 where absent), kHz of a pulsed source. */
+    /** All of them: W, mm/s, mm, passes (1 where absent), kHz and ns of a pulsed source. */
     public record From(
-            double powerW, double speedMmS, double intervalMm, OptionalInt passes, OptionalDouble frequencyKHz) {
+            double powerW,
+            double speedMmS,
+            double intervalMm,
+            OptionalInt passes,
+            OptionalDouble frequencyKHz,
+            OptionalDouble pulseNs) {
         public From {
             new Checks()
                     .above("powerW", powerW, 0)
@@ -23,6 +28,7 @@ public record EnergyReadings(From from, To to) {
                     .above("intervalMm", intervalMm, 0)
                     .atLeast("passes", passes, 1)
                     .above("frequencyKHz", frequencyKHz, 0)
+                    .above("pulseNs", pulseNs, 0)
                     .done();
         }
     }
@@ -33,7 +39,8 @@ public record EnergyReadings(From from, To to) {
             OptionalDouble speedMmS,
             OptionalDouble intervalMm,
             OptionalInt passes,
-            OptionalDouble frequencyKHz) {
+            OptionalDouble frequencyKHz,
+            OptionalDouble pulseNs) {
         public To {
             new Checks()
                     .above("powerW", powerW, 0)
@@ -41,6 +48,7 @@ public record EnergyReadings(From from, To to) {
                     .above("intervalMm", intervalMm, 0)
                     .atLeast("passes", passes, 1)
                     .above("frequencyKHz", frequencyKHz, 0)
+                    .above("pulseNs", pulseNs, 0)
                     .done();
         }
 
@@ -56,9 +64,13 @@ public record EnergyReadings(From from, To to) {
         if (from != null && to != null) {
             boolean known = from.frequencyKHz().isPresent();
             boolean wanted = to.frequencyKHz().isPresent();
+            boolean knownPulse = from.pulseNs().isPresent();
+            boolean wantedPulse = to.pulseNs().isPresent();
             checks.that(to.given() == 2, "to", "needs exactly two of power, speed and interval: the third follows")
                     .that(known || !wanted, "from.frequencyKHz", "is known on the other side: give it here too")
-                    .that(wanted || !known, "to.frequencyKHz", "is known on the other side: give it here too");
+                    .that(wanted || !known, "to.frequencyKHz", "is known on the other side: give it here too")
+                    .that(knownPulse || !wantedPulse, "from.pulseNs", "is known on the other side: give it here too")
+                    .that(wantedPulse || !knownPulse, "to.pulseNs", "is known on the other side: give it here too");
         }
         checks.done();
     }

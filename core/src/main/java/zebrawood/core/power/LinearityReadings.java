@@ -12,9 +12,14 @@ import zebrawood.core.reading.Checks;
  * @param stepPct of the table, in shares of the maximum, 1 to 100; 10 where absent
  * @param tolerancePct how far from a straight line it may be, in shares of the maximum; 5 where absent
  * @param commandSense whether a larger command is more power, rising where absent
+ * @param with with what it was taken: each lens, frequency and pulse length has a curve of its own
  */
 public record LinearityReadings(
-        List<Sample> samples, OptionalDouble stepPct, OptionalDouble tolerancePct, Optional<Sense> commandSense) {
+        List<Sample> samples,
+        OptionalDouble stepPct,
+        OptionalDouble tolerancePct,
+        Optional<Sense> commandSense,
+        Optional<With> with) {
 
     public static final double STEP_PCT = 10;
     public static final double TOLERANCE_PCT = 5;
@@ -28,13 +33,40 @@ public record LinearityReadings(
         FALLING
     }
 
-    /** Power at a command: 0 to 100 %, and 0 W or more. */
-    public record Sample(double commandPct, double powerW) {
+    /**
+     * With what a curve was taken.
+     *
+     * @param lens as the shop calls it
+     * @param frequencyKHz of a pulsed source, above 0
+     * @param pulseNs its pulse length, above 0
+     */
+    public record With(Optional<String> lens, OptionalDouble frequencyKHz, OptionalDouble pulseNs) {
+        public With {
+            new Checks()
+                    .above("frequencyKHz", frequencyKHz, 0)
+                    .above("pulseNs", pulseNs, 0)
+                    .done();
+        }
+    }
+
+    /**
+     * Power at a command.
+     *
+     * @param commandPct 0 to 100 %
+     * @param powerW 0 or more
+     * @param halfWidthW half of its 95 % interval, above 0
+     */
+    public record Sample(double commandPct, double powerW, OptionalDouble halfWidthW) {
         public Sample {
             new Checks()
                     .within("commandPct", commandPct, 0, 100)
                     .atLeast("powerW", powerW, 0)
+                    .above("halfWidthW", halfWidthW, 0)
                     .done();
+        }
+
+        public Sample(double commandPct, double powerW) {
+            this(commandPct, powerW, OptionalDouble.empty());
         }
     }
 

@@ -2,9 +2,11 @@ package zebrawood.core.power;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.power.LinearityFinding.Row;
 import zebrawood.core.procedure.Card;
@@ -27,6 +29,12 @@ public final class PowerLinearity implements Procedure<LinearityReadings, Linear
 
     /** share of the maximum at which a source is taken to fire */
     private static final double FIRES = 0.01;
+    /** how narrowly it is to be known where it begins, % of command */
+    private static final double BEGINS_WITHIN_PCT = 4;
+    /** nearer readings are near enough, % of command */
+    private static final double APART_PCT = 6;
+    /** share of the maximum between two neighbours from which there may be a bend between them */
+    private static final double STEEP = 0.2;
     /** of one command */
     private static final double FULL_PCT = 100;
 
@@ -93,13 +101,26 @@ public final class PowerLinearity implements Procedure<LinearityReadings, Linear
                         : OptionalDouble.empty(),
                 error,
                 table,
+                fires(curve).stream().map(at -> turned(at, falls)).findFirst(),
+                next(curve).stream().map(at -> turned(at, falls)).findFirst(),
+                read.samples().stream().flatMapToDouble(sample -> sample.halfWidthW().stream()).max().stream()
+                        .map(half -> 100 * half / maximum)
+                        .findFirst(),
+                falls,
                 IntStream.range(0, curve.size())
                         .mapToObj(i -> new LinearityReadings.Sample(turned(curve.command(i), falls), curve.pooled(i)))
                         .toList(),
                 new LinearityFinding.Tolerances(tolerance));
-        return Limits.atMost(error, tolerance)
-                ? new Outcome<>(finding, Verdict.PASS, List.of(straight(finding)))
-                : new Outcome<>(finding, Verdict.ADJUST, List.of(byTable(finding)));
+        boolean straight = Limits.atMost(error, tolerance);
+        return new Outcome<>(
+                finding,
+                straight ? Verdict.PASS : Verdict.ADJUST,
+                Stream.of(
+                                straight ? straight(finding) : byTable(finding),
+                                lowest(finding),
+                                finding.nextCommandPct().isPresent() ? further(finding) : null)
+                        .filter(Objects::nonNull)
+                        .toList());
     }
 
     private static double turned(double commandPct, boolean falls) {
@@ -131,26 +152,71 @@ public final class PowerLinearity implements Procedure<LinearityReadings, Linear
         return new Amount(Quantity.POWER, w, w < 10 ? 2 : 1);
     }
 
+    /** Where it is seen to fire first. */
+    private static OptionalDouble fires(CommandCurve curve) {
+        return IntStream.range(0, curve.size())
+                .filter(i -> curve.pooled(i) > FIRES * curve.largest())
+                .mapToDouble(curve::command)
+                .findFirst();
+    }
+
+    /** Where the curve is told too roughly: where it begins, at its end, or between two readings far apart. */
+    private static OptionalDouble next(CommandCurve curve) {
+        if (!Limits.atLeast(curve.command(curve.last()), FULL_PCT)) {
+            return OptionalDouble.of(FULL_PCT);
+        }
+        double most = curve.largest();
+        if (curve.pooled(0) > FIRES * most && curve.command(0) > 0) {
+            return OptionalDouble.of(Math.floor(curve.command(0)) / 2);
+        }
+        for (int i = 1; i < curve.size(); i++) {
+            boolean begins = curve.pooled(i - 1) <= FIRES * most && curve.pooled(i) > FIRES * most;
+            double apart = curve.command(i) - curve.command(i - 1);
+            if (begins && apart > BEGINS_WITHIN_PCT
+                    || apart > APART_PCT && curve.pooled(i) - curve.pooled(i - 1) > STEEP * most) {
+                return OptionalDouble.of(Math.round(curve.command(i - 1) + curve.command(i)) / 2.0);
+            }
+        }
+        return OptionalDouble.empty();
+    }
+
+    private static Instruction lowest(LinearityFinding finding) {
+        double fires = finding.firesAtPct().orElseThrow();
+        Amount at = Amount.percent(fires, 1);
+        return Instruction.of(
+                        "job",
+                        Said.of(
+                                finding.falls()
+                                        ? "Keep the lowest power of every job at {0} or less: this scale runs backwards."
+                                        : "Keep the lowest power of every job at {0} or more.",
+                                finding.falls() ? at.most() : at.least()))
+                .byHand(
+                        Said.of(
+                                "There it was seen to fire; corners go out below it. Type that command into the sender's"
+                                        + " table as the one at which the source begins; the controller's own minimum stays 0."));
+    }
+
+    private static Instruction further(LinearityFinding finding) {
+        return Instruction.of(
+                        "reading",
+                        Said.of(
+                                "Measure at {0} too: there the curve is told too roughly.",
+                                Amount.percent(finding.nextCommandPct().getAsDouble(), 1)))
+                .byHand(Said.of("Type it as one row more: the table is worked out again."));
+    }
+
     private static Instruction straight(LinearityFinding finding) {
         return Instruction.of("command", Said.of("Command in percent as you do: it is nearly straight."))
                 .byHand(Said.of(
-                        "At most {0} off a straight line. 100 % are {1} at the work." + fires(finding),
-                        Amount.percent(finding.linearityErrorPct(), 1),
-                        watts(finding.maximumW())));
+                        "At most {0} off a straight line. 100 % are {1} at the work.",
+                        Amount.percent(finding.linearityErrorPct(), 1), watts(finding.maximumW())));
     }
 
     private static Instruction byTable(LinearityFinding finding) {
         return Instruction.of("command", Said.of("Command by the table, not by percent: it is not straight."))
                 .byHand(Said.of(
-                        "Up to {0} off a straight line. 100 % are {1} at the work." + fires(finding),
-                        Amount.percent(finding.linearityErrorPct(), 1),
-                        watts(finding.maximumW())));
-    }
-
-    private static String fires(LinearityFinding finding) {
-        return finding.thresholdPct().isPresent()
-                ? " A job's lowest power goes above the command at which it begins to fire."
-                : " It fires at the lowest command that was read: measure lower too.";
+                        "Up to {0} off a straight line. 100 % are {1} at the work.",
+                        Amount.percent(finding.linearityErrorPct(), 1), watts(finding.maximumW())));
     }
 
     @Override
@@ -165,6 +231,14 @@ public final class PowerLinearity implements Procedure<LinearityReadings, Linear
         finding.thresholdPct()
                 .ifPresent(at ->
                         evidence.add(new Evidence("begins to fire at", Said.of("{0}", Amount.percent(at, 1)))));
+        finding.firesAtPct()
+                .ifPresent(at -> evidence.add(new Evidence("seen to fire at", Said.of("{0}", Amount.percent(at, 1)))));
+        finding.halfWidthPct()
+                .ifPresent(half -> evidence.add(new Evidence(
+                        "watts known to",
+                        Said.of(
+                                "\u00b1 {0} of the most",
+                                Amount.percent(half, 1).least()))));
         evidence.add(
                 new Evidence("off a straight line", Said.of("{0}", Amount.percent(finding.linearityErrorPct(), 1))));
         return evidence;

@@ -6,7 +6,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import java.util.Set;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.power.TrendReadings.Point;
@@ -50,7 +49,8 @@ public final class PowerTrend implements Procedure<TrendReadings, TrendFinding> 
                             "Compare the power scales of sender and controller first: a mismatch looks like age."),
                     "A source falls over its hours. A straight line through many tests tells it from chance, and says when"
                             + " the floor is reached.",
-                    List.of("A replaced source begins a new life: leave out what was measured before.")));
+                    List.of(
+                            "A replaced source begins a new life: type when that was, and what came before is left out.")));
 
     @Override
     public Card card() {
@@ -73,15 +73,8 @@ public final class PowerTrend implements Procedure<TrendReadings, TrendFinding> 
     }
 
     @Override
-    public OptionalInt recheckDays(Plate plate) {
-        return OptionalInt.of(RECHECK_DAYS);
-    }
-
-    @Override
     public Outcome<TrendFinding> evaluate(TrendReadings read) {
-        List<Point> history = read.history().stream()
-                .sorted(Comparator.comparingDouble(Point::hours))
-                .toList();
+        List<Point> history = read.life();
         double[] slopes = slopes(history);
         double slope = median(slopes);
         double intercept = median(history.stream()
@@ -94,7 +87,7 @@ public final class PowerTrend implements Procedure<TrendReadings, TrendFinding> 
         double lastHours = history.get(history.size() - 1).hours();
         if (!(first > 0)) {
             TrendFinding finding =
-                    finding(slope, interval, OptionalDouble.empty(), OptionalDouble.empty(), history, intercept, floor);
+                    finding(slope, interval, OptionalDouble.empty(), OptionalDouble.empty(), read, intercept, floor);
             return new Outcome<>(
                     finding,
                     Verdict.UNCLEAR,
@@ -107,29 +100,83 @@ public final class PowerTrend implements Procedure<TrendReadings, TrendFinding> 
         OptionalDouble toFloor = slope >= 0
                 ? OptionalDouble.empty()
                 : OptionalDouble.of(Math.max(0, (first * floor / 100 - now) / slope));
-        TrendFinding finding = finding(slope, interval, OptionalDouble.of(nowPct), toFloor, history, intercept, floor);
+        TrendFinding finding = finding(slope, interval, OptionalDouble.of(nowPct), toFloor, read, intercept, floor);
         if (Limits.atLeast(nowPct, (100 + floor) / 2)) {
             return new Outcome<>(finding, Verdict.PASS, List.of(goesOn(finding)));
         }
+        if (read.scalesAgree().equals(Optional.of(false))) {
+            return new Outcome<>(finding, Verdict.UNCLEAR, List.of(scales(nowPct)));
+        }
+        if (read.by() == TrendReadings.MeasuredBy.GRID && !Limits.atLeast(nowPct, floor)) {
+            return new Outcome<>(finding, Verdict.UNCLEAR, List.of(meter(nowPct)));
+        }
         return Limits.atLeast(nowPct, floor)
-                ? new Outcome<>(
-                        finding,
-                        Verdict.ADJUST,
-                        List.of(Instruction.of(
-                                        "optics", Said.of("Clean the optics and look at the water, then test again."))
-                                .byHand(Said.of(
+                ? new Outcome<>(finding, Verdict.ADJUST, List.of(comesDown(finding, nowPct)))
+                : new Outcome<>(finding, Verdict.FAIL, List.of(worn(finding, nowPct)));
+    }
+
+    private static boolean isDirt(TrendFinding finding) {
+        return finding.wear().isPresent() && finding.wear().get().larger() == TrendFinding.Larger.DIRT;
+    }
+
+    private static Instruction scales(double nowPct) {
+        return Instruction.of("scales", Said.of("Set the power scales right first: they do not agree."))
+                .byHand(Said.of(
+                        "It has come down to {0}, and a mismatch of sender and controller looks just like that. See the"
+                                + " bench Controller, then do the test again.",
+                        Amount.percent(nowPct, 1)));
+    }
+
+    private static Instruction meter(double nowPct) {
+        return Instruction.of("meter", Said.of("Measure the power with a meter or a block of metal."))
+                .byHand(Said.of(
+                        "The cells score {0} of what they did. That tells that something changed, not how many watts are"
+                                + " left.",
+                        Amount.percent(nowPct, 0)));
+    }
+
+    private static Instruction comesDown(TrendFinding finding, double nowPct) {
+        if (finding.wear().isPresent() && finding.wear().get().larger() == TrendFinding.Larger.AGE) {
+            TrendFinding.Wear wear = finding.wear().get();
+            return Instruction.of("source", Said.of("Plan for another source: what is lost is mostly its age."))
+                    .byHand(Said.of(
+                            "It has come down to {0}. Cleaning would give back about {1}; the source has lost about {2}. Clean"
+                                    + " as usual, and repeat the same test.",
+                            Amount.percent(nowPct, 1),
+                            Amount.percent(wear.cleaningGivesPct(), 1).most(),
+                            Amount.percent(wear.sourceLostPct(), 1)));
+        }
+        return Instruction.of("optics", Said.of("Clean the optics and look at the water, then test again."))
+                .byHand(
+                        isDirt(finding)
+                                ? Said.of(
+                                        "It has come down to {0}, mostly by dirt. Cleaning should give back about {1}.",
+                                        Amount.percent(nowPct, 1),
+                                        Amount.percent(finding.wear().get().cleaningGivesPct(), 1)
+                                                .most())
+                                : Said.of(
                                         "It has come down to {0}. Dirt and warm water look like age; what stays after"
                                                 + " cleaning is the source.",
-                                        Amount.percent(nowPct, 1)))))
-                : new Outcome<>(
-                        finding,
-                        Verdict.FAIL,
-                        List.of(Instruction.of(
-                                        "source", Said.of("Replace the source, or work with what it still gives."))
-                                .byHand(Said.of(
-                                        "It has come down to {0}; {1} is the floor. Let the maker or a licensed person"
-                                                + " replace it; then a new history begins.",
-                                        Amount.percent(nowPct, 1), Amount.percent(floor, 0)))));
+                                        Amount.percent(nowPct, 1)));
+    }
+
+    private static Instruction worn(TrendFinding finding, double nowPct) {
+        Amount now = Amount.percent(nowPct, 1);
+        Amount floor = Amount.percent(finding.tolerances().floorPct(), 0);
+        return isDirt(finding)
+                ? Instruction.of(
+                                "optics",
+                                Said.of(
+                                        "Clean the optics and look at the water, test again, and only then judge the source."))
+                        .byHand(Said.of(
+                                "It has come down to {0}, mostly by dirt; {1} is the floor. If it stays below that, the source"
+                                        + " is worn out.",
+                                now, floor))
+                : Instruction.of("source", Said.of("Replace the source, or work with what it still gives."))
+                        .byHand(Said.of(
+                                "It has come down to {0}; {1} is the floor. Let the maker or a licensed person replace it; then"
+                                        + " a new history begins.",
+                                now, floor));
     }
 
     /** Ends of an interval, where there is one. */
@@ -140,9 +187,10 @@ public final class PowerTrend implements Procedure<TrendReadings, TrendFinding> 
             Interval interval,
             OptionalDouble nowPct,
             OptionalDouble toFloor,
-            List<Point> history,
+            TrendReadings read,
             double intercept,
             double floor) {
+        List<Point> history = read.life();
         return new TrendFinding(
                 100 * slope,
                 interval.low(),
@@ -155,6 +203,13 @@ public final class PowerTrend implements Procedure<TrendReadings, TrendFinding> 
                 toFloor,
                 history,
                 intercept,
+                Wear.of(history, read.events()),
+                read.history().stream()
+                        .filter(point -> point.hours() < history.get(0).hours())
+                        .sorted(Comparator.comparingDouble(Point::hours))
+                        .toList(),
+                read.events(),
+                read.by(),
                 new TrendFinding.Tolerances(floor));
     }
 
@@ -225,11 +280,24 @@ public final class PowerTrend implements Procedure<TrendReadings, TrendFinding> 
                                 Amount.plain(low, 2),
                                 Amount.plain(finding.slopeHigh().getAsDouble(), 2)))));
         finding.nowPct().ifPresent(now -> evidence.add(new Evidence("now", Said.of("{0}", Amount.percent(now, 1)))));
+        finding.wear().ifPresent(wear -> {
+            evidence.add(new Evidence("the source, in 100 h", rate(wear.age())));
+            evidence.add(new Evidence("dirt, in 100 h", rate(wear.dirt())));
+            evidence.add(new Evidence(
+                    "a cleaning gives back",
+                    Said.of("{0}", Amount.percent(wear.cleaningGivesPct(), 1).most())));
+        });
         finding.hoursToFloor()
                 .ifPresent(hours -> evidence.add(new Evidence(
                         "hours to the floor",
                         Said.of("{0}", Amount.plain(hours, 0).most()))));
         return evidence;
+    }
+
+    private static Said rate(TrendFinding.Rate rate) {
+        return Said.of(
+                "{0}, {1} to {2}",
+                Amount.percent(-rate.pct(), 2), Amount.percent(-rate.highPct(), 2), Amount.percent(-rate.lowPct(), 2));
     }
 
     @Override

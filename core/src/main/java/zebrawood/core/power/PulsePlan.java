@@ -159,7 +159,11 @@ public final class PulsePlan implements Procedure<PulseReadings, PulseFinding> {
                         "speed",
                         Said.of(
                                 "Go slower, {0} or less: the line is dotted.",
-                                new Amount(Quantity.RATE, 60 * finding.touchingSpeedMmS(), 0).most()))
+                                new Amount(
+                                                Quantity.MARKING,
+                                                finding.touchingSpeedMmS(),
+                                                finding.touchingSpeedMmS() < 10 ? 2 : 0)
+                                        .most()))
                 .byHand(Said.of(
                         "Or raise the frequency to {0} or more, if the source goes there: then a pulse has less energy. Type"
                                 + " it: it is worked out again.",

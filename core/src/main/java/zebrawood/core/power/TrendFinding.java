@@ -3,6 +3,7 @@ package zebrawood.core.power;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import zebrawood.core.reading.Checks;
 
 /**
  * How a source falls over its hours.
@@ -16,6 +17,10 @@ import java.util.OptionalDouble;
  *     fall
  * @param history in the order of the hours, for the drawing
  * @param intercept of the fitted line at 0 h
+ * @param wear dirt told from age; absent where nothing was cleaned, or there are too few readings
+ * @param before measured on a source that was replaced, in the order of the hours
+ * @param events what was done meanwhile
+ * @param measuredBy with what
  * @param tolerances what it was judged by
  */
 public record TrendFinding(
@@ -27,12 +32,51 @@ public record TrendFinding(
         OptionalDouble hoursToFloor,
         List<TrendReadings.Point> history,
         double intercept,
+        Optional<Wear> wear,
+        List<TrendReadings.Point> before,
+        List<TrendReadings.Event> events,
+        TrendReadings.MeasuredBy measuredBy,
         Tolerances tolerances) {
+
+    /** A loss in 100 h with its 95 % interval, % of what was there. */
+    public record Rate(double pct, double lowPct, double highPct) {}
+
+    /** What takes more. */
+    public enum Larger {
+        DIRT,
+        AGE,
+        /** their intervals do not tell */
+        UNCLEAR
+    }
+
+    /**
+     * Dirt told from age.
+     *
+     * @param age of the source
+     * @param dirt on the mean between cleanings
+     * @param larger which of both takes more in the same hours
+     * @param cleaningGivesPct what a cleaning would give back now
+     * @param sourceLostPct what the source has lost since the first test
+     * @param cleanedAtH cleanings that told something
+     */
+    public record Wear(
+            Rate age,
+            Rate dirt,
+            Larger larger,
+            double cleaningGivesPct,
+            double sourceLostPct,
+            List<Double> cleanedAtH) {
+        public Wear {
+            cleanedAtH = List.copyOf(cleanedAtH);
+        }
+    }
 
     /** Share of the first value at which it is worn out, %. */
     public record Tolerances(double floorPct) {}
 
     public TrendFinding {
         history = List.copyOf(history);
+        before = Checks.copy(before);
+        events = Checks.copy(events);
     }
 }

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.IntStream;
 import zebrawood.core.machine.Family;
@@ -30,8 +29,12 @@ public final class TubeCeiling implements Procedure<CeilingReadings, CeilingFind
 
     /** readings that end below this say nothing about 100 %, % */
     private static final double FAR_ENOUGH_PCT = 60;
-    /** half a year */
-    private static final int RECHECK_DAYS = 180;
+
+    private static final int RECHECK_DAYS = 90;
+    /** or so many beam hours, whichever comes first */
+    private static final double RECHECK_HOURS = 250;
+    /** share of a current by which it may differ from how it was left: half of a turn by 5 % */
+    private static final double TURNED = 0.025;
 
     private static final Card CARD = new Card(
             "tube-ceiling",
@@ -79,8 +82,13 @@ public final class TubeCeiling implements Procedure<CeilingReadings, CeilingFind
     }
 
     @Override
-    public OptionalInt recheckDays(Plate plate) {
-        return OptionalInt.of(RECHECK_DAYS);
+    public OptionalDouble recheckHours() {
+        return OptionalDouble.of(RECHECK_HOURS);
+    }
+
+    @Override
+    public OptionalDouble takenAtHours(CeilingReadings readings) {
+        return readings.recheck().map(CeilingReadings.Recheck::beamHours).orElse(OptionalDouble.empty());
     }
 
     @Override
@@ -89,14 +97,28 @@ public final class TubeCeiling implements Procedure<CeilingReadings, CeilingFind
                 .map(sample -> new CommandCurve.At(sample.commandPct(), sample.currentMa()))
                 .toList());
         CeilingFinding finding = finding(read, curve);
+        Judged judged = judged(read, curve, finding);
+        List<Instruction> all = new ArrayList<>(judged.first());
+        finding.found().ifPresent(found -> beside(found, read).forEach(all::add));
+        return new Outcome<>(finding, judged.verdict(), all);
+    }
+
+    /** How it stands now. */
+    private record Judged(Verdict verdict, List<Instruction> first) {
+        Judged(Verdict verdict, Instruction first) {
+            this(verdict, List.of(first));
+        }
+    }
+
+    private static Judged judged(CeilingReadings read, CommandCurve curve, CeilingFinding finding) {
         double rated = read.ratedMaximumMa();
         double most = Math.max(curve.largest(), finding.currentAt100Ma().orElse(0));
         if (!Limits.atMost(most, rated)) {
-            return new Outcome<>(finding, Verdict.FAIL, List.of(stop(finding, most)));
+            return new Judged(Verdict.FAIL, stop(finding, most));
         }
         boolean beginsOver = !Limits.atMost(curve.pooled(0), finding.ceilingMa());
         if (finding.currentAt100Ma().isEmpty() || read.by() == School.CAP && beginsOver) {
-            return new Outcome<>(finding, Verdict.UNCLEAR, List.of(more(read, curve, beginsOver)));
+            return new Judged(Verdict.UNCLEAR, more(read, curve, finding, beginsOver));
         }
         boolean right = read.by() == School.CAP
                 ? !finding.overdriven().orElseThrow()
@@ -104,9 +126,8 @@ public final class TubeCeiling implements Procedure<CeilingReadings, CeilingFind
                         Math.abs(finding.headroomMa().getAsDouble()),
                         finding.tolerances().toleranceMa());
         return right
-                ? new Outcome<>(finding, Verdict.PASS, List.of(leave(finding)))
-                : new Outcome<>(
-                        finding, Verdict.ADJUST, List.of(read.by() == School.CAP ? cap(finding) : dial(finding)));
+                ? new Judged(Verdict.PASS, leave(finding))
+                : new Judged(Verdict.ADJUST, read.by() == School.CAP ? cap(finding) : dial(finding));
     }
 
     private static CeilingFinding finding(CeilingReadings read, CommandCurve curve) {
@@ -133,7 +154,21 @@ public final class TubeCeiling implements Procedure<CeilingReadings, CeilingFind
                         .mapToObj(i -> new CeilingReadings.Sample(curve.command(i), curve.pooled(i)))
                         .toList(),
                 read.by(),
+                read.by() == School.CAP && command.isEmpty()
+                        ? SafeCommand.next(curve, ceiling, read.ratedMaximumMa(), tolerance)
+                        : OptionalDouble.empty(),
+                read.recheck().map(TubeCeiling::found),
                 new CeilingFinding.Tolerances(read.ratedMaximumMa(), tolerance));
+    }
+
+    private static CeilingFinding.Found found(CeilingReadings.Recheck recheck) {
+        boolean both = recheck.asFoundMa().isPresent() && recheck.leftMa().isPresent();
+        double left = recheck.leftMa().orElse(0);
+        double by = recheck.asFoundMa().orElse(0) - left;
+        return new CeilingFinding.Found(
+                recheck.asFoundMa(),
+                both && !Limits.atMost(Math.abs(by), TURNED * left) ? OptionalDouble.of(by) : OptionalDouble.empty(),
+                recheck.testSha256().flatMap(now -> recheck.lastSha256().map(now::equals)));
     }
 
     private static OptionalDouble at100(CommandCurve curve) {
@@ -175,7 +210,40 @@ public final class TubeCeiling implements Procedure<CeilingReadings, CeilingFind
                         ma(finding.ceilingMa()).most()));
     }
 
-    private static Instruction more(CeilingReadings read, CommandCurve curve, boolean beginsOver) {
+    /** What was found before anything was turned, as far as it asks for something. */
+    private static List<Instruction> beside(CeilingFinding.Found found, CeilingReadings read) {
+        List<Instruction> said = new ArrayList<>();
+        if (found.sameTest().equals(Optional.of(false))) {
+            said.add(Instruction.of(
+                            "test",
+                            Said.of("Burn the test that is kept with the last entry: this file is another one."))
+                    .byHand(Said.of(
+                            "Another test draws another current. Then type what was found, and what was left.")));
+        }
+        if (!Limits.atMost(found.asFoundMa().orElse(0), read.ratedMaximumMa())) {
+            said.add(Instruction.of(
+                            "tube",
+                            Said.of(
+                                    "Measure its power soon: as found the tube drew {0}, and {1} is the most that it bears.",
+                                    ma(found.asFoundMa().getAsDouble()),
+                                    ma(read.ratedMaximumMa()).most()))
+                    .byHand(Said.of("It may have aged by it. Compare with earlier tests on the bench Trend.")));
+        }
+        found.turnedMa()
+                .ifPresent(by -> said.add(Instruction.of(
+                                "control",
+                                Said.of(
+                                        "Ask who turned the control: it was left at {0} and found at {1}.",
+                                        ma(found.asFoundMa().getAsDouble() - by),
+                                        ma(found.asFoundMa().getAsDouble())))
+                        .byHand(Said.of(
+                                "Look at its seal. If that is whole, the meter, the supply or the tube is another one than last"
+                                        + " time."))));
+        return said;
+    }
+
+    private static Instruction more(
+            CeilingReadings read, CommandCurve curve, CeilingFinding finding, boolean beginsOver) {
         if (read.by() == School.CAP && beginsOver) {
             return Instruction.of(
                             "command",
@@ -184,11 +252,39 @@ public final class TubeCeiling implements Procedure<CeilingReadings, CeilingFind
                                     Amount.percent(curve.command(0), 1)))
                     .byHand(Said.of("Begin as low as the tube fires. Seconds, not minutes."));
         }
-        return Instruction.of("command", Said.of("Measure on, in small steps, up to 60 % or more, or at 100 %."))
-                .byHand(Said.of(
-                        "Stop where the meter shows {0}: the ceiling. What was read so far does not tell what 100 %"
-                                + " would draw.",
-                        ma(read.ceiling()).most()));
+        if (read.by() == School.DIAL) {
+            return Instruction.of(
+                            "dial",
+                            Said.of(
+                                    "Turn the control on the panel to its minimum, let the sender ask for 100 %, and turn"
+                                            + " it up until the meter shows {0}.",
+                                    ma(read.ceiling())))
+                    .byHand(Said.of(
+                            "Type what the meter shows then, with 100 %. What was read so far does not tell what 100 %"
+                                    + " draws. Seconds, not minutes."));
+        }
+        if (finding.commandAtCeilingPct().isPresent()) {
+            return cap(finding);
+        }
+        return finding.nextCommandPct().isPresent()
+                ? Instruction.of(
+                                "command",
+                                Said.of(
+                                        "Read the meter next at {0}.",
+                                        Amount.percent(finding.nextCommandPct().getAsDouble(), 1)
+                                                .most()))
+                        .byHand(Said.of(
+                                "Seconds, not minutes. Let go at once if the meter passes {0}. Type what it shows.",
+                                ma(read.ceiling()).most()))
+                : Instruction.of(
+                                "cap",
+                                Said.of(
+                                        "Let no job ask for more than {0}.",
+                                        Amount.percent(curve.command(curve.last()), 1)
+                                                .most()))
+                        .byHand(Said.of(
+                                "There the tube is as near to its ceiling as can be told. Set it as the most, then measure"
+                                        + " again with that as 100 %."));
     }
 
     private static Instruction leave(CeilingFinding finding) {

@@ -2,6 +2,7 @@ package zebrawood.core.procedure;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
@@ -35,6 +36,26 @@ public interface Procedure<R extends Record, F extends Record> {
     /** Days between checks that the plate asks for, where it does. */
     default OptionalInt recheckDays(Plate plate) {
         return OptionalInt.empty();
+    }
+
+    /** Beam hours after which it is due again, where days are not all that counts. */
+    default OptionalDouble recheckHours() {
+        return OptionalDouble.empty();
+    }
+
+    /** The beam hours at which these readings were taken, where they say it. */
+    default OptionalDouble takenAtHours(R readings) {
+        return OptionalDouble.empty();
+    }
+
+    /** Whether its findings tell how long the source has been on. */
+    default boolean tellsBeamTime() {
+        return false;
+    }
+
+    /** How long the source has been on, where it tells that. */
+    default Optional<BeamTime> beamTime(F finding) {
+        return Optional.empty();
     }
 
     /** @throws zebrawood.core.reading.ReadingException where the readings cannot be computed with */

@@ -9,6 +9,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.stream.Stream;
 import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
@@ -118,11 +119,14 @@ public final class Route {
         Card card = procedure.card();
         List<CountedReading> readings = history.of(card.id());
         Optional<CountedReading> last = readings.stream().findFirst();
-        Optional<LocalDate> due = readings.stream()
+        Optional<CountedReading> passed = readings.stream()
                 .filter(reading -> card.isAwaited() && reading.verdict().satisfies())
-                .findFirst()
-                .map(reading -> reading.day()
-                        .plusDays(procedure.recheckDays(history.plate()).orElse(card.recheckDays())));
+                .findFirst();
+        Optional<LocalDate> byDays = passed.map(reading ->
+                reading.day().plusDays(procedure.recheckDays(history.plate()).orElse(card.recheckDays())));
+        Optional<ByHours> byHours = passed.flatMap(reading -> ByHours.of(procedure, reading, history, procedures));
+        Optional<LocalDate> due = Stream.concat(byDays.stream(), byHours.flatMap(ByHours::day).stream())
+                .min(Comparator.naturalOrder());
         Optional<StopStatus.Needed> needed = needed(card, history, gate);
         Optional<CountedReading> proved = proved(procedure, history);
         Optional<Entry> change = last.flatMap(reading -> madeStaleBy(card, reading, history));
@@ -142,7 +146,10 @@ public final class Route {
                 note = ((Body.Happened) change.get().body()).change().words() + " "
                         + Days.brief(change.get().day(), today(now, zone));
             } else if (late) {
-                note = late(due.get(), now, zone);
+                note = late(due.get(), now, zone)
+                        + byHours.filter(hours -> hours.day().equals(due))
+                                .map(ByHours::words)
+                                .orElse("");
             } else if (verdict == Verdict.UNCLEAR && proved.isPresent()) {
                 note = "older figure";
             }
@@ -154,6 +161,7 @@ public final class Route {
                 last,
                 proved,
                 due,
+                byHours,
                 needed,
                 change);
     }

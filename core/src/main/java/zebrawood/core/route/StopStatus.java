@@ -17,6 +17,7 @@ import zebrawood.core.units.Said;
  * @param reading its newest reading that counts
  * @param proved the reading before it whose figure still stands, where the newest is unclear or a quick one
  * @param due the day on which it is due again, where it has passed
+ * @param byHours when it is due by the hours that the beam was on, where it goes by them
  * @param needed what has to come first, where it is shut
  * @param changed what happened since its newest reading that makes it stale, whatever its state is
  */
@@ -27,6 +28,7 @@ public record StopStatus(
         Optional<CountedReading> reading,
         Optional<CountedReading> proved,
         Optional<LocalDate> due,
+        Optional<ByHours> byHours,
         Optional<Needed> needed,
         Optional<Entry> changed) {
 

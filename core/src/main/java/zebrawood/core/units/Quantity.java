@@ -31,6 +31,10 @@ public enum Quantity {
     SECTION("mm²", "mm2", 1, "mm²", 1),
     MASS("kg", "kg", 1, "g", 0.001, "t", 1000, "lb", 0.45359237, "lbs", 0.45359237),
     DAYS("d", "d", 1, "day", 1, "days", 1, "week", 7, "weeks", 7),
+    /** how long a beam was on */
+    HOURS("h", "h", 1, "min", 1 / 60.0),
+    /** of a beam over the work */
+    MARKING("mm/s", "mm/s", 1, "mm/min", 1 / 60.0, "m/min", 1000 / 60.0, "m/s", 1000, "in/s", 25.4),
     MINUTES("min", "min", 1, "h", 60, "s", 1 / 60.0),
     SECONDS("s", "s", 1, "ms", 0.001, "min", 60),
     FREQUENCY("kHz", "khz", 1, "hz", 0.001, "mhz", 1000),

@@ -47,7 +47,9 @@ class PowerTest {
                         samples,
                         firmwareS,
                         OptionalDouble.empty(),
-                        Optional.of(school)));
+                        Optional.of(school),
+                        Optional.empty(),
+                        Optional.empty()));
     }
 
     @Test
@@ -100,7 +102,11 @@ class PowerTest {
             Collections.shuffle(samples, new Random(i));
             LinearityFinding found = new PowerLinearity()
                     .evaluate(new LinearityReadings(
-                            samples, OptionalDouble.of(12.5), OptionalDouble.empty(), Optional.empty()))
+                            samples,
+                            OptionalDouble.of(12.5),
+                            OptionalDouble.empty(),
+                            Optional.empty(),
+                            Optional.empty()))
                     .finding();
             assertThat(found.table()).hasSize(8);
             for (LinearityFinding.Row row : found.table()) {
@@ -122,12 +128,14 @@ class PowerTest {
             history.add(new TrendReadings.Point(100.0 * i, i == 4 ? 20 : 90 - 1.5 * i));
         }
         Collections.reverse(history);
-        TrendFinding found = new PowerTrend()
-                .evaluate(new TrendReadings(history, OptionalDouble.empty()))
-                .finding();
+        TrendFinding found = new PowerTrend().evaluate(trend(history)).finding();
         assertThat(found.slopePer100h()).isCloseTo(-1.5, within(1e-9));
         assertThat(found.changed()).contains(true);
         assertThat(found.hoursToFloor().orElseThrow()).isCloseTo(400, within(1e-6));
+    }
+
+    private static TrendReadings trend(List<TrendReadings.Point> history, TrendReadings.Event... events) {
+        return new TrendReadings(history, OptionalDouble.empty(), List.of(events), Optional.empty(), Optional.empty());
     }
 
     @Test
@@ -138,6 +146,7 @@ class PowerTest {
                     between(10, 800),
                     between(0.05, 0.3),
                     OptionalInt.of(1 + random.nextInt(3)),
+                    OptionalDouble.empty(),
                     OptionalDouble.empty());
             double power = between(1, 100);
             EnergyFinding.Settings there = match(from, OptionalDouble.of(power), OptionalDouble.empty(), 0.1);
@@ -147,6 +156,7 @@ class PowerTest {
                             there.speedMmS(),
                             there.intervalMm(),
                             OptionalInt.of(there.passes()),
+                            OptionalDouble.empty(),
                             OptionalDouble.empty()),
                     OptionalDouble.empty(),
                     OptionalDouble.of(from.speedMmS()),
@@ -165,6 +175,7 @@ class PowerTest {
                                 speed,
                                 OptionalDouble.of(intervalMm),
                                 OptionalInt.empty(),
+                                OptionalDouble.empty(),
                                 OptionalDouble.empty())))
                 .finding()
                 .to();
@@ -186,7 +197,7 @@ class PowerTest {
                 String target = told.instructions().get(0).target();
                 power = target.equals("power") ? said : power;
                 frequency = target.equals("frequency") ? said : frequency;
-                speed = target.equals("speed") ? said / 60 : speed;
+                speed = target.equals("speed") ? said : speed;
                 told = pulses(power, frequency, speed);
             }
         }
