@@ -18,6 +18,7 @@ public final class Bench {
         switch (word) {
             case "alignment" -> kept = Alignment.run(words);
             case "focus" -> kept = FocusCoverage.run() & LadderCoverage.run() & PictureWidths.run() & SoundSteps.run();
+            case "power" -> kept = PowerSources.run() & PowerHistories.run() & TableSpeed.run();
             case "levelling" -> kept = Levelling.run();
             case "solve" -> kept = HostileLines.run();
             case "bundle" -> kept = BundleTrip.run(words);
@@ -49,6 +50,7 @@ public final class Bench {
                         bench levelling   1,000 beds and heads: true after one pass, twists named
                         bench keystroke   the interface thread's work for a keystroke, and until the picture has changed
                         bench logbook     a shop of 500 machines and 5,000,000 entries (--entries N, --machines N, --keep DIR)
+                                                bench power       ceilings found, watts met, dirt told from age, blocks warmed, a table of settings converted
                         bench solve       hostile and plain worksheets: answers, memory, speed
                         bench trace       how many beams a thread traces through a pretend gantry in a second
                         bench visit       1,000 visits of up to 60 tasks: how near a plan comes to the bound, and how fast

@@ -1,5 +1,6 @@
 package zebrawood.core.power;
 
+import java.util.List;
 import java.util.OptionalDouble;
 import zebrawood.core.reading.Limits;
 
@@ -23,8 +24,20 @@ public final class SafeCommand {
 
     private static final double FLATTER_BY = 1.1;
     private static final double FINENESS = 10;
+    /** steps of the current over the ceiling that are longer than so many tolerances do not tell where it lies */
+    private static final double ROUGH = 4;
 
     private SafeCommand() {}
+
+    /** The command after the first reading: one reading makes no line yet. */
+    public static double first(CeilingReadings.Sample read, double ratedMa, double ceilingMa) {
+        return next(
+                        CommandCurve.of(List.of(new CommandCurve.At(read.commandPct(), read.currentMa()))),
+                        ceilingMa,
+                        ratedMa,
+                        CeilingReadings.TOLERANCE_MA)
+                .orElse(read.commandPct());
+    }
 
     /**
      * Rounded down to 0.1 %; empty where the ceiling is reached, or 100 %.
@@ -35,7 +48,10 @@ public final class SafeCommand {
         double command = curve.command(curve.last());
         double current = curve.largest();
         double goal = Math.min(ceilingMa + toleranceMa / 2, ratedMa - toleranceMa);
-        if (Limits.atLeast(command, 100) || Limits.atLeast(current, Math.min(ceilingMa, goal))) {
+        if (Limits.atLeast(current, Math.min(ceilingMa, goal))) {
+            return between(curve, ceilingMa, toleranceMa);
+        }
+        if (Limits.atLeast(command, 100)) {
             return OptionalDouble.empty();
         }
         double step = Limits.atMost(current, DRAWS * ratedMa)
@@ -43,6 +59,23 @@ public final class SafeCommand {
                 : (goal - current) / slope(curve, ceilingMa, ratedMa);
         double next = command + Math.max(2 / FINENESS, step);
         return OptionalDouble.of(Math.min(100, Math.floor(next * FINENESS + 1e-6) / FINENESS));
+    }
+
+    /** Where it was reached in too long a step to tell where: once more, between the two readings about it. */
+    private static OptionalDouble between(CommandCurve curve, double ceilingMa, double toleranceMa) {
+        for (int i = 1; i < curve.size(); i++) {
+            if (Limits.atLeast(curve.pooled(i), ceilingMa)) {
+                double command = CommandCurve.between(
+                        curve.command(i - 1), curve.pooled(i - 1), curve.command(i), curve.pooled(i), ceilingMa);
+                boolean rough = curve.pooled(i) - curve.pooled(i - 1) > ROUGH * toleranceMa
+                        && curve.command(i) - command > 1
+                        && command - curve.command(i - 1) > 1;
+                return rough
+                        ? OptionalDouble.of(Math.floor(command * FINENESS + 1e-6) / FINENESS)
+                        : OptionalDouble.empty();
+            }
+        }
+        return OptionalDouble.empty();
     }
 
     /** By how much the current may rise with 1 % of command from the last reading on, mA. */

@@ -127,7 +127,13 @@ public final class TubeCeiling implements Procedure<CeilingReadings, CeilingFind
                         finding.tolerances().toleranceMa());
         return right
                 ? new Judged(Verdict.PASS, leave(finding))
-                : new Judged(Verdict.ADJUST, read.by() == School.CAP ? cap(finding) : dial(finding));
+                : new Judged(
+                        Verdict.ADJUST,
+                        read.by() != School.CAP
+                                ? List.of(dial(finding))
+                                : finding.nextCommandPct().isPresent()
+                                        ? List.of(next(finding), cap(finding))
+                                        : List.of(cap(finding)));
     }
 
     private static CeilingFinding finding(CeilingReadings read, CommandCurve curve) {
@@ -154,7 +160,7 @@ public final class TubeCeiling implements Procedure<CeilingReadings, CeilingFind
                         .mapToObj(i -> new CeilingReadings.Sample(curve.command(i), curve.pooled(i)))
                         .toList(),
                 read.by(),
-                read.by() == School.CAP && command.isEmpty()
+                read.by() == School.CAP
                         ? SafeCommand.next(curve, ceiling, read.ratedMaximumMa(), tolerance)
                         : OptionalDouble.empty(),
                 read.recheck().map(TubeCeiling::found),
@@ -263,19 +269,11 @@ public final class TubeCeiling implements Procedure<CeilingReadings, CeilingFind
                             "Type what the meter shows then, with 100 %. What was read so far does not tell what 100 %"
                                     + " draws. Seconds, not minutes."));
         }
-        if (finding.commandAtCeilingPct().isPresent()) {
-            return cap(finding);
+        if (finding.nextCommandPct().isPresent()) {
+            return next(finding);
         }
-        return finding.nextCommandPct().isPresent()
-                ? Instruction.of(
-                                "command",
-                                Said.of(
-                                        "Read the meter next at {0}.",
-                                        Amount.percent(finding.nextCommandPct().getAsDouble(), 1)
-                                                .most()))
-                        .byHand(Said.of(
-                                "Seconds, not minutes. Let go at once if the meter passes {0}. Type what it shows.",
-                                ma(read.ceiling()).most()))
+        return finding.commandAtCeilingPct().isPresent()
+                ? cap(finding)
                 : Instruction.of(
                                 "cap",
                                 Said.of(
@@ -285,6 +283,18 @@ public final class TubeCeiling implements Procedure<CeilingReadings, CeilingFind
                         .byHand(Said.of(
                                 "There the tube is as near to its ceiling as can be told. Set it as the most, then measure"
                                         + " again with that as 100 %."));
+    }
+
+    private static Instruction next(CeilingFinding finding) {
+        return Instruction.of(
+                        "command",
+                        Said.of(
+                                "Read the meter next at {0}.",
+                                Amount.percent(finding.nextCommandPct().getAsDouble(), 1)
+                                        .most()))
+                .byHand(Said.of(
+                        "Seconds, not minutes. Let go at once if the meter passes {0}. Type what it shows.",
+                        ma(finding.tolerances().ratedMaximumMa()).most()));
     }
 
     private static Instruction leave(CeilingFinding finding) {

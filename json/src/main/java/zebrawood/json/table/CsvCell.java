@@ -16,9 +16,23 @@ public final class CsvCell {
 
     private CsvCell() {}
 
+    /** Nothing in it that could begin or divide anything: most cells, told without looking for patterns. */
+    private static boolean isPlain(String cell) {
+        for (int i = 0; i < cell.length(); i++) {
+            char each = cell.charAt(i);
+            boolean plain = each >= 'a' && each <= 'z' || each >= 'A' && each <= 'Z' || each >= '0' && each <= '9';
+            if (!plain && each != '.' && each != ' ' && each != ',' && each != '%' && each != ':') {
+                return false;
+            }
+        }
+        return true;
+    }
+
     /** A cell that a spreadsheet would run as a formula gets an apostrophe before it. */
     public static String harmless(String cell) {
-        if (NUMBER.matcher(cell).matches() || ZONE.matcher(cell).matches()) {
+        if (isPlain(cell)
+                || NUMBER.matcher(cell).matches()
+                || ZONE.matcher(cell).matches()) {
             return cell;
         }
         String within = RUN_AFTER_A_DIVIDER.matcher(cell).replaceAll("$1'");

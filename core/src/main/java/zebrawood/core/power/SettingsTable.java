@@ -1,0 +1,138 @@
+package zebrawood.core.power;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import zebrawood.core.units.Amount;
+
+/**
+ * A table of settings, turned from one machine's percent into another's through watts at the work. Power in the heads:
+ * {@code power %} is turned; {@code max power %} and {@code min power %} too; every other column stays as it is. What
+ * cannot be had is left empty, and the last column says why.
+ */
+public final class SettingsTable {
+
+    /** head of the column that says why a line cannot be had */
+    public static final String WHY = "not converted because";
+
+    private final List<Integer> powers;
+    private final int cells;
+    private final PowerCurve from;
+    private final PowerCurve to;
+
+    private SettingsTable(List<Integer> powers, int cells, PowerCurve from, PowerCurve to) {
+        this.powers = powers;
+        this.cells = cells;
+        this.from = from;
+        this.to = to;
+    }
+
+    /**
+     * A line turned.
+     *
+     * @param cells as many as there are heads, and why it cannot be had, empty where it can
+     */
+    public record Line(List<String> cells, String why) {
+        public Line {
+            cells = List.copyOf(cells);
+        }
+    }
+
+    /** Of a table with these heads; empty where none of them names a power in percent. */
+    public static Optional<SettingsTable> of(List<String> heads, PowerCurve from, PowerCurve to) {
+        List<Integer> powers = new ArrayList<>();
+        for (int i = 0; i < heads.size(); i++) {
+            String head = heads.get(i).toLowerCase(Locale.ROOT);
+            boolean percent = head.contains("%") || head.contains("percent") || head.contains("pct");
+            if (head.contains("power") && (percent || head.strip().equals("power"))) {
+                powers.add(i);
+            }
+        }
+        return powers.isEmpty() ? Optional.empty() : Optional.of(new SettingsTable(powers, heads.size(), from, to));
+    }
+
+    /** Turns a line; what is no number in a power's place, or cannot be had, is said. */
+    public Line turned(List<String> line) {
+        if (line.size() != cells) {
+            return refused(line, "it has " + line.size() + " cells, the heads are " + cells);
+        }
+        List<String> turned = new ArrayList<>(line);
+        for (int column : powers) {
+            String text = line.get(column);
+            OptionalDouble percent = number(text);
+            if (percent.isEmpty()) {
+                return refused(line, text.isEmpty() ? "no power is given" : "its power is no number");
+            }
+            double asked = percent.getAsDouble();
+            if (asked < 0 || asked > 100) {
+                return refused(line, "its power is outside 0 to 100 %");
+            }
+            OptionalDouble watts = from.wattsAt(asked);
+            if (watts.isEmpty()) {
+                return refused(line, "nothing was measured at " + text + " % on the machine it comes from");
+            }
+            if (watts.getAsDouble() <= 0) {
+                return refused(line, "at " + text + " % the machine it comes from does not fire");
+            }
+            OptionalDouble command = to.commandFor(watts.getAsDouble());
+            if (command.isEmpty()) {
+                return refused(line, cannot(watts.getAsDouble()));
+            }
+            turned.set(column, fixed(command.getAsDouble()));
+        }
+        turned.add("");
+        return new Line(turned, "");
+    }
+
+    private String cannot(double watts) {
+        return watts > to.maximumW()
+                ? fixed(watts) + " W is more than this machine has, " + fixed(Math.floor(to.maximumW() * 10) / 10)
+                        + " W: go slower by a factor of "
+                        + Amount.exact(Math.ceil(100 * watts / to.maximumW()) / 100)
+                        + " at 100 % and test anew"
+                : fixed(watts) + " W is less than was measured on this machine: measure lower";
+    }
+
+    private Line refused(List<String> line, String why) {
+        List<String> left = new ArrayList<>(line);
+        for (int column : powers) {
+            if (column < left.size()) {
+                left.set(column, "");
+            }
+        }
+        while (left.size() < cells) {
+            left.add("");
+        }
+        left.add(why);
+        return new Line(left, why);
+    }
+
+    /**
+     * A plain number with a point or a comma and at most a percent sign after it; nothing that could be read in two
+     * ways.
+     */
+    private static OptionalDouble number(String text) {
+        String digits =
+                text.endsWith("%") ? text.substring(0, text.length() - 1).strip() : text;
+        int points = 0;
+        int figures = 0;
+        for (int i = 0; i < digits.length(); i++) {
+            char each = digits.charAt(i);
+            boolean sign = i == 0 && each == '-';
+            points += each == '.' || each == ',' ? 1 : 0;
+            figures += each >= '0' && each <= '9' ? 1 : 0;
+            if (!sign && each != '.' && each != ',' && !(each >= '0' && each <= '9')) {
+                return OptionalDouble.empty();
+            }
+        }
+        return points > 1 || figures == 0 || figures > 12
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(Double.parseDouble(digits.replace(',', '.')));
+    }
+
+    private static String fixed(double value) {
+        return Amount.exact(Math.round(value * 10) / 10.0);
+    }
+}
