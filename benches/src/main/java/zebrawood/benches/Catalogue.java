@@ -55,6 +55,20 @@ import zebrawood.benches.mains.CircuitBench;
 import zebrawood.benches.mains.CircuitFigure;
 import zebrawood.benches.mirrors.MirrorsBench;
 import zebrawood.benches.mirrors.MirrorsFigure;
+import zebrawood.benches.power.BlockBench;
+import zebrawood.benches.power.BlockFigure;
+import zebrawood.benches.power.CeilingBench;
+import zebrawood.benches.power.CeilingFigure;
+import zebrawood.benches.power.EnergyBench;
+import zebrawood.benches.power.EnergyFigure;
+import zebrawood.benches.power.HoursBench;
+import zebrawood.benches.power.HoursFigure;
+import zebrawood.benches.power.PercentBench;
+import zebrawood.benches.power.PercentFigure;
+import zebrawood.benches.power.PulseBench;
+import zebrawood.benches.power.PulseFigure;
+import zebrawood.benches.power.TrendBench;
+import zebrawood.benches.power.TrendFigure;
 import zebrawood.benches.site.ClimateBench;
 import zebrawood.benches.site.ClimateChart;
 import zebrawood.benches.switching.OrderBench;
@@ -87,6 +101,8 @@ import zebrawood.core.mains.SiteCircuit;
 import zebrawood.core.mirrors.MirrorNearFar;
 import zebrawood.core.mirrors.MirrorPlan;
 import zebrawood.core.mirrors.MirrorResponse;
+import zebrawood.core.power.BeamHours;
+import zebrawood.core.power.BlockPower;
 import zebrawood.core.power.EnergyMatch;
 import zebrawood.core.power.PowerLinearity;
 import zebrawood.core.power.PowerTrend;
@@ -130,7 +146,14 @@ public final class Catalogue {
             new Stop<>(new BedNine(), NineBench.FIELDS, NineBench::new, new NineFigure()),
             new Stop<>(new ZPlan(), ZBench.FIELDS, ZBench::new, new ZFigure()),
             new Stop<>(new BelowSurface(), BelowBench.FIELDS, BelowBench::new, new BelowFigure()),
-            new Stop<>(new FocusRamp(), RampBench.FIELDS, RampBench::new, new RampFigures()));
+            new Stop<>(new FocusRamp(), RampBench.FIELDS, RampBench::new, new RampFigures()),
+            new Stop<>(new BeamHours(), HoursBench.FIELDS, HoursBench::new, new HoursFigure()),
+            new Stop<>(new TubeCeiling(), CeilingBench.FIELDS, CeilingBench::new, new CeilingFigure()),
+            new Stop<>(new BlockPower(), BlockBench.FIELDS, BlockBench::new, new BlockFigure()),
+            new Stop<>(new PowerLinearity(), PercentBench.FIELDS, PercentBench::new, new PercentFigure()),
+            new Stop<>(new PowerTrend(), TrendBench.FIELDS, TrendBench::new, new TrendFigure()),
+            new Stop<>(new EnergyMatch(), EnergyBench.FIELDS, EnergyBench::new, new EnergyFigure()),
+            new Stop<>(new PulsePlan(), PulseBench.FIELDS, PulseBench::new, new PulseFigure()));
 
     private Catalogue() {}
 
@@ -143,18 +166,11 @@ public final class Catalogue {
     }
 
     /**
-     * What {@code solve} answers: every stop's procedure, what a person can check a plan of the mirrors by, and what is
-     * said of power; these are no stops of their own.
+     * What {@code solve} answers: every stop's procedure, and what a person can check a plan of the mirrors by, which
+     * are no stops of their own.
      */
     public static List<Procedure<?, ?>> solved() {
-        List<Procedure<?, ?>> others = List.of(
-                new MirrorNearFar(),
-                new MirrorResponse(),
-                new TubeCeiling(),
-                new PowerLinearity(),
-                new PowerTrend(),
-                new EnergyMatch(),
-                new PulsePlan());
+        List<Procedure<?, ?>> others = List.of(new MirrorNearFar(), new MirrorResponse());
         return Stream.concat(procedures().stream(), others.stream()).toList();
     }
 

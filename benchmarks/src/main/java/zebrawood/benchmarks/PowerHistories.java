@@ -6,7 +6,9 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.SplittableRandom;
-import zebrawood.core.power.Calorimeter;
+import zebrawood.core.power.BlockFinding;
+import zebrawood.core.power.BlockPower;
+import zebrawood.core.power.BlockReadings;
 import zebrawood.core.power.PowerTrend;
 import zebrawood.core.power.TrendFinding;
 import zebrawood.core.power.TrendReadings;
@@ -43,7 +45,14 @@ final class PowerHistories {
             Made made = history(hours, age, dirt, 4 + random.nextInt(9), random);
             Optional<TrendFinding.Wear> wear = new PowerTrend()
                     .evaluate(new TrendReadings(
-                            made.tests(), OptionalDouble.empty(), made.cleaned(), Optional.empty(), Optional.empty()))
+                            made.tests(),
+                            OptionalDouble.empty(),
+                            made.cleaned(),
+                            List.of(),
+                            List.of(),
+                            List.of(),
+                            Optional.empty(),
+                            Optional.empty()))
                     .finding()
                     .wear();
             if (wear.isEmpty()) {
@@ -79,21 +88,21 @@ final class PowerHistories {
     }
 
     /** Tests with what was done, and how fast dirt truly grew on the mean. */
-    private record Made(List<TrendReadings.Point> tests, List<TrendReadings.Event> cleaned, double dirt) {}
+    private record Made(List<TrendReadings.Point> tests, List<Double> cleaned, double dirt) {}
 
     /** A test every month, and one before and one after each cleaning; no two stretches get dirty alike. */
     private static Made history(double hours, double age, double dirt, int cleanings, SplittableRandom random) {
         PretendSource source = PretendSource.found(random);
         double full = source.powerW(60, 0, 0);
         List<TrendReadings.Point> tests = new ArrayList<>();
-        List<TrendReadings.Event> events = new ArrayList<>();
+        List<Double> events = new ArrayList<>();
         double from = 0;
         double dirtiness = 0;
         for (int c = 0; c <= cleanings; c++) {
             double to = c == cleanings ? hours : hours * (c + 0.6 + 0.8 * random.nextDouble()) / (cleanings + 1);
             double rate = dirt * (0.6 + 0.8 * random.nextDouble());
             dirtiness += rate * (to - from) / hours;
-            events.add(new TrendReadings.Event(from, TrendReadings.What.CLEANED));
+            events.add(from);
             double month = hours / 24;
             List<Double> at = new ArrayList<>(List.of(from));
             for (double h = from + month; h < to - month / 3; h += month) {
@@ -118,15 +127,24 @@ final class PowerHistories {
             PretendBlock block = PretendBlock.some(random);
             double power = 10 + 90 * random.nextDouble();
             double on = 10 + 30 * random.nextDouble();
-            List<Calorimeter.Temperature> read =
+            List<BlockReadings.Temperature> read =
                     block.warmed(power, on, 18 + random.nextInt(18), 15, 0.1, random).stream()
-                            .map(each -> new Calorimeter.Temperature(each.atS(), each.celsius()))
+                            .map(each -> new BlockReadings.Temperature(each.atS(), each.celsius()))
                             .toList();
-            Optional<Calorimeter.Watts> watts =
-                    Calorimeter.of(new Calorimeter.Run(block.massG(), block.heatJGK(), on, 100, 0, read));
-            if (watts.isPresent()) {
-                double half = watts.get().halfWidthW();
-                held += Math.abs(watts.get().powerW() - power) <= half ? 1 : 0;
+            BlockFinding found = new BlockPower()
+                    .evaluate(new BlockReadings(
+                            block.massG() / 1000,
+                            Optional.empty(),
+                            OptionalDouble.of(block.heatJGK()),
+                            on,
+                            OptionalDouble.empty(),
+                            OptionalDouble.of(0),
+                            read,
+                            OptionalDouble.empty()))
+                    .finding();
+            if (found.powerW().isPresent()) {
+                double half = found.halfWidthW().getAsDouble();
+                held += Math.abs(found.powerW().getAsDouble() - power) <= half ? 1 : 0;
                 widest = Math.max(widest, 100 * half / power);
                 sum += 100 * half / power;
             }

@@ -1,9 +1,7 @@
 package zebrawood.core.power;
 
 import java.util.Arrays;
-import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import org.hipparchus.analysis.UnivariateFunction;
 import org.hipparchus.optim.MaxEval;
 import org.hipparchus.optim.nonlinear.scalar.GoalType;
@@ -12,7 +10,6 @@ import org.hipparchus.optim.univariate.SearchInterval;
 import org.hipparchus.optim.univariate.UnivariateObjectiveFunction;
 import zebrawood.core.fit.LinearFit;
 import zebrawood.core.fit.Quantile;
-import zebrawood.core.reading.Checks;
 
 /**
  * Watts from how much a block of metal warms up. The block takes heat in while the beam is on and loses it to the air
@@ -20,7 +17,7 @@ import zebrawood.core.reading.Checks;
  * are fitted to all readings by least squares. The interval is Student's t from the scatter of the readings, joined in
  * squares with what mass, heat capacity, time and the share taken in are not known by.
  */
-public final class Calorimeter {
+final class Calorimeter {
 
     private static final double SURE = 0.975;
     /** rates of cooling that are looked through, 1/s: from a thermos to a foil */
@@ -29,60 +26,8 @@ public final class Calorimeter {
     private static final double FASTEST = 0.05;
     private static final int LOOKS = 60;
     private static final int EVALUATIONS = 200;
-    private static final int LEAST = 6;
 
     private Calorimeter() {}
-
-    /**
-     * A run.
-     *
-     * @param massG of the block, above 0
-     * @param heatJGK its heat capacity, J/(g K), above 0: aluminium 0.897, copper 0.385, steel 0.49
-     * @param onS how long the beam was on, from 0 s, above 0
-     * @param takenInPct share of the beam that the block takes in, above 0 to 100
-     * @param knownToPct half of the 95 % interval of mass, heat capacity and share together, 0 or more
-     * @param temperatures at least six: before, and many after, once the block is warm through
-     */
-    public record Run(
-            double massG,
-            double heatJGK,
-            double onS,
-            double takenInPct,
-            double knownToPct,
-            List<Temperature> temperatures) {
-        public Run {
-            temperatures = Checks.copy(temperatures);
-            List<Temperature> given = temperatures;
-            double on = onS;
-            new Checks()
-                    .above("massG", massG, 0)
-                    .above("heatJGK", heatJGK, 0)
-                    .above("onS", onS, 0)
-                    .above("takenInPct", takenInPct, 0)
-                    .within("takenInPct", takenInPct, 0, 100)
-                    .atLeast("knownToPct", knownToPct, 0)
-                    .entries("temperatures", temperatures, LEAST)
-                    .enough(
-                            given.stream().anyMatch(each -> each.atS() <= 0),
-                            "temperatures",
-                            "one must be read before the beam is on, at 0 s")
-                    .enough(
-                            given.stream().filter(each -> each.atS() >= on).count() >= 4,
-                            "temperatures",
-                            "four or more must be read after the beam is off")
-                    .done();
-        }
-    }
-
-    /** A reading, °C, so many seconds after the beam came on; below 0 before. */
-    public record Temperature(double atS, double celsius) {
-        public Temperature {
-            new Checks()
-                    .finite("atS", OptionalDouble.of(atS))
-                    .within("celsius", celsius, -50, 1000)
-                    .done();
-        }
-    }
 
     /**
      * What came of it.
@@ -93,14 +38,14 @@ public final class Calorimeter {
      * @param coolsPerS rate of cooling
      * @param riseC how much it would have warmed up without any loss
      */
-    public record Watts(double powerW, double halfWidthW, double airC, double coolsPerS, double riseC) {
+    record Watts(double powerW, double halfWidthW, double airC, double coolsPerS, double riseC) {
         /** The temperature that was fitted, so many seconds after the beam came on. */
-        public double celsius(double atS, Run run) {
+        double celsius(double atS, BlockReadings run) {
             return airC
                     + powerW
-                            * run.takenInPct()
+                            * run.taken()
                             / 100
-                            / (run.massG() * run.heatJGK())
+                            / (1000 * run.massKg() * run.heat())
                             * warmed(atS, run.onS(), coolsPerS);
         }
     }
@@ -112,7 +57,7 @@ public final class Calorimeter {
     }
 
     /** What it tells; empty where the readings show no warming that can be fitted. */
-    public static Optional<Watts> of(Run run) {
+    static Optional<Watts> of(BlockReadings run) {
         UnivariateFunction misfit = log -> fit(run, Math.exp(log))
                 .map(fit -> fit.variance() * fit.degreesOfFreedom())
                 .orElse(Double.MAX_VALUE);
@@ -141,7 +86,7 @@ public final class Calorimeter {
     }
 
     /** Air and warming per second, where the rate of cooling is known. */
-    private static Optional<LinearFit> fit(Run run, double rate) {
+    private static Optional<LinearFit> fit(BlockReadings run, double rate) {
         int many = run.temperatures().size();
         double[][] rows = new double[many][];
         for (int i = 0; i < many; i++) {
@@ -150,8 +95,10 @@ public final class Calorimeter {
         return LinearFit.of(rows, celsius(run), ones(many));
     }
 
-    private static double[] celsius(Run run) {
-        return run.temperatures().stream().mapToDouble(Temperature::celsius).toArray();
+    private static double[] celsius(BlockReadings run) {
+        return run.temperatures().stream()
+                .mapToDouble(BlockReadings.Temperature::celsius)
+                .toArray();
     }
 
     private static double[] ones(int many) {
@@ -161,28 +108,28 @@ public final class Calorimeter {
     }
 
     /** With the rate of cooling as a third column, what the power is not known by because of it. */
-    private static Optional<Watts> told(Run run, double rate, LinearFit fit) {
+    private static Optional<Watts> told(BlockReadings run, double rate, LinearFit fit) {
         int many = run.temperatures().size();
         double perSecond = fit.coefficient(1);
         double step = Math.max(1e-9, rate * 1e-4);
         double[][] rows = new double[many][];
         double[] left = new double[many];
         for (int i = 0; i < many; i++) {
-            Temperature each = run.temperatures().get(i);
+            BlockReadings.Temperature each = run.temperatures().get(i);
             double warmed = warmed(each.atS(), run.onS(), rate);
             // scaled to about 1: rates are thousandths
             double byRate = perSecond * (warmed(each.atS(), run.onS(), rate + step) - warmed) / step * 1e-3;
             rows[i] = new double[] {1, warmed, byRate};
             left[i] = each.celsius() - fit.coefficient(0) - perSecond * warmed;
         }
-        double heat = run.massG() * run.heatJGK() / (run.takenInPct() / 100);
+        double heat = 1000 * run.massKg() * run.heat() / (run.taken() / 100);
         return LinearFit.of(rows, left, ones(many)).map(near -> {
             double scatter = Quantile.t(SURE, near.degreesOfFreedom())
                     * Math.sqrt(near.covariance(near.variance()).getEntry(1, 1));
             double power = perSecond * heat;
             return new Watts(
                     power,
-                    Math.hypot(scatter * heat, power * run.knownToPct() / 100),
+                    Math.hypot(scatter * heat, power * run.known() / 100),
                     fit.coefficient(0),
                     rate,
                     perSecond * run.onS());

@@ -74,6 +74,13 @@ public record TrendFinding(
     /** Share of the first value at which it is worn out, %. */
     public record Tolerances(double floorPct) {}
 
+    /** Days from the last test until the floor is reached, at so many beam hours a day; empty where it is not. */
+    public OptionalDouble daysToFloor(double perDayH) {
+        return hoursToFloor.isPresent() && perDayH > 0
+                ? OptionalDouble.of(hoursToFloor.getAsDouble() / perDayH)
+                : OptionalDouble.empty();
+    }
+
     public TrendFinding {
         history = List.copyOf(history);
         before = Checks.copy(before);

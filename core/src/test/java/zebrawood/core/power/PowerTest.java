@@ -134,8 +134,16 @@ class PowerTest {
         assertThat(found.hoursToFloor().orElseThrow()).isCloseTo(400, within(1e-6));
     }
 
-    private static TrendReadings trend(List<TrendReadings.Point> history, TrendReadings.Event... events) {
-        return new TrendReadings(history, OptionalDouble.empty(), List.of(events), Optional.empty(), Optional.empty());
+    private static TrendReadings trend(List<TrendReadings.Point> history, Double... cleanedAtH) {
+        return new TrendReadings(
+                history,
+                OptionalDouble.empty(),
+                List.of(cleanedAtH),
+                List.of(),
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                Optional.empty());
     }
 
     @Test

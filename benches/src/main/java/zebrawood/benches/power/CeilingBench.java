@@ -1,0 +1,279 @@
+package zebrawood.benches.power;
+
+import java.io.File;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.security.DigestInputStream;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.ArrayList;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import javafx.scene.Node;
+import javafx.scene.layout.VBox;
+import zebrawood.core.entry.Body;
+import zebrawood.core.entry.NewAttachment;
+import zebrawood.core.machine.Plate;
+import zebrawood.core.power.BeamHoursFinding;
+import zebrawood.core.power.CeilingFinding;
+import zebrawood.core.power.CeilingReadings;
+import zebrawood.core.power.SafeCommand;
+import zebrawood.core.units.Amount;
+import zebrawood.core.units.Quantity;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.kit.bench.BenchPlace;
+import zebrawood.kit.bench.FormBench;
+import zebrawood.kit.bench.FromFile;
+import zebrawood.kit.bench.Practising;
+import zebrawood.kit.bench.Showing;
+import zebrawood.kit.figure.Figure;
+import zebrawood.kit.form.Choice;
+import zebrawood.kit.form.Field;
+import zebrawood.kit.form.FieldList;
+import zebrawood.kit.form.Worksheet;
+import zebrawood.kit.view.Slip;
+
+/** The meter of a tube, how far it may go, and what seals it there. */
+public final class CeilingBench extends FormBench<CeilingReadings, CeilingFinding> {
+
+    static final int MOST_READINGS = 12;
+    static final String SCHOOL = "school";
+    static final String CAP = "cap";
+    static final String RATED = "ratedMaximumMa";
+    private static final String METER = "meter";
+    private static final String NO_METER = "none";
+    private static final String FIRMWARE = "firmwareMaxS";
+
+    public static final FieldList FIELDS = FieldList.of(
+                    Field.oneOf(
+                            SCHOOL,
+                            "sealed by",
+                            List.of(new Choice("dial", "control on the panel"), new Choice(CAP, "cap in software"))),
+                    Field.oneOf(
+                                    METER,
+                                    "current meter",
+                                    List.of(new Choice("", "there is one"), new Choice(NO_METER, "there is none")))
+                            .own(),
+                    Field.oneOf(
+                            "figureFrom",
+                            "most is from",
+                            List.of(
+                                    new Choice("tube-maker", "the tube's maker"),
+                                    new Choice("machine-maker", "machine's maker"),
+                                    new Choice("measured", "measured, sealed"))),
+                    Field.amount(RATED, "most allowed", Quantity.CURRENT).needed(),
+                    Field.amount("ceilingMa", "work at most at", Quantity.CURRENT)
+                            .empty("70 % of it"),
+                    Field.amount(FIRMWARE, "S of 100 %", Quantity.PLAIN).empty("for a cap"),
+                    Field.amount("recheck.asFoundMa", "as found, 100 %", Quantity.CURRENT)
+                            .empty("at a recheck")
+                            .anew(),
+                    Field.words("recheck.control", "control stands").anew())
+            .rows(
+                    "samples",
+                    MOST_READINGS,
+                    Field.amount("commandPct", "command", Quantity.SHARE).anew(),
+                    Field.amount("currentMa", "current", Quantity.CURRENT).anew());
+
+    /** The test's own file. */
+    private record Test(NewAttachment file, String name, String sha256) {}
+
+    private final Practising practice;
+    private Optional<Test> test = Optional.empty();
+
+    public CeilingBench(BenchPlace place) {
+        super(
+                place,
+                FIELDS,
+                "the meter of the tube to scale; beside it every reading over its command",
+                place.plate()
+                        .source()
+                        .map(Plate.Source::ratedCurrentMa)
+                        .filter(OptionalDouble::isPresent)
+                        .map(rated -> Map.of(RATED, new Amount(Quantity.CURRENT, rated.getAsDouble(), 1)))
+                        .orElse(Map.of()));
+        practice = new Practising(place);
+    }
+
+    private boolean noMeter() {
+        return text(METER).equals(NO_METER);
+    }
+
+    private boolean isCap() {
+        return text(SCHOOL).equals(CAP);
+    }
+
+    /** The newest time that it was left in order. */
+    private Optional<Body.Measured> last() {
+        return place().earlier().stream()
+                .map(entry -> (Body.Measured) entry.body())
+                .filter(measured -> measured.verdict().satisfies())
+                .findFirst();
+    }
+
+    @Override
+    public void assemble(Worksheet sheet) {
+        super.assemble(sheet);
+        place().found("beam-hours", BeamHoursFinding.class)
+                .ifPresent(counted -> sheet.number("recheck.beamHours", counted.hours()));
+        last().ifPresent(left -> {
+            CeilingFinding found = (CeilingFinding) left.finding();
+            if (found.school() == CeilingReadings.School.DIAL && !isCap()) {
+                found.currentAt100Ma().ifPresent(ma -> sheet.number("recheck.leftMa", ma));
+            }
+            ((CeilingReadings) left.readings())
+                    .recheck()
+                    .flatMap(CeilingReadings.Recheck::testSha256)
+                    .ifPresent(hash -> sheet.word("recheck.lastSha256", hash));
+        });
+        test.ifPresent(kept -> {
+            sheet.word("recheck.testName", kept.name());
+            sheet.word("recheck.testSha256", kept.sha256());
+        });
+        if (noMeter()) {
+            sheet.lacks("a current meter");
+        } else if (form().filledRows().isEmpty()) {
+            sheet.lacks("readings");
+        }
+    }
+
+    @Override
+    protected String head(Showing<CeilingReadings, CeilingFinding> now, UnitChoice units) {
+        if (noMeter()) {
+            return "Without a current meter nobody knows the ceiling: percent does not tell it";
+        }
+        return practice.head(now.finding()
+                .map(found -> found.currentAt100Ma().stream()
+                                .mapToObj(ma -> "At 100 % the tube draws " + CeilingFigure.ma(ma, units))
+                                .findFirst()
+                                .orElse("What 100 % draws is not known yet")
+                        + "; its ceiling is " + CeilingFigure.ma(found.ceilingMa(), units))
+                .orElse("How far the tube may go"));
+    }
+
+    @Override
+    protected Figure figure(Showing<CeilingReadings, CeilingFinding> now, UnitChoice units) {
+        Worksheet sheet = Worksheet.of(place().draft());
+        double rated = sheet.aside(RATED, Quantity.CURRENT)
+                .orElse(place().plate()
+                        .source()
+                        .map(Plate.Source::ratedCurrentMa)
+                        .orElse(OptionalDouble.empty())
+                        .orElse(30));
+        return noMeter() ? CeilingFigure.without(rated) : CeilingFigure.of(now.finding(), rated, units);
+    }
+
+    @Override
+    public List<Node> tickets(Showing<CeilingReadings, CeilingFinding> now) {
+        List<Node> tickets = new ArrayList<>();
+        if (noMeter()) {
+            tickets.add(
+                    Slip.quiet(
+                            "Have a meter for the tube's current (0 to 50 mA) fitted by a licensed person: there is high"
+                                    + " voltage, also with the power off. Until then keep the power as low as the job lets you."));
+        }
+        now.finding()
+                .flatMap(CeilingFinding::found)
+                .flatMap(CeilingFinding.Found::sameTest)
+                .filter(same -> same)
+                .ifPresent(same -> tickets.add(Slip.quiet("The test is the same file as last time.")));
+        return tickets;
+    }
+
+    @Override
+    public String footnote() {
+        return "Due again by days or by beam hours, whichever comes first";
+    }
+
+    @Override
+    public boolean takesFiles() {
+        return true;
+    }
+
+    /** The test's own file: its hash tells whether the next recheck burns the same. */
+    @Override
+    public Optional<String> take(File file) {
+        try (InputStream in = Files.newInputStream(file.toPath())) {
+            MessageDigest digest = MessageDigest.getInstance("SHA-256");
+            new DigestInputStream(in, digest).transferTo(OutputStream.nullOutputStream());
+            test = Optional.of(new Test(
+                    new NewAttachment(file.getName(), () -> Files.newInputStream(file.toPath())),
+                    file.getName(),
+                    HexFormat.of().formatHex(digest.digest())));
+        } catch (IOException e) {
+            return Optional.of("that file cannot be read");
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
+        place().draft().type("testFile", file.getName(), place().units());
+        place().workplace()
+                .tell("The test goes along with the entry, and its hash: at the next recheck it is compared.");
+        return Optional.empty();
+    }
+
+    @Override
+    public List<NewAttachment> attachments() {
+        return test.map(kept -> List.of(kept.file())).orElse(List.of());
+    }
+
+    @Override
+    public Optional<String> notForTheRecord() {
+        return practice.notForTheRecord();
+    }
+
+    @Override
+    public Optional<Node> otherSchool(Showing<CeilingReadings, CeilingFinding> now) {
+        if (!now.measuring()) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                practice.isOn()
+                        ? practice.shown("a pretend tube")
+                        : new VBox(
+                                FromFile.link(
+                                        place().workplace(),
+                                        "test-file",
+                                        "Keep the test's own file",
+                                        "The job that is burned for the test: it goes along with the entry, and the next recheck"
+                                                + " is told whether it is the same.",
+                                        this::take),
+                                Practising.offer("a pretend tube", () -> CeilingPractice.begin(practice))));
+    }
+
+    @Override
+    public List<Node> steps(Showing<CeilingReadings, CeilingFinding> now) {
+        if (!practice.isOn() || !now.measuring()) {
+            return List.of();
+        }
+        CeilingPractice tube = new CeilingPractice(practice);
+        List<Integer> read = form().filledRows();
+        double next = now.finding()
+                .map(found -> found.nextCommandPct().orElse(-1))
+                .orElse(read.isEmpty() ? SafeCommand.FIRST_PCT : -1.0);
+        return next < 0
+                ? practice.ended(tube.came(now.finding(), place().units()))
+                : practice.step(
+                        Optional.empty(),
+                        "practice-read",
+                        "Read the meter at " + Amount.percent(next, 1).text(place().units()),
+                        () -> tube.read(read.size(), next));
+    }
+
+    @Override
+    public String next() {
+        if (noMeter()) {
+            return "Have a current meter fitted by a licensed person, then read it here.";
+        }
+        if (form().filledRows().isEmpty()) {
+            return isCap()
+                    ? "Burn the test at 10 %, two or three seconds, and read the meter."
+                    : "Turn the control to its minimum, ask for 100 %, turn it up to the ceiling, and read the meter.";
+        }
+        return super.next();
+    }
+}
