@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import zebrawood.core.machine.Family;
 import zebrawood.core.machine.Plate;
@@ -33,6 +34,8 @@ public final class TubeCeiling implements Procedure<CeilingReadings, CeilingFind
     private static final int RECHECK_DAYS = 90;
     /** or so many beam hours, whichever comes first */
     private static final double RECHECK_HOURS = 250;
+    /** such a source has no current that a meter shows */
+    private static final Pattern RADIO = Pattern.compile("\\bRF\\b");
     /** share of a current by which it may differ from how it was left: half of a turn by 5 % */
     private static final double TURNED = 0.025;
 
@@ -40,7 +43,7 @@ public final class TubeCeiling implements Procedure<CeilingReadings, CeilingFind
             "tube-ceiling",
             1,
             "Ceiling",
-            Card.OnRoute.in(Phase.POWER, 10).firing().after("mirror-near-far"),
+            Card.OnRoute.in(Phase.POWER, 10).firing(),
             Set.of(Change.SOURCE_CHANGED, Change.PART_FITTED),
             List.of(Hazard.BEAM, Hazard.HIGH_VOLTAGE, Hazard.FIRE, Hazard.FUMES),
             20,
@@ -78,7 +81,12 @@ public final class TubeCeiling implements Procedure<CeilingReadings, CeilingFind
 
     @Override
     public boolean appliesTo(Plate plate) {
-        return plate.family() == Family.GANTRY_CO2;
+        return plate.family() == Family.GANTRY_CO2
+                && plate.source()
+                        .filter(source -> source.ratedCurrentMa().isEmpty())
+                        .flatMap(Plate.Source::kind)
+                        .filter(kind -> RADIO.matcher(kind).find())
+                        .isEmpty();
     }
 
     @Override

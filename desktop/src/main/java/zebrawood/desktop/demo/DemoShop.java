@@ -187,6 +187,23 @@ public final class DemoShop {
         focus.nine(19, LocalTime.of(9, 10), "LO");
         focus.ladder(3, LocalTime.of(11, 20), "RV", "middle", 6.75);
         focus.height(2, LocalTime.of(8, 50), "RV", 6.75);
+        PowerDeeds power = new PowerDeeds(wren, 23);
+        power.ceiling(DAYS - 1, LocalTime.of(13, 10), "RV", OptionalDouble.empty(), 19.6);
+        power.counted(DAYS - 20, 0, LocalTime.of(7, 40), "LO");
+        for (int day = 640; day > 0; day -= 85) {
+            power.counted(day, day == 640 ? DAYS - 20 - 640 : 85, LocalTime.of(7, 40), "LO");
+            power.ceiling(
+                    day,
+                    LocalTime.of(7, 50),
+                    "LO",
+                    OptionalDouble.of(day == 300 ? 20.9 : 19.5 + (day % 3) / 10.0),
+                    19.6);
+        }
+        power.counted(6, 39, LocalTime.of(7, 45), "LO");
+        power.watts(44, LocalTime.of(13, 20), "RV", "middle");
+        power.block(44, LocalTime.of(14, 5), "RV");
+        power.trend(6, LocalTime.of(8, 10), "LO");
+        power.energy(4, LocalTime.of(9, 15), "LO");
         wren.newPlate(9, Plates.wren(480));
         wren.plan(5, LocalTime.of(16, 20), "LO", () -> wren.climate("21.4", "46"));
         wren.plan(3, LocalTime.of(10, 52), "RV", () -> wren.ramp("last", beam, crept(3), 0, Optional.empty()));
@@ -319,6 +336,7 @@ public final class DemoShop {
         FocusDeeds focus = new FocusDeeds(heron, 20);
         focus.tilt(DAYS - 21, LocalTime.of(9, 30), "LO", 182.4, 0.5);
         focus.tilt(61, LocalTime.of(9, 30), "LO", 182.4, 0.5);
+        new PowerDeeds(heron, 24).pulses(12, LocalTime.of(13, 40), "RV", 20, 40, 1_000, 0.05);
     }
 
     /** Unclear: the plate lay so flat that its widths hardly bend. */
