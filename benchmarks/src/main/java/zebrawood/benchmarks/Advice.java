@@ -35,7 +35,7 @@ final class Advice {
             "not enough|again|[Mm]ore may be needed|[Ss]hoot at|said next|second line|[Tt]ype |more widths|[Mm]easure on|Say what|Record the text|or fit");
 
     /** procedures that judge nothing: no worksheet of theirs fails, and there is no advice to arrive at a pass */
-    static final Set<String> ESTIMATES = Set.of("eyewear");
+    static final Set<String> ESTIMATES = Set.of("eyewear", "beam-hours", "block-power", "energy-match");
 
     private Advice() {}
 
@@ -128,6 +128,7 @@ final class Advice {
         all.addAll(AdviceLevel.ALL);
         all.addAll(AdviceFocus.ALL);
         all.addAll(AdviceHeight.ALL);
+        all.addAll(AdvicePower.ALL);
         return all;
     }
 

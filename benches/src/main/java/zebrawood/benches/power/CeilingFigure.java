@@ -132,19 +132,24 @@ public final class CeilingFigure implements Exhibit<CeilingReadings, CeilingFind
         private void scale() {
             pen.circle(x, y, r + 14, Tone.RAISED);
             pen.stroke(Path.circle(x, y, r + 14), Stroke.of(Tone.INK, 2));
-            pen.fill(ring(rated, most, r - 14, r), Tone.FAIL);
+            pen.fill(ring(rated, most, r - 34, r - 20), Tone.FAIL);
             if (pen.hatches()) {
                 for (double ma = rated; ma < most; ma += most / 60) {
-                    pen.line(px(ma, r - 14), py(ma, r - 14), px(ma, r), py(ma, r), Stroke.of(Tone.GROUND, 2));
+                    pen.line(px(ma, r - 34), py(ma, r - 34), px(ma, r - 20), py(ma, r - 20), Stroke.of(Tone.GROUND, 2));
                 }
             }
-            pen.stroke(ring(0, most, r, r), Stroke.of(Tone.INK, 1.4));
+            pen.stroke(ring(0, most, r - 20, r - 20), Stroke.of(Tone.INK, 1.4));
             Axis ticks = new Axis(0, most, 0, 1);
             for (double tick : ticks.ticks(6)) {
-                pen.line(px(tick, r - 10), py(tick, r - 10), px(tick, r), py(tick, r), Stroke.of(Tone.INK, 1.4));
+                pen.line(
+                        px(tick, r - 30),
+                        py(tick, r - 30),
+                        px(tick, r - 20),
+                        py(tick, r - 20),
+                        Stroke.of(Tone.INK, 1.4));
                 pen.text(
-                        px(tick, r - 25),
-                        py(tick, r - 25) + 4,
+                        px(tick, r - 4),
+                        py(tick, r - 4) + 5,
                         ticks.label(tick, 6),
                         Lettering.SMALL,
                         Tone.INK,
@@ -163,7 +168,7 @@ public final class CeilingFigure implements Exhibit<CeilingReadings, CeilingFind
             finding.ifPresent(found -> {
                 double ceiling = found.ceilingMa();
                 double tolerance = found.tolerances().toleranceMa();
-                pen.fill(ring(Math.max(0, ceiling - tolerance), ceiling + tolerance, r - 16, r + 2), Tone.PASS);
+                pen.fill(ring(Math.max(0, ceiling - tolerance), ceiling + tolerance, r - 36, r - 18), Tone.PASS);
                 double shown = found.currentAt100Ma()
                         .orElse(found.curve().get(found.curve().size() - 1).currentMa());
                 boolean over = shown > rated;
@@ -194,7 +199,7 @@ public final class CeilingFigure implements Exhibit<CeilingReadings, CeilingFind
             double across = angle(ma) + Math.PI / 2;
             pen.fill(
                     new Path()
-                            .move(px(ma, r - 4), py(ma, r - 4))
+                            .move(px(ma, r - 22), py(ma, r - 22))
                             .line(x + 5 * Math.cos(across), y + 5 * Math.sin(across))
                             .line(x - 5 * Math.cos(across), y - 5 * Math.sin(across))
                             .close(),

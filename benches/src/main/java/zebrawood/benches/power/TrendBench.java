@@ -110,8 +110,7 @@ public final class TrendBench extends FormBench<TrendReadings, TrendFinding> {
             return "";
         }
         Instant at = place().workplace().now().plus(Duration.ofDays((long) days.getAsDouble()));
-        return "; the floor is reached about "
-                + MONTH.format(place().workplace().local(at)) + " at the hours of this shop";
+        return "; worn out about " + MONTH.format(place().workplace().local(at)) + " at this shop's hours";
     }
 
     @Override

@@ -23,7 +23,7 @@ public final class TrendFigure implements Exhibit<TrendReadings, TrendFinding> {
 
     private static final double LEFT = 66;
     private static final double RIGHT = 26;
-    private static final double TOP = 44;
+    private static final double TOP = 60;
     private static final double FOOT = 46;
 
     @Override
@@ -33,7 +33,7 @@ public final class TrendFigure implements Exhibit<TrendReadings, TrendFinding> {
 
     @Override
     public double leastHeight() {
-        return 240;
+        return 300;
     }
 
     @Override
@@ -191,7 +191,8 @@ public final class TrendFigure implements Exhibit<TrendReadings, TrendFinding> {
 
         /** Ticks at the top; the words stand where there is room for them. */
         private void events() {
-            double free = LEFT;
+            // two lines of words: what has no room in the one stands in the other
+            double[] free = {LEFT, LEFT};
             for (TrendReadings.Event event : found.events()) {
                 double at = x.at(event.hours());
                 if (at < LEFT || at > x.to()) {
@@ -212,9 +213,10 @@ public final class TrendFigure implements Exhibit<TrendReadings, TrendFinding> {
                 };
                 double wide = pen.textWidth(words, Lettering.SMALL);
                 double begins = Math.min(Math.max(at - wide / 2, LEFT), x.to() - wide);
-                if (begins >= free) {
-                    pen.text(begins, TOP - 14, words, Lettering.SMALL, Tone.INK);
-                    free = begins + wide + 8;
+                int row = begins >= free[0] ? 0 : 1;
+                if (begins >= free[row]) {
+                    pen.text(begins, TOP - 14 - 18 * row, words, Lettering.SMALL, Tone.INK);
+                    free[row] = begins + wide + 8;
                 }
             }
         }

@@ -42,7 +42,7 @@ public final class PowerLinearity implements Procedure<LinearityReadings, Linear
             "power-linearity",
             1,
             "Percent to watts",
-            Card.OnRoute.in(Phase.POWER, 20).firing().asWanted(),
+            Card.OnRoute.in(Phase.POWER, 20).firing().forAJob(),
             Set.of(Change.SOURCE_CHANGED, Change.LENS_CHANGED, Change.PART_FITTED),
             List.of(Hazard.BEAM, Hazard.FIRE, Hazard.FUMES),
             20,

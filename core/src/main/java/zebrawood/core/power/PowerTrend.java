@@ -130,8 +130,8 @@ public final class PowerTrend implements Procedure<TrendReadings, TrendFinding> 
     private static Instruction meter(double nowPct) {
         return Instruction.of("meter", Said.of("Measure the power with a meter or a block of metal."))
                 .byHand(Said.of(
-                        "The cells score {0} of what they did. That tells that something changed, not how many watts are"
-                                + " left.",
+                        "The cells score {0} of what they did.  That tells that something changed, not how many watts are"
+                                + " left. Begin a history in watts with it.",
                         Amount.percent(nowPct, 0)));
     }
 
@@ -145,6 +145,13 @@ public final class PowerTrend implements Procedure<TrendReadings, TrendFinding> 
                             Amount.percent(nowPct, 1),
                             Amount.percent(wear.cleaningGivesPct(), 1).most(),
                             Amount.percent(wear.sourceLostPct(), 1)));
+        }
+        if (finding.isJustCleaned()) {
+            return Instruction.of("source", Said.of("Plan for another source: the optics were cleaned for this test."))
+                    .byHand(Said.of(
+                            "It has come down to {0}; what stays after cleaning is the source. Look at the water too. Repeat the"
+                                    + " same test at its time.",
+                            Amount.percent(nowPct, 1)));
         }
         return Instruction.of("optics", Said.of("Clean the optics and look at the water, then test again."))
                 .byHand(
@@ -163,7 +170,7 @@ public final class PowerTrend implements Procedure<TrendReadings, TrendFinding> 
     private static Instruction worn(TrendFinding finding, double nowPct) {
         Amount now = Amount.percent(nowPct, 1);
         Amount floor = Amount.percent(finding.tolerances().floorPct(), 0);
-        return isDirt(finding)
+        return isDirt(finding) && !finding.isJustCleaned()
                 ? Instruction.of(
                                 "optics",
                                 Said.of(

@@ -74,6 +74,15 @@ public record TrendFinding(
     /** Share of the first value at which it is worn out, %. */
     public record Tolerances(double floorPct) {}
 
+    /** Whether the optics were cleaned between the last test and the one before it. */
+    boolean isJustCleaned() {
+        double before = history.get(history.size() - 2).hours();
+        double last = history.get(history.size() - 1).hours();
+        return events.stream()
+                .anyMatch(event ->
+                        event.what() == TrendReadings.What.CLEANED && event.hours() > before && event.hours() <= last);
+    }
+
     /** Days from the last test until the floor is reached, at so many beam hours a day; empty where it is not. */
     public OptionalDouble daysToFloor(double perDayH) {
         return hoursToFloor.isPresent() && perDayH > 0

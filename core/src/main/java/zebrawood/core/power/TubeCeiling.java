@@ -122,9 +122,20 @@ public final class TubeCeiling implements Procedure<CeilingReadings, CeilingFind
         double rated = read.ratedMaximumMa();
         double most = Math.max(curve.largest(), finding.currentAt100Ma().orElse(0));
         if (!Limits.atMost(most, rated)) {
-            return new Judged(Verdict.FAIL, stop(finding, most));
+            boolean onlyAsked = read.by() == School.CAP && Limits.atMost(curve.largest(), rated);
+            return new Judged(
+                    Verdict.FAIL,
+                    onlyAsked
+                            ? List.of(
+                                    never(finding, most),
+                                    finding.nextCommandPct().isPresent()
+                                                    || finding.commandAtCeilingPct()
+                                                            .isEmpty()
+                                            ? more(read, curve, finding, beginsOver(curve, finding))
+                                            : cap(finding))
+                            : List.of(stop(finding, most)));
         }
-        boolean beginsOver = !Limits.atMost(curve.pooled(0), finding.ceilingMa());
+        boolean beginsOver = beginsOver(curve, finding);
         if (finding.currentAt100Ma().isEmpty() || read.by() == School.CAP && beginsOver) {
             return new Judged(Verdict.UNCLEAR, more(read, curve, finding, beginsOver));
         }
@@ -209,6 +220,22 @@ public final class TubeCeiling implements Procedure<CeilingReadings, CeilingFind
 
     private static Amount ma(double current) {
         return new Amount(Quantity.CURRENT, current, 1);
+    }
+
+    private static boolean beginsOver(CommandCurve curve, CeilingFinding finding) {
+        return !Limits.atMost(curve.pooled(0), finding.ceilingMa());
+    }
+
+    /** What was read is borne; what 100 % would draw is not. */
+    private static Instruction never(CeilingFinding finding, double most) {
+        return Instruction.of(
+                        "tube",
+                        Said.of(
+                                "Fire nothing at 100 % before it is capped: the tube would draw {0}, and {1} is the most that it"
+                                        + " bears.",
+                                ma(most),
+                                ma(finding.tolerances().ratedMaximumMa()).most()))
+                .byHand(Said.of("Let no job go there, not for a second."));
     }
 
     private static Instruction stop(CeilingFinding finding, double most) {

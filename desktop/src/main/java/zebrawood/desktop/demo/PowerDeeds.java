@@ -137,7 +137,7 @@ final class PowerDeeds {
     /** The same once more, by a block of aluminium. */
     void block(int daysAgo, LocalTime at, String by) {
         List<BlockReadings.Temperature> read = new PretendBlock(310, 0.897, 0.0019, 21.3)
-                .warmed(source.powerW(60, 0.06, 0.02), 20, 16, 15, 0.08, random).stream()
+                .warmed(source.powerW(60, 0.06, 0.02), 20, 16, 15, 0.04, random).stream()
                         .map(each ->
                                 new BlockReadings.Temperature(each.atS(), Double.parseDouble(text(each.celsius(), 1))))
                         .toList();
