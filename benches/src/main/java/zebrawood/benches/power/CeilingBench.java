@@ -9,6 +9,7 @@ import java.security.DigestInputStream;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
@@ -33,6 +34,7 @@ import zebrawood.kit.bench.Practising;
 import zebrawood.kit.bench.Showing;
 import zebrawood.kit.figure.Figure;
 import zebrawood.kit.form.Choice;
+import zebrawood.kit.form.Draft;
 import zebrawood.kit.form.Field;
 import zebrawood.kit.form.FieldList;
 import zebrawood.kit.form.Worksheet;
@@ -48,6 +50,10 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
     private static final String METER = "meter";
     private static final String NO_METER = "none";
     private static final String FIRMWARE = "firmwareMaxS";
+    private static final String SHOWN = "ofEntry";
+    private static final List<String> HIDDEN_NUMBERS = List.of("recheck.leftMa", "recheck.beamHours");
+    private static final List<String> HIDDEN_WORDS =
+            List.of("recheck.testName", "recheck.testSha256", "recheck.lastSha256");
 
     public static final FieldList FIELDS = FieldList.of(
                     Field.oneOf(
@@ -69,6 +75,10 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
                     Field.amount(RATED, "most allowed", Quantity.CURRENT).needed(),
                     Field.amount("ceilingMa", "work at most at", Quantity.CURRENT)
                             .empty("70 % of it"),
+                    Field.amount("ceilingFraction", "or as a share", Quantity.PLAIN)
+                            .empty("0.7"),
+                    Field.amount("toleranceMa", "right within ±", Quantity.CURRENT)
+                            .empty("0.5"),
                     Field.amount(FIRMWARE, "S of 100 %", Quantity.PLAIN).empty("for a cap"),
                     Field.amount("recheck.asFoundMa", "as found, 100 %", Quantity.CURRENT)
                             .empty("at a recheck")
@@ -119,6 +129,42 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
     @Override
     public void assemble(Worksheet sheet) {
         super.assemble(sheet);
+        if (!text(SHOWN).isEmpty()) {
+            HIDDEN_NUMBERS.forEach(name -> number(name).ifPresent(value -> sheet.number(name, value)));
+            HIDDEN_WORDS.stream().filter(name -> !text(name).isEmpty()).forEach(name -> sheet.word(name, text(name)));
+        } else {
+            sinceLastTime(sheet);
+        }
+        if (noMeter()) {
+            sheet.lacks("a current meter");
+        } else if (form().filledRows().isEmpty()) {
+            sheet.lacks("readings");
+        }
+    }
+
+    private OptionalDouble number(String name) {
+        String text = text(name);
+        return text.matches("[0-9.]{1,20}") ? OptionalDouble.of(Double.parseDouble(text)) : OptionalDouble.empty();
+    }
+
+    /** What an entry holds beside its fields stands in the draft while it is shown. */
+    @Override
+    public Map<String, Draft.Text> texts(CeilingReadings readings, Map<String, String> asTyped, boolean whole) {
+        Map<String, Draft.Text> texts = new HashMap<>(super.texts(readings, asTyped, whole));
+        if (whole) {
+            Draft.put(texts, SHOWN, "entry");
+            readings.recheck().ifPresent(recheck -> {
+                recheck.leftMa().ifPresent(ma -> Draft.put(texts, "recheck.leftMa", Amount.exact(ma)));
+                recheck.beamHours().ifPresent(hours -> Draft.put(texts, "recheck.beamHours", Amount.exact(hours)));
+                recheck.testName().ifPresent(name -> Draft.put(texts, "recheck.testName", name));
+                recheck.testSha256().ifPresent(hash -> Draft.put(texts, "recheck.testSha256", hash));
+                recheck.lastSha256().ifPresent(hash -> Draft.put(texts, "recheck.lastSha256", hash));
+            });
+        }
+        return texts;
+    }
+
+    private void sinceLastTime(Worksheet sheet) {
         place().found("beam-hours", BeamHoursFinding.class)
                 .ifPresent(counted -> sheet.number("recheck.beamHours", counted.hours()));
         last().ifPresent(left -> {
@@ -135,11 +181,6 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
             sheet.word("recheck.testName", kept.name());
             sheet.word("recheck.testSha256", kept.sha256());
         });
-        if (noMeter()) {
-            sheet.lacks("a current meter");
-        } else if (form().filledRows().isEmpty()) {
-            sheet.lacks("readings");
-        }
     }
 
     @Override

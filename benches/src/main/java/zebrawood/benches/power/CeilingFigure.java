@@ -228,7 +228,7 @@ public final class CeilingFigure implements Exhibit<CeilingReadings, CeilingFind
             double right = command.to();
             pen.fill(Path.rectangle(left, TOP, right - left, current.at(rated) - TOP), Tone.BAND);
             pen.line(left, current.at(rated), right, current.at(rated), Stroke.of(Tone.FAIL, 2.4));
-            pen.text(left + 6, current.at(rated) - 6, "what the tube bears", Lettering.SMALL, Tone.FAIL);
+            pen.text(left + 6, current.at(rated) - 6, "at most", Lettering.SMALL, Tone.FAIL);
             pen.line(left, TOP, left, bottom, Stroke.of(Tone.INK, 1.2));
             current.beside(pen, left, 5, left);
             current.along(pen, left - 40, "mA");
@@ -239,7 +239,7 @@ public final class CeilingFigure implements Exhibit<CeilingReadings, CeilingFind
         private void readings(CeilingFinding found) {
             double ceiling = current.at(found.ceilingMa());
             pen.line(command.from(), ceiling, command.to(), ceiling, Stroke.of(Tone.PASS, 2));
-            pen.text(command.to() - 4, ceiling - 6, "ceiling", Lettering.SMALL, Tone.PASS, Anchor.END);
+            pen.text(command.from() + 6, ceiling - 6, "ceiling", Lettering.SMALL, Tone.PASS);
             Path path = new Path();
             for (int i = 0; i < found.curve().size(); i++) {
                 CeilingReadings.Sample each = found.curve().get(i);

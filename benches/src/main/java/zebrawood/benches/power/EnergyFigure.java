@@ -10,7 +10,6 @@ import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.kit.bench.Exhibit;
-import zebrawood.kit.figure.Anchor;
 import zebrawood.kit.figure.Figure;
 import zebrawood.kit.figure.Pen;
 import zebrawood.kit.figure.Stroke;
@@ -27,7 +26,7 @@ public final class EnergyFigure implements Exhibit<EnergyReadings, EnergyFinding
             .toList();
 
     private static final double TOP = 34;
-    private static final double FOOT = 66;
+    private static final double FOOT = 112;
     private static final double SIDE = 18;
     /** lines that the wider one of both shows */
     private static final int LINES = 7;
@@ -39,7 +38,7 @@ public final class EnergyFigure implements Exhibit<EnergyReadings, EnergyFinding
 
     @Override
     public double leastHeight() {
-        return 230;
+        return 290;
     }
 
     @Override
@@ -137,13 +136,7 @@ public final class EnergyFigure implements Exhibit<EnergyReadings, EnergyFinding
             y += 18;
         }
         if (!heat.isEmpty()) {
-            pen.text(
-                    left + wide,
-                    Math.max(y, height - 8),
-                    heat,
-                    Lettering.SMALL,
-                    heat.startsWith("test") ? Tone.ADJUST : Tone.INK,
-                    Anchor.END);
+            pen.text(left, y, heat, Lettering.SMALL, heat.startsWith("test") ? Tone.ADJUST : Tone.INK);
         }
     }
 }

@@ -3,8 +3,10 @@ package zebrawood.benches.power;
 import java.io.File;
 import java.io.IOException;
 import java.time.Duration;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import javafx.scene.Node;
 import zebrawood.core.entry.Body;
@@ -20,6 +22,7 @@ import zebrawood.kit.bench.FromFile;
 import zebrawood.kit.bench.Showing;
 import zebrawood.kit.figure.Figure;
 import zebrawood.kit.form.Choice;
+import zebrawood.kit.form.Draft;
 import zebrawood.kit.form.Field;
 import zebrawood.kit.form.FieldList;
 import zebrawood.kit.form.Worksheet;
@@ -28,6 +31,8 @@ import zebrawood.kit.form.Worksheet;
 public final class HoursBench extends FormBench<BeamHoursReadings, BeamHoursFinding> {
 
     private static final String JOBS = "jobsMin";
+    private static final String BEFORE = "beforeH";
+    private static final String DAYS = "daysSince";
     private static final double DAY_S = 86_400;
 
     public static final FieldList FIELDS = FieldList.of(
@@ -53,20 +58,40 @@ public final class HoursBench extends FormBench<BeamHoursReadings, BeamHoursFind
     @Override
     public void assemble(Worksheet sheet) {
         super.assemble(sheet);
+        if (!text(BEFORE).isEmpty()) {
+            sheet.aside(BEFORE, Quantity.HOURS).ifPresent(hours -> sheet.number(BEFORE, hours));
+            sheet.aside(DAYS, Quantity.DAYS).ifPresent(days -> sheet.number(DAYS, days));
+        } else {
+            sinceLastTime(sheet);
+        }
+        if (text("counterH").isEmpty() && text(JOBS).isEmpty()) {
+            sheet.lacks("hours");
+        }
+    }
+
+    /** What an entry holds beside its fields stands in the draft while it is shown. */
+    @Override
+    public Map<String, Draft.Text> texts(BeamHoursReadings readings, Map<String, String> asTyped, boolean whole) {
+        Map<String, Draft.Text> texts = new HashMap<>(super.texts(readings, asTyped, whole));
+        if (whole) {
+            Draft.put(texts, BEFORE, Amount.exact(readings.beforeH().orElse(0)));
+            readings.daysSince().ifPresent(days -> Draft.put(texts, DAYS, Amount.exact(days)));
+        }
+        return texts;
+    }
+
+    private void sinceLastTime(Worksheet sheet) {
         last().ifPresent(entry -> {
             BeamHoursFinding before = (BeamHoursFinding) ((Body.Measured) entry.body()).finding();
-            sheet.number("beforeH", before.hours());
+            sheet.number(BEFORE, before.hours());
             double days =
                     Duration.between(entry.stamp().at(), place().workplace().now())
                                     .toSeconds()
                             / DAY_S;
             if (days >= 1) {
-                sheet.number("daysSince", days);
+                sheet.number(DAYS, days);
             }
         });
-        if (text("counterH").isEmpty() && text(JOBS).isEmpty()) {
-            sheet.lacks("hours");
-        }
     }
 
     @Override

@@ -55,6 +55,8 @@ public final class PercentBench extends FormBench<LinearityReadings, LinearityFi
                             "the scale",
                             List.of(new Choice("rising", "100 is most"), new Choice("falling", "100 is least"))),
                     Field.amount("stepPct", "table in steps", Quantity.SHARE).empty("10"),
+                    Field.amount("tolerancePct", "straight within", Quantity.SHARE)
+                            .empty("5"),
                     Field.amount(METER_PCT, "meter known to", Quantity.SHARE)
                             .empty("3")
                             .own())

@@ -90,6 +90,20 @@ public final class PulseBench extends FormBench<PulseReadings, PulseFinding> {
         return new Slid(field, words, quantity, slider);
     }
 
+    /** The slider of a field. */
+    Slider slider(String field) {
+        return sliders.stream()
+                .filter(each -> each.field().equals(field))
+                .findFirst()
+                .orElseThrow()
+                .slider();
+    }
+
+    /** What the last change does to the mark. */
+    String said() {
+        return said.getText();
+    }
+
     /** The sliders go as far as the source does; where that is not known, to twice what is typed. */
     private void slide() {
         Worksheet sheet = Worksheet.of(place().draft());

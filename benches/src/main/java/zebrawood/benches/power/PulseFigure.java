@@ -20,7 +20,7 @@ import zebrawood.kit.theme.Tone;
 public final class PulseFigure implements Exhibit<PulseReadings, PulseFinding> {
 
     private static final int MOST_SPOTS = 400;
-    private static final double FOOT = 62;
+    private static final double FOOT = 82;
     private static final double TOP = 14;
     private static final double SIDE = 20;
     /** spot diameters that the drawing is wide, at the least */
@@ -64,7 +64,7 @@ public final class PulseFigure implements Exhibit<PulseReadings, PulseFinding> {
                 double y = middle + (line - (lines - 1) / 2.0) * between * scale;
                 line(pen, width, y, spot * scale, spacing * scale, finding);
             }
-            bar(pen, width, height, spot, scale, finding, units);
+            bar(pen, height, spot, scale, finding, units);
         };
     }
 
@@ -88,13 +88,7 @@ public final class PulseFigure implements Exhibit<PulseReadings, PulseFinding> {
 
     /** A bar as long as a spot is wide, and what the spots come to. */
     private static void bar(
-            Pen pen,
-            double width,
-            double height,
-            double spot,
-            double scale,
-            Optional<PulseFinding> finding,
-            UnitChoice units) {
+            Pen pen, double height, double spot, double scale, Optional<PulseFinding> finding, UnitChoice units) {
         double y = height - FOOT + 24;
         pen.line(SIDE, y, SIDE + spot * scale, y, Stroke.of(Tone.INK, 2));
         pen.line(SIDE, y - 5, SIDE, y + 5, Stroke.of(Tone.INK, 2));
@@ -106,8 +100,8 @@ public final class PulseFigure implements Exhibit<PulseReadings, PulseFinding> {
                 Lettering.SMALL,
                 Tone.INK);
         finding.ifPresent(found -> pen.text(
-                width - SIDE,
-                y + 22,
+                SIDE,
+                y + 42,
                 "spot to spot " + Amount.mm(found.spacingMm(), 4).text(units) + ", overlap "
                         + Amount.percent(found.pulseOverlapPct(), 0).text(units)
                         + found.peakPowerKW().stream()
@@ -116,7 +110,6 @@ public final class PulseFigure implements Exhibit<PulseReadings, PulseFinding> {
                                 .findFirst()
                                 .orElse(""),
                 Lettering.SMALL,
-                Tone.INK,
-                Anchor.END));
+                Tone.INK));
     }
 }

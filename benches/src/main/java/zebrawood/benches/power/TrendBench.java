@@ -40,6 +40,8 @@ public final class TrendBench extends FormBench<TrendReadings, TrendFinding> {
     private static final String BY = "measuredBy";
     private static final String CURRENT = "current";
     private static final String GRID = "grid";
+    private static final String SCALES = "scalesAgree";
+    private static final String UNKNOWN = "unknown";
     private static final String CLEANED = "cleanedAtH";
     /** scales that are nearer than that to each other agree, % */
     private static final double AGREE_PCT = 1;
@@ -75,10 +77,24 @@ public final class TrendBench extends FormBench<TrendReadings, TrendFinding> {
     @Override
     public void assemble(Worksheet sheet) {
         super.assemble(sheet);
-        scales().ifPresent(agree -> sheet.truth("scalesAgree", agree));
+        if (text(SCALES).isEmpty()) {
+            scales().ifPresent(agree -> sheet.truth(SCALES, agree));
+        } else if (!text(SCALES).equals(UNKNOWN)) {
+            sheet.truth(SCALES, text(SCALES).equals("true"));
+        }
         if (form().filledRows().size() < 3) {
             sheet.lacks("tests");
         }
+    }
+
+    /** What an entry holds beside its fields stands in the draft while it is shown. */
+    @Override
+    public Map<String, Draft.Text> texts(TrendReadings readings, Map<String, String> asTyped, boolean whole) {
+        Map<String, Draft.Text> texts = new HashMap<>(super.texts(readings, asTyped, whole));
+        if (whole) {
+            Draft.put(texts, SCALES, readings.scalesAgree().map(String::valueOf).orElse(UNKNOWN));
+        }
+        return texts;
     }
 
     /** Whether sender and controller mean the same by 100 %, as they were compared last. */
@@ -156,7 +172,8 @@ public final class TrendBench extends FormBench<TrendReadings, TrendFinding> {
         add.setId("add-newest");
         add.setOnAction(event -> {
             int row = IntStream.range(0, MOST)
-                    .filter(each -> text("history[" + each + "].hours").isEmpty())
+                    .filter(each -> text("history[" + each + "].hours").isEmpty()
+                            || at(each) == Math.rint(hours.get() * 10) / 10)
                     .findFirst()
                     .orElse(MOST - 1);
             Map<String, Draft.Text> typed = new HashMap<>();
@@ -167,10 +184,19 @@ public final class TrendBench extends FormBench<TrendReadings, TrendFinding> {
         return Optional.of(add);
     }
 
+    /** The hours in a row; below 0 where none can be read. */
+    private double at(int row) {
+        return Worksheet.of(place().draft())
+                .aside("history[" + row + "].hours", Quantity.HOURS)
+                .orElse(-1.0);
+    }
+
     @Override
     public String next() {
         return form().filledRows().size() < 3
                 ? "Type three tests or more: the beam hours, and what the same test came to."
-                : super.next();
+                : text("replacedAtH").isEmpty()
+                        ? super.next()
+                        : "Type three tests or more of the source that is in now.";
     }
 }

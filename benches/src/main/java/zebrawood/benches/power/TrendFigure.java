@@ -132,14 +132,13 @@ public final class TrendFigure implements Exhibit<TrendReadings, TrendFinding> {
                 double floor = first * found.tolerances().floorPct() / 100;
                 pen.line(x.from(), y.at(floor), x.to(), y.at(floor), Stroke.of(Tone.FAIL, 2));
                 pen.text(
-                        x.to() - 4,
+                        x.from() + 6,
                         y.at(floor) - 6,
                         "worn out, "
                                 + Amount.percent(found.tolerances().floorPct(), 0)
                                         .text(UnitChoice.METRIC),
                         Lettering.SMALL,
-                        Tone.FAIL,
-                        Anchor.END);
+                        Tone.FAIL);
             }
             events();
             pen.line(LEFT, TOP, LEFT, bottom, Stroke.of(Tone.INK, 1.2));

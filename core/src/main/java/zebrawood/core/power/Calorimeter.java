@@ -79,10 +79,14 @@ final class Calorimeter {
                         new MaxEval(EVALUATIONS),
                         new UnivariateObjectiveFunction(misfit),
                         GoalType.MINIMIZE,
-                        new SearchInterval(Math.max(low, best - step), Math.min(high, best + step), best))
+                        interval(Math.max(low, best - step), Math.min(high, best + step), best))
                 .getPoint();
         double rate = Math.exp(found);
         return fit(run, rate).filter(fit -> fit.coefficient(1) > 0).flatMap(fit -> told(run, rate, fit));
+    }
+
+    private static SearchInterval interval(double from, double to, double best) {
+        return new SearchInterval(from, to, Math.min(to, Math.max(from, best)));
     }
 
     /** Air and warming per second, where the rate of cooling is known. */

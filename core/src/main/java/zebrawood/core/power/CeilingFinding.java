@@ -39,7 +39,11 @@ public record CeilingFinding(
      * @param turnedMa by how much that differs from how it was left; absent where it is as it was, or not known
      * @param sameTest whether the test was the same file as last time
      */
-    public record Found(OptionalDouble asFoundMa, OptionalDouble turnedMa, Optional<Boolean> sameTest) {}
+    public record Found(OptionalDouble asFoundMa, OptionalDouble turnedMa, Optional<Boolean> sameTest) {
+        boolean tells() {
+            return asFoundMa.isPresent() || sameTest.isPresent();
+        }
+    }
 
     /** The most that the tube's maker allows, and how near to the ceiling is right; mA. */
     public record Tolerances(double ratedMaximumMa, double toleranceMa) {}

@@ -93,7 +93,7 @@ public final class PowerCurve {
 
     /** The smallest command that gives a power; empty where none does. */
     public OptionalDouble commandFor(double wanted) {
-        if (!(wanted > 0) || !Limits.atMost(wanted, maximumW())) {
+        if (!Limits.atLeast(wanted, leastW()) || !Limits.atMost(wanted, maximumW())) {
             return OptionalDouble.empty();
         }
         for (int i = 0; i < watts.length; i++) {

@@ -278,18 +278,18 @@ public final class PowerTrend implements Procedure<TrendReadings, TrendFinding> 
     @Override
     public List<Evidence> evidence(TrendFinding finding) {
         List<Evidence> evidence = new ArrayList<>();
-        evidence.add(new Evidence("in 100 hours", Said.of("{0}", Amount.plain(finding.slopePer100h(), 2))));
+        evidence.add(new Evidence("in 100 h", Said.of("{0}", Amount.plain(finding.slopePer100h(), 2))));
         finding.slopeLow()
                 .ifPresent(low -> evidence.add(new Evidence(
-                        "its 95 % interval",
+                        "within",
                         Said.of(
                                 "{0} to {1}",
                                 Amount.plain(low, 2),
                                 Amount.plain(finding.slopeHigh().getAsDouble(), 2)))));
         finding.nowPct().ifPresent(now -> evidence.add(new Evidence("now", Said.of("{0}", Amount.percent(now, 1)))));
         finding.wear().ifPresent(wear -> {
-            evidence.add(new Evidence("the source, in 100 h", rate(wear.age())));
-            evidence.add(new Evidence("dirt, in 100 h", rate(wear.dirt())));
+            rate(evidence, "source", wear.age());
+            rate(evidence, "dirt", wear.dirt());
             evidence.add(new Evidence(
                     "a cleaning gives back",
                     Said.of("{0}", Amount.percent(wear.cleaningGivesPct(), 1).most())));
@@ -301,10 +301,11 @@ public final class PowerTrend implements Procedure<TrendReadings, TrendFinding> 
         return evidence;
     }
 
-    private static Said rate(TrendFinding.Rate rate) {
-        return Said.of(
-                "{0}, {1} to {2}",
-                Amount.percent(-rate.pct(), 2), Amount.percent(-rate.highPct(), 2), Amount.percent(-rate.lowPct(), 2));
+    private static void rate(List<Evidence> evidence, String what, TrendFinding.Rate rate) {
+        evidence.add(new Evidence(what + ", in 100 h", Said.of("{0}", Amount.percent(-rate.pct(), 2))));
+        evidence.add(new Evidence(
+                what + " within",
+                Said.of("{0#} to {1}", Amount.percent(-rate.highPct(), 2), Amount.percent(-rate.lowPct(), 2))));
     }
 
     @Override

@@ -73,8 +73,8 @@ public final class SettingsTable {
             if (watts.isEmpty()) {
                 return refused(line, "nothing was measured at " + text + " % on the machine it comes from");
             }
-            if (watts.getAsDouble() <= 0) {
-                return refused(line, "at " + text + " % the machine it comes from does not fire");
+            if (watts.getAsDouble() < from.leastW() * (1 - 1e-9)) {
+                return refused(line, "at " + text + " % the machine it comes from was not seen to fire");
             }
             OptionalDouble command = to.commandFor(watts.getAsDouble());
             if (command.isEmpty()) {

@@ -182,7 +182,7 @@ public final class TubeCeiling implements Procedure<CeilingReadings, CeilingFind
                 read.by() == School.CAP
                         ? SafeCommand.next(curve, ceiling, read.ratedMaximumMa(), tolerance)
                         : OptionalDouble.empty(),
-                read.recheck().map(TubeCeiling::found),
+                read.recheck().map(TubeCeiling::found).filter(CeilingFinding.Found::tells),
                 new CeilingFinding.Tolerances(read.ratedMaximumMa(), tolerance));
     }
 

@@ -13,6 +13,7 @@ import java.util.Random;
 import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
 import zebrawood.core.power.CeilingReadings.School;
+import zebrawood.core.pretend.PretendSource;
 import zebrawood.core.procedure.Outcome;
 import zebrawood.core.procedure.Verdict;
 
@@ -64,7 +65,14 @@ class PowerTest {
                 continue;
             }
             capped++;
-            double cap = told.instructions().get(0).action().amounts().get(0).asSaid();
+            double cap = told.instructions().stream()
+                    .filter(each -> each.target().equals("cap"))
+                    .findFirst()
+                    .orElseThrow()
+                    .action()
+                    .amounts()
+                    .get(0)
+                    .asSaid();
             // 100 % asks for the cap from now on; the bend between readings is all that is left
             assertThat(tube.currentMa(cap / 10, 1)).isBetween(19.6 - 1, 19.6 + 0.5);
             assertThat(ceiling(tube, cap / 1000, School.CAP, OptionalDouble.of(cap), 20, 40, 60, 80, 100)
@@ -223,5 +231,118 @@ class PowerTest {
                         OptionalDouble.of(20),
                         OptionalDouble.of(80),
                         OptionalDouble.of(0.5)));
+    }
+
+    @Test
+    void whoFollowsTheNextCommandNeverDrivesATubeOverWhatItBears() {
+        for (int i = 0; i < 400; i++) {
+            PretendSource source = PretendSource.found(random);
+            List<CeilingReadings.Sample> samples = new ArrayList<>();
+            double command = SafeCommand.FIRST_PCT;
+            while (command >= 0) {
+                assertThat(source.currentMa(command)).isLessThanOrEqualTo(source.ratedMa());
+                samples.add(new CeilingReadings.Sample(
+                        command, PretendSource.onMeterMa(source.currentMa(command), random)));
+                assertThat(samples).hasSizeLessThan(10);
+                command = samples.size() == 1
+                        ? SafeCommand.first(samples.get(0), source.ratedMa(), 0.7 * source.ratedMa())
+                        : capped(source.ratedMa(), samples).nextCommandPct().orElse(-1);
+            }
+            CeilingFinding found = capped(source.ratedMa(), samples);
+            if (source.currentMa(100) > 0.7 * source.ratedMa() + 1) {
+                assertThat(source.currentMa(found.commandAtCeilingPct().orElseThrow()))
+                        .isCloseTo(0.7 * source.ratedMa(), within(0.4));
+            }
+        }
+    }
+
+    private static CeilingFinding capped(double rated, List<CeilingReadings.Sample> samples) {
+        return new TubeCeiling()
+                .evaluate(new CeilingReadings(
+                        rated,
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        samples,
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        Optional.of(School.CAP),
+                        Optional.empty(),
+                        Optional.empty()))
+                .finding();
+    }
+
+    @Test
+    void aFigureThatIsLimitedAlreadyIsNotTakenAShareOfAgain() {
+        for (CeilingReadings.From from : CeilingReadings.From.values()) {
+            CeilingFinding found = new TubeCeiling()
+                    .evaluate(new CeilingReadings(
+                            20,
+                            OptionalDouble.empty(),
+                            OptionalDouble.empty(),
+                            List.of(new CeilingReadings.Sample(100, 14)),
+                            OptionalDouble.empty(),
+                            OptionalDouble.empty(),
+                            Optional.empty(),
+                            Optional.of(from),
+                            Optional.empty()))
+                    .finding();
+            assertThat(found.ceilingMa()).isEqualTo(from == CeilingReadings.From.TUBE_MAKER ? 14 : 20);
+        }
+    }
+
+    @Test
+    void dirtIsToldFromAgeByWhatACleaningGivesBack() {
+        for (double[] rates : new double[][] {{0.002, 0.02}, {0.012, 0.004}}) {
+            List<TrendReadings.Point> history = new ArrayList<>();
+            for (double from = 0; from < 1_200; from += 300) {
+                for (double hours : new double[] {from, from + 100, from + 200, from + 299}) {
+                    double truly = 60 * Math.exp(-rates[0] * hours / 100) * Math.exp(-rates[1] * (hours - from) / 100);
+                    history.add(new TrendReadings.Point(hours, truly * (1 + 0.003 * random.nextGaussian())));
+                }
+            }
+            TrendFinding.Wear wear = new PowerTrend()
+                    .evaluate(trend(history, 0.0, 300.0, 600.0, 900.0))
+                    .finding()
+                    .wear()
+                    .orElseThrow();
+            assertThat(wear.age().pct()).isCloseTo(100 * rates[0], within(0.15));
+            assertThat(wear.dirt().pct()).isCloseTo(100 * rates[1], within(0.25));
+            assertThat(wear.larger())
+                    .isEqualTo(rates[1] > rates[0] ? TrendFinding.Larger.DIRT : TrendFinding.Larger.AGE);
+        }
+    }
+
+    @Test
+    void aMeterThatStillClimbsIsTold() {
+        List<MeterLog.Shown> log = new ArrayList<>();
+        for (int t = 0; t < 40; t++) {
+            log.add(new MeterLog.Shown(t, t < 5 ? 0 : t < 15 ? 50 * (1 - Math.exp(-(t - 5) / 12.0)) : 0));
+        }
+        assertThat(MeterLog.firings(log, 3)).singleElement().satisfies(firing -> {
+            assertThat(firing.stays()).isFalse();
+            assertThat(firing.powerW()).isLessThan(45);
+        });
+    }
+
+    @Test
+    void anotherMachinesPercentBecomesThisOnesThroughWattsAlsoOnAScaleThatRunsBackwards() {
+        List<LinearityReadings.Sample> forwards = new ArrayList<>();
+        List<LinearityReadings.Sample> backwards = new ArrayList<>();
+        for (int command = 0; command <= 100; command += 10) {
+            forwards.add(new LinearityReadings.Sample(command, watts(command, 8, 0.2)));
+            backwards.add(new LinearityReadings.Sample(100 - command, watts(command, 15, 0.1) * 0.8));
+        }
+        SettingsTable table = SettingsTable.of(
+                        List.of("name", "Power %", "speed"), PowerCurve.of(forwards), PowerCurve.of(backwards))
+                .orElseThrow();
+        SettingsTable.Line line = table.turned(List.of("ply", "50", "20"));
+        double command = Double.parseDouble(line.cells().get(1));
+        assertThat(PowerCurve.of(backwards).wattsAt(command).orElseThrow())
+                .isCloseTo(PowerCurve.of(forwards).wattsAt(50).orElseThrow(), within(0.1));
+        assertThat(line.cells().get(2)).isEqualTo("20");
+        assertThat(table.turned(List.of("slate", "100", "20")).why()).contains("more than this machine has");
+        assertThat(table.turned(List.of("slate", "5", "20")).why()).contains("was not seen to fire");
+        assertThat(table.turned(List.of("slate", "1e9", "20")).why()).isEqualTo("its power is no number");
+        assertThat(table.turned(List.of("slate")).why()).contains("1 cells");
     }
 }

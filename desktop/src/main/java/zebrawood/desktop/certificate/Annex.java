@@ -18,7 +18,7 @@ import zebrawood.desktop.paper.PaperTable;
 final class Annex {
 
     /** pages on which it is to end, with the drawings that are worth seeing */
-    private static final int PAGES = 10;
+    private static final int PAGES = 14;
 
     private static final double BETWEEN = 20;
     private static final double PLATE_HEIGHT = 250;

@@ -58,9 +58,9 @@ final class RouteColumn extends BorderPane {
     private static final double LINE_X = 26;
     private static final double CAPTION_LINE = 14;
     /** a phase, folded or not; px */
-    private static final double PHASE_ROW = 32;
+    private static final double PHASE_ROW = 31;
     /** a stop of a phase that is open, at the least; px */
-    private static final double STOP_ROW = 30;
+    private static final double STOP_ROW = 28;
     /** how far a stop stands beside the line of its phase; px */
     private static final double INDENT = 20;
 
@@ -105,7 +105,7 @@ final class RouteColumn extends BorderPane {
         });
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        rows.setPadding(new Insets(6, 0, 6, 0));
+        rows.setPadding(new Insets(2, 0, 2, 0));
         setCenter(scroll);
         FlowPane words = new FlowPane(
                 2,
@@ -121,7 +121,7 @@ final class RouteColumn extends BorderPane {
         flag.setPadding(new Insets(0, 10, 0, 0));
         VBox events = new VBox(flag, Words.label("The machine as a whole", "caption"), words);
         words.setPrefWrapLength(196);
-        events.setPadding(new Insets(6, 0, 6, 12));
+        events.setPadding(new Insets(2, 0, 2, 12));
         setBottom(events);
     }
 
@@ -318,7 +318,7 @@ final class RouteColumn extends BorderPane {
             words.getChildren().add(under);
         }
         words.setAlignment(Pos.CENTER_LEFT);
-        words.paddingProperty().bind(ending(2, 10));
+        words.paddingProperty().bind(ending(0, 10));
         HBox.setHgrow(words, Priority.ALWAYS);
         HBox row = new HBox(line, words);
         row.setMinHeight(STOP_ROW);
@@ -390,7 +390,7 @@ final class RouteColumn extends BorderPane {
             countDown(wait, over);
             box.getChildren().add(wait);
         });
-        box.setPadding(new Insets(4, 0, 2, 0));
+        box.setPadding(new Insets(2, 0, 0, 0));
         box.getStyleClass().add("stop-row");
         if (on) {
             box.getStyleClass().add("here");

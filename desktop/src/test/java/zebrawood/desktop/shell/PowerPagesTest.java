@@ -1,0 +1,179 @@
+package zebrawood.desktop.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import javafx.scene.input.KeyCode;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Power in the real window: a ceiling by both schools, a trend with what was done, a table converted, practice. */
+class PowerPagesTest {
+
+    @TempDir
+    private Path folder;
+
+    @TempDir
+    private Path elsewhere;
+
+    private static void again(Seat seat, String words) {
+        seat.jump(words);
+        seat.until("the button is there", () -> seat.has("again"));
+        seat.fire("again");
+    }
+
+    @Test
+    void aCeilingIsSealedByTheDialAndStandsOnTheCertificate() throws IOException {
+        Path test = Files.writeString(elsewhere.resolve("test-job.nc"), "G1 X100 S1000\n");
+        try (Seat seat = Seat.atDemo(folder).as("LO")) {
+            again(seat, "wren ceiling");
+            seat.answers(test).fire("test-file");
+            seat.until("the test is kept", () -> seat.says("The test goes along with the entry"));
+            seat.put("recheck.asFoundMa", "20.9").put("samples[0].commandPct", "100");
+            seat.put("samples[0].currentMa", "29");
+            seat.until("it is told", () -> seat.words("verdict").equals("FAIL"));
+            assertThat(seat.words("act")).startsWith("Stop: at 100 % the tube draws 29.0 mA, and 28.0 mA");
+            seat.put("samples[0].currentMa", "20.8");
+            seat.until("it is turned", () -> seat.words("verdict").equals("ADJUST"));
+            assertThat(seat.words("act")).contains("down until the meter shows 19.6 mA");
+            seat.put("samples[0].currentMa", "19.6");
+            seat.until("it is right", () -> seat.words("verdict").equals("PASS"));
+            assertThat(seat.says("Ask who turned the control: it was left at 19.6 mA and found at 20.9 mA."))
+                    .isTrue();
+            seat.press(KeyCode.CONTROL, KeyCode.ENTER);
+            seat.until("it is recorded", () -> seat.words("told").startsWith("Recorded as no. "));
+            seat.answers(elsewhere).press(KeyCode.CONTROL, KeyCode.P);
+            seat.until("it is saved", () -> seat.says("The certificate of Wren stands in "));
+            try (PDDocument pdf =
+                    Loader.loadPDF(elsewhere.resolve("certificate-wren.pdf").toFile())) {
+                assertThat(new PDFTextStripper().getText(pdf))
+                        .contains("Ceiling")
+                        .contains("19.6 mA")
+                        .contains("never over 28.0 mA")
+                        .contains("Percent to watts");
+            }
+            Files.writeString(test, "G1 X100 S900\n");
+            again(seat, "wren ceiling");
+            seat.answers(test).fire("test-file");
+            seat.put("samples[0].commandPct", "100").put("samples[0].currentMa", "19.6");
+            seat.until("another test is told", () -> seat.says("Burn the test that is kept with the last entry"));
+        }
+    }
+
+    @Test
+    void aCeilingIsCappedByFollowingTheNextCommand() {
+        try (Seat seat = Seat.atDemo(folder).as("LO")) {
+            again(seat, "wren ceiling");
+            seat.focus("meter").choose("meter", "there is none");
+            seat.until("no meter is told", () -> seat.says("fitted by a licensed person"));
+            seat.focus("meter").choose("meter", "there is one");
+            seat.focus("school").choose("school", "cap in software");
+            seat.put("firmwareMaxS", "1000");
+            double command = 10;
+            for (int i = 0; i < 12 && !seat.words("act").startsWith("Set the largest power"); i++) {
+                double current = Math.max(0, command - 6) * 0.42;
+                seat.put("samples[" + i + "].commandPct", String.valueOf(command));
+                seat.put("samples[" + i + "].currentMa", String.format(Locale.ROOT, "%.2f", current));
+                if (i == 0) {
+                    command = 20;
+                    continue;
+                }
+                seat.until(
+                        "it is judged",
+                        () -> seat.words("act").startsWith("Read the meter next at")
+                                || seat.words("act").startsWith("Set the largest power")
+                                || seat.words("act").startsWith("Fire nothing"));
+                assertThat(current).isLessThan(28);
+                command = next(seat, command);
+            }
+            seat.until("the cap is told", () -> seat.says("Set the largest power of the controller to S 526."));
+        }
+    }
+
+    /** The command that is proposed; where the cap is told already, the same. */
+    private static double next(Seat seat, double command) {
+        String said = List.of("Read the meter next at ").stream()
+                .filter(words -> seat.words("act").startsWith(words))
+                .findFirst()
+                .map(words -> seat.words("act").substring(words.length()).split(" ")[0])
+                .orElse(String.valueOf(command));
+        return Double.parseDouble(said);
+    }
+
+    @Test
+    void nobodyRecordsThePracticeOfACeiling() {
+        try (Seat seat = Seat.atDemo(folder).as("LO")) {
+            again(seat, "wren ceiling");
+            seat.fire("practice");
+            for (int i = 0; i < 12 && !seat.has("practice-end"); i++) {
+                seat.until("a step is there", () -> seat.has("practice-read") || seat.has("practice-end"));
+                if (seat.has("practice-read")) {
+                    int row = i;
+                    seat.fire("practice-read");
+                    seat.until(
+                            "the meter is read",
+                            () -> !seat.words("samples[" + row + "].currentMa").isEmpty());
+                }
+            }
+            seat.until("it ends", () -> seat.has("practice-end"));
+            assertThat(seat.words("practice-came")).contains("never over what it bears");
+            seat.fire("practice-end");
+            seat.until(
+                    "it is as before", () -> seat.words("samples[0].currentMa").isEmpty());
+        }
+    }
+
+    @Test
+    void aTableIsConvertedThroughWattsAndWhatCannotBeHadIsMarked() throws IOException {
+        Path curve = Files.writeString(
+                elsewhere.resolve("other.csv"), "command %,power W\n0,0\n10,0\n20,8\n60,40\n100,72\n");
+        Path table = Files.writeString(
+                elsewhere.resolve("table.csv"),
+                "name,power %,speed mm/s\n=cmd,20,300\nply,60,20\nslate,100,200\nodd,some,100\n");
+        Path out = elsewhere.resolve("out.csv");
+        try (Seat seat = Seat.atDemo(folder).as("LO")) {
+            again(seat, "wren same energy");
+            seat.answers(table).fire("read-table");
+            seat.until("the curve is asked for", () -> seat.says("Read the curve of the machine first"));
+            seat.answers(curve).fire("read-table");
+            seat.until("the curve is read", () -> seat.says("The curve of the other machine is read: 72.0 W"));
+            seat.answers(table).fire("read-table");
+            seat.until("it is told", () -> seat.says("4 settings, 2 cannot be had."));
+            seat.answers(out).fire("save-table");
+            seat.until("it is saved", () -> Files.exists(out));
+            List<String> lines = Files.readAllLines(out);
+            assertThat(lines.get(0)).contains("not converted because");
+            assertThat(lines.get(1)).contains("'=cmd");
+            assertThat(lines.get(2)).startsWith("ply,7").contains(",20,");
+            assertThat(lines.get(3)).contains("slate,,200").contains("is more than this machine has");
+            assertThat(lines.get(4)).contains("its power is no number");
+        }
+    }
+
+    @Test
+    void aTrendTellsDirtFromAge() {
+        try (Seat seat = Seat.atDemo(folder).as("LO")) {
+            again(seat, "wren trend");
+            seat.until(
+                    "the history is there",
+                    () -> !seat.words("history[15].value").isEmpty());
+            seat.until("it is judged", () -> seat.words("verdict").equals("PASS"));
+            assertThat(seat.says("Mostly dirt: cleaning pays first.")).isTrue();
+            seat.fire("add-newest");
+            seat.until(
+                    "the row of these hours is put right",
+                    () -> seat.words("history[15].value").equals("55.60"));
+            seat.put("replacedAtH", "1200");
+            seat.until(
+                    "a new life needs tests",
+                    () -> seat.says("Type three tests or more of the source that is in now."));
+        }
+    }
+}
