@@ -59,7 +59,7 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
                     Field.oneOf(
                             SCHOOL,
                             "sealed by",
-                            List.of(new Choice("dial", "control on the panel"), new Choice(CAP, "cap in software"))),
+                            List.of(new Choice("dial", "panel control"), new Choice(CAP, "software cap"))),
                     Field.oneOf(
                                     METER,
                                     "current meter",
@@ -69,9 +69,9 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
                             "figureFrom",
                             "most is from",
                             List.of(
-                                    new Choice("tube-maker", "the tube's maker"),
-                                    new Choice("machine-maker", "machine's maker"),
-                                    new Choice("measured", "measured, sealed"))),
+                                    new Choice("tube-maker", "tube's maker"),
+                                    new Choice("machine-maker", "machine's"),
+                                    new Choice("measured", "measured"))),
                     Field.amount(RATED, "most allowed", Quantity.CURRENT).needed(),
                     Field.amount("ceilingMa", "work at most at", Quantity.CURRENT)
                             .empty("70 % of it"),

@@ -74,7 +74,7 @@ class PowerPagesTest {
             seat.focus("meter").choose("meter", "there is none");
             seat.until("no meter is told", () -> seat.says("fitted by a licensed person"));
             seat.focus("meter").choose("meter", "there is one");
-            seat.focus("school").choose("school", "cap in software");
+            seat.focus("school").choose("school", "software cap");
             seat.put("firmwareMaxS", "1000");
             double command = 10;
             for (int i = 0; i < 12 && !seat.words("act").startsWith("Set the largest power"); i++) {
