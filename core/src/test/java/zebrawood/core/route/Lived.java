@@ -181,6 +181,11 @@ final class Lived {
         return this;
     }
 
+    <R extends Record, F extends Record> Lived measured(int day, Procedure<R, F> procedure, R readings) {
+        measure(day, procedure, readings, Optional.empty());
+        return this;
+    }
+
     private <R extends Record, F extends Record> void measure(
             int day, Procedure<R, F> procedure, R readings, Optional<Entry.Correction> corrects) {
         add(
