@@ -119,8 +119,8 @@ class RecordKeepingTest {
         assertThat(now.result().outcome().score()).hasValue(8);
         assertThat(now.along().known())
                 .extracting(known -> known.what())
-                .contains("climate", "settings", "focus", "cleaning");
-        assertThat(now.along().notOnRecord()).contains("power").doesNotContain("level");
+                .contains("climate", "settings", "focus", "power", "cleaning");
+        assertThat(now.along().notOnRecord()).doesNotContain("level", "power");
     }
 
     private static void correctedWork(Seat seat) {
