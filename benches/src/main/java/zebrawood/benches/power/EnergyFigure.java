@@ -26,7 +26,7 @@ public final class EnergyFigure implements Exhibit<EnergyReadings, EnergyFinding
             .toList();
 
     private static final double TOP = 34;
-    private static final double FOOT = 112;
+    private static final double FOOT = 128;
     private static final double SIDE = 18;
     /** lines that the wider one of both shows */
     private static final int LINES = 7;
@@ -38,7 +38,7 @@ public final class EnergyFigure implements Exhibit<EnergyReadings, EnergyFinding
 
     @Override
     public double leastHeight() {
-        return 290;
+        return 300;
     }
 
     @Override
@@ -136,7 +136,10 @@ public final class EnergyFigure implements Exhibit<EnergyReadings, EnergyFinding
             y += 18;
         }
         if (!heat.isEmpty()) {
-            pen.text(left, y, heat, Lettering.SMALL, heat.startsWith("test") ? Tone.ADJUST : Tone.INK);
+            for (String line : pen.wrapped(heat, wide, Lettering.SMALL)) {
+                pen.text(left, y, line, Lettering.SMALL, heat.startsWith("test") ? Tone.ADJUST : Tone.INK);
+                y += 18;
+            }
         }
     }
 }
