@@ -295,7 +295,7 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
         List<Integer> read = form().filledRows();
         double next = now.finding()
                 .map(found -> found.nextCommandPct().orElse(-1))
-                .orElse(read.isEmpty() ? SafeCommand.FIRST_PCT : -1.0);
+                .orElseGet(() -> read.isEmpty() ? SafeCommand.FIRST_PCT : second().orElse(-1));
         return next < 0
                 ? practice.ended(tube.came(now.finding(), place().units()))
                 : practice.step(
@@ -305,8 +305,43 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
                         () -> tube.read(read.size(), next));
     }
 
+    /** The command after the first reading of a cap: one reading makes no finding yet. */
+    private OptionalDouble second() {
+        Worksheet sheet = Worksheet.of(place().draft());
+        List<Integer> rows = form().filledRows();
+        if (!isCap() || rows.size() != 1) {
+            return OptionalDouble.empty();
+        }
+        Optional<Double> command = sheet.aside("samples[" + rows.get(0) + "].commandPct", Quantity.SHARE);
+        Optional<Double> current = sheet.aside("samples[" + rows.get(0) + "].currentMa", Quantity.CURRENT);
+        Optional<Double> rated = sheet.aside(RATED, Quantity.CURRENT).or(this::ratedOnPlate);
+        if (command.isEmpty()
+                || current.isEmpty()
+                || rated.isEmpty()
+                || rated.get() <= 0
+                || command.get() < 0
+                || command.get() > 100
+                || current.get() < 0) {
+            return OptionalDouble.empty();
+        }
+        double ceiling = sheet.aside("ceilingMa", Quantity.CURRENT).orElse(CeilingReadings.FRACTION * rated.get());
+        return OptionalDouble.of(SafeCommand.first(
+                new CeilingReadings.Sample(command.get(), current.get()), rated.get(), Math.min(ceiling, rated.get())));
+    }
+
+    private Optional<Double> ratedOnPlate() {
+        return place().plate()
+                .source()
+                .flatMap(source -> source.ratedCurrentMa().stream().boxed().findFirst());
+    }
+
     @Override
     public String next() {
+        OptionalDouble second = second();
+        if (!noMeter() && second.isPresent()) {
+            return "Read the meter next at "
+                    + Amount.percent(second.getAsDouble(), 1).most().text(place().units()) + ".";
+        }
         if (noMeter()) {
             return "Have a current meter fitted by a licensed person, then read it here.";
         }

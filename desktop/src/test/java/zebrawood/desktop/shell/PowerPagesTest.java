@@ -123,7 +123,12 @@ class PowerPagesTest {
                 }
             }
             seat.until("it ends", () -> seat.has("practice-end"));
-            assertThat(seat.words("practice-came")).contains("never over what it bears");
+            assertThat(seat.words("samples[2].currentMa"))
+                    .as("it goes on after the first reading")
+                    .isNotEmpty();
+            assertThat(seat.words("practice-came"))
+                    .contains("never over what it bears")
+                    .contains("it truly draws");
             seat.fire("practice-end");
             seat.until(
                     "it is as before", () -> seat.words("samples[0].currentMa").isEmpty());
