@@ -26,6 +26,7 @@ import zebrawood.core.power.CeilingReadings;
 import zebrawood.core.power.SafeCommand;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
+import zebrawood.core.units.Said;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.kit.bench.BenchPlace;
 import zebrawood.kit.bench.FormBench;
@@ -50,6 +51,7 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
     private static final String METER = "meter";
     private static final String NO_METER = "none";
     private static final String FIRMWARE = "firmwareMaxS";
+    static final String TOO_LONG = "that file is longer than 200 MB: take a part of it";
     private static final String SHOWN = "ofEntry";
     private static final List<String> HIDDEN_NUMBERS = List.of("recheck.leftMa", "recheck.beamHours");
     private static final List<String> HIDDEN_WORDS =
@@ -236,9 +238,17 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
         return true;
     }
 
+    /** Whether a file is longer than any of a bench; it is read while the window waits. */
+    static boolean tooLong(File file) {
+        return file.length() > NewAttachment.LONGEST_BYTES;
+    }
+
     /** The test's own file: its hash tells whether the next recheck burns the same. */
     @Override
     public Optional<String> take(File file) {
+        if (tooLong(file)) {
+            return Optional.of(TOO_LONG);
+        }
         try (InputStream in = Files.newInputStream(file.toPath())) {
             MessageDigest digest = MessageDigest.getInstance("SHA-256");
             new DigestInputStream(in, digest).transferTo(OutputStream.nullOutputStream());
@@ -295,7 +305,9 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
         List<Integer> read = form().filledRows();
         double next = now.finding()
                 .map(found -> found.nextCommandPct().orElse(-1))
-                .orElseGet(() -> read.isEmpty() ? SafeCommand.FIRST_PCT : second().orElse(-1));
+                .orElseGet(() -> read.isEmpty()
+                        ? SafeCommand.FIRST_PCT
+                        : first().map(First::next).orElse(-1.0));
         return next < 0
                 ? practice.ended(tube.came(now.finding(), place().units()))
                 : practice.step(
@@ -305,27 +317,35 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
                         () -> tube.read(read.size(), next));
     }
 
-    /** The command after the first reading of a cap: one reading makes no finding yet. */
-    private OptionalDouble second() {
+    /** The first reading of a cap, with what it is held to: one reading makes no finding yet. */
+    private record First(CeilingReadings.Sample read, double ratedMa, double ceilingMa) {
+        double next() {
+            return SafeCommand.first(read, ratedMa, ceilingMa);
+        }
+
+        Said said() {
+            return SafeCommand.afterFirst(read, ratedMa, ceilingMa);
+        }
+    }
+
+    private Optional<First> first() {
         Worksheet sheet = Worksheet.of(place().draft());
         List<Integer> rows = form().filledRows();
         if (!isCap() || rows.size() != 1) {
-            return OptionalDouble.empty();
+            return Optional.empty();
         }
-        Optional<Double> command = sheet.aside("samples[" + rows.get(0) + "].commandPct", Quantity.SHARE);
-        Optional<Double> current = sheet.aside("samples[" + rows.get(0) + "].currentMa", Quantity.CURRENT);
-        Optional<Double> rated = sheet.aside(RATED, Quantity.CURRENT).or(this::ratedOnPlate);
-        if (command.isEmpty()
-                || current.isEmpty()
-                || rated.isEmpty()
-                || rated.get() <= 0
-                || command.get() < 0
-                || command.get() > 100
-                || current.get() < 0) {
-            return OptionalDouble.empty();
+        Optional<Double> command = sheet.aside("samples[" + rows.get(0) + "].commandPct", Quantity.SHARE)
+                .filter(percent -> percent >= 0 && percent <= 100);
+        Optional<Double> current = sheet.aside("samples[" + rows.get(0) + "].currentMa", Quantity.CURRENT)
+                .filter(ma -> ma >= 0);
+        Optional<Double> rated =
+                sheet.aside(RATED, Quantity.CURRENT).or(this::ratedOnPlate).filter(ma -> ma > 0);
+        if (command.isEmpty() || current.isEmpty() || rated.isEmpty()) {
+            return Optional.empty();
         }
-        double ceiling = sheet.aside("ceilingMa", Quantity.CURRENT).orElse(CeilingReadings.FRACTION * rated.get());
-        return OptionalDouble.of(SafeCommand.first(
+        double share = sheet.aside("ceilingFraction", Quantity.PLAIN).orElse(CeilingReadings.FRACTION);
+        double ceiling = sheet.aside("ceilingMa", Quantity.CURRENT).orElse(share * rated.get());
+        return Optional.of(new First(
                 new CeilingReadings.Sample(command.get(), current.get()), rated.get(), Math.min(ceiling, rated.get())));
     }
 
@@ -337,10 +357,9 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
 
     @Override
     public String next() {
-        OptionalDouble second = second();
-        if (!noMeter() && second.isPresent()) {
-            return "Read the meter next at "
-                    + Amount.percent(second.getAsDouble(), 1).most().text(place().units()) + ".";
+        Optional<First> first = first();
+        if (!noMeter() && first.isPresent()) {
+            return first.get().said().in(place().units());
         }
         if (noMeter()) {
             return "Have a current meter fitted by a licensed person, then read it here.";

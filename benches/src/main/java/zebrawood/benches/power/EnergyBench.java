@@ -85,6 +85,9 @@ public final class EnergyBench extends FormBench<EnergyReadings, EnergyFinding> 
     /** The curve of another machine (two columns), or a table of its settings. */
     @Override
     public Optional<String> take(File file) {
+        if (CeilingBench.tooLong(file)) {
+            return Optional.of(CeilingBench.TOO_LONG);
+        }
         try {
             return isTable(file) ? table(file) : curve(file);
         } catch (IOException e) {

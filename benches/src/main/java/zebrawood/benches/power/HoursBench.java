@@ -114,6 +114,9 @@ public final class HoursBench extends FormBench<BeamHoursReadings, BeamHoursFind
     /** A job log: a column of minutes, seconds or hours, a line a job. */
     @Override
     public Optional<String> take(File file) {
+        if (CeilingBench.tooLong(file)) {
+            return Optional.of(CeilingBench.TOO_LONG);
+        }
         JobLogFile.Summed summed;
         try {
             summed = JobLogFile.read(file.toPath());
@@ -130,7 +133,7 @@ public final class HoursBench extends FormBench<BeamHoursReadings, BeamHoursFind
                         + String.format(Locale.ROOT, "%.1f", summed.minutes()) + " min in all"
                         + (summed.leftOut() == 0
                                 ? "."
-                                : "; " + summed.leftOut() + " lines have no time and are left out."));
+                                : "; lines without a time, left out: " + summed.leftOut() + "."));
         return Optional.empty();
     }
 

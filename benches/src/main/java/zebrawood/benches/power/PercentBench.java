@@ -111,6 +111,9 @@ public final class PercentBench extends FormBench<LinearityReadings, LinearityFi
     /** A power meter's log: each time that the beam was on is a row, in the order of the commands. */
     @Override
     public Optional<String> take(File file) {
+        if (CeilingBench.tooLong(file)) {
+            return Optional.of(CeilingBench.TOO_LONG);
+        }
         List<MeterLog.Firing> firings;
         try {
             firings = MeterLog.firings(log(file), meterPct);

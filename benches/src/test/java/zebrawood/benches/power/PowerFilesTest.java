@@ -80,7 +80,7 @@ class PowerFilesTest {
                 Map.of())) {
             assertThat(BenchSeat.onScreen(() -> seat.bench().take(file.toFile())))
                     .isEmpty();
-            assertThat(seat.told()).contains("2 jobs, 20.0 min in all; 1 lines have no time");
+            assertThat(seat.told()).contains("2 jobs, 20.0 min in all; lines without a time, left out: 1.");
             seat.until("it is judged", () -> seat.verdict().isPresent());
             assertThat(seat.finding().orElseThrow().hours()).isCloseTo(20 / 60.0, within(1e-9));
         }

@@ -3,6 +3,8 @@ package zebrawood.core.power;
 import java.util.List;
 import java.util.OptionalDouble;
 import zebrawood.core.reading.Limits;
+import zebrawood.core.units.Amount;
+import zebrawood.core.units.Said;
 
 /**
  * The next command at which a tube may be read on the way up to its ceiling. Far from it the step is as short as the
@@ -29,14 +31,28 @@ public final class SafeCommand {
 
     private SafeCommand() {}
 
-    /** The command after the first reading: one reading makes no line yet. */
+    /** The command after the first reading: one reading makes no line yet. Half of it where it is too high already. */
     public static double first(CeilingReadings.Sample read, double ratedMa, double ceilingMa) {
+        if (!Limits.atMost(read.currentMa(), ceilingMa)) {
+            return Math.floor(read.commandPct() / 2 * FINENESS) / FINENESS;
+        }
         return next(
                         CommandCurve.of(List.of(new CommandCurve.At(read.commandPct(), read.currentMa()))),
                         ceilingMa,
                         ratedMa,
                         CeilingReadings.TOLERANCE_MA)
                 .orElse(read.commandPct());
+    }
+
+    /** What to do after the first reading, in a sentence. */
+    public static Said afterFirst(CeilingReadings.Sample read, double ratedMa, double ceilingMa) {
+        Amount command = Amount.percent(first(read, ratedMa, ceilingMa), 1).most();
+        if (!Limits.atMost(read.currentMa(), ratedMa)) {
+            return Said.of("Stop: the meter is over the most that the tube bears. Read it next at {0}.", command);
+        }
+        return Limits.atMost(read.currentMa(), ceilingMa)
+                ? Said.of("Read the meter next at {0}.", command)
+                : Said.of("Read the meter next at {0}: it is over the ceiling already.", command);
     }
 
     /**

@@ -6,6 +6,10 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.core.units.Amount;
+import zebrawood.core.units.Quantity;
+import zebrawood.core.units.Typed;
+import zebrawood.core.units.UnitChoice;
+import zebrawood.core.units.UnreadableException;
 
 /**
  * A table of settings, turned from one machine's percent into another's through watts at the work. Power in the heads:
@@ -109,27 +113,14 @@ public final class SettingsTable {
         return new Line(left, why);
     }
 
-    /**
-     * A plain number with a point or a comma and at most a percent sign after it; nothing that could be read in two
-     * ways.
-     */
+    /** A number as it may be typed; what could be read in two ways is none. */
     private static OptionalDouble number(String text) {
-        String digits =
-                text.endsWith("%") ? text.substring(0, text.length() - 1).strip() : text;
-        int points = 0;
-        int figures = 0;
-        for (int i = 0; i < digits.length(); i++) {
-            char each = digits.charAt(i);
-            boolean sign = i == 0 && each == '-';
-            points += each == '.' || each == ',' ? 1 : 0;
-            figures += each >= '0' && each <= '9' ? 1 : 0;
-            if (!sign && each != '.' && each != ',' && !(each >= '0' && each <= '9')) {
-                return OptionalDouble.empty();
-            }
+        try {
+            return OptionalDouble.of(
+                    Typed.read(text, Quantity.SHARE, UnitChoice.METRIC).base());
+        } catch (UnreadableException noNumber) {
+            return OptionalDouble.empty();
         }
-        return points > 1 || figures == 0 || figures > 12
-                ? OptionalDouble.empty()
-                : OptionalDouble.of(Double.parseDouble(digits.replace(',', '.')));
     }
 
     private static String fixed(double value) {
