@@ -299,7 +299,7 @@ public final class TubeCeiling implements Procedure<CeilingReadings, CeilingFind
                             Said.of(
                                     "Turn the control on the panel to its minimum, let the sender ask for 100 %, and turn"
                                             + " it up until the meter shows {0}.",
-                                    ma(read.ceiling())))
+                                    ma(read.ceiling()).most()))
                     .byHand(Said.of(
                             "Type what the meter shows then, with 100 %. What was read so far does not tell what 100 %"
                                     + " draws. Seconds, not minutes."));
@@ -348,7 +348,7 @@ public final class TubeCeiling implements Procedure<CeilingReadings, CeilingFind
                         Said.of(
                                 "Turn the control on the panel " + (down ? "down" : "up")
                                         + " until the meter shows {0}, with the test running at 100 %.",
-                                ma(finding.ceilingMa())))
+                                ma(finding.ceilingMa()).most()))
                 .byHand(Said.of(
                         "Seconds, not minutes; from below, in steps of 10, then 1, then 0.1 % where the panel counts so."
                                 + " Then read the meter again at 100 %, type it, and seal the control."));
