@@ -69,6 +69,7 @@ import zebrawood.benches.power.PulseBench;
 import zebrawood.benches.power.PulseFigure;
 import zebrawood.benches.power.TrendBench;
 import zebrawood.benches.power.TrendFigure;
+import zebrawood.benches.power.TrendPast;
 import zebrawood.benches.site.ClimateBench;
 import zebrawood.benches.site.ClimateChart;
 import zebrawood.benches.switching.OrderBench;
@@ -150,9 +151,12 @@ public final class Catalogue {
             new Stop<>(new BeamHours(), HoursBench.FIELDS, HoursBench::new, new HoursFigure()),
             new Stop<>(new TubeCeiling(), CeilingBench.FIELDS, CeilingBench::new, new CeilingFigure()),
             new Stop<>(new BlockPower(), BlockBench.FIELDS, BlockBench::new, new BlockFigure()),
-            new Stop<>(new PowerLinearity(), PercentBench.FIELDS, PercentBench::new, new PercentFigure()),
-            new Stop<>(new PowerTrend(), TrendBench.FIELDS, TrendBench::new, new TrendFigure()),
-            new Stop<>(new EnergyMatch(), EnergyBench.FIELDS, EnergyBench::new, new EnergyFigure()),
+            new Stop<>(new PowerLinearity(), PercentBench.FIELDS, PercentBench::new, new PercentFigure())
+                    .lookingBackOn(List.of(PercentBench.ID)),
+            new Stop<>(new PowerTrend(), TrendBench.FIELDS, TrendBench::new, new TrendFigure())
+                    .lookingBackOn(TrendPast.STOPS),
+            new Stop<>(new EnergyMatch(), EnergyBench.FIELDS, EnergyBench::new, new EnergyFigure())
+                    .lookingBackOn(List.of(PercentBench.ID)),
             new Stop<>(new PulsePlan(), PulseBench.FIELDS, PulseBench::new, new PulseFigure()));
 
     private Catalogue() {}

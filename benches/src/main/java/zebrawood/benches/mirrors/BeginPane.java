@@ -120,7 +120,8 @@ final class BeginPane extends Pane {
 
     /** What is on record of it, and how old that is. */
     private String onRecord(String what) {
-        return place.known(what)
+        return place.onRecord()
+                .known(what)
                 .map(known -> {
                     LocalDate since = place.workplace().local(known.since()).toLocalDate();
                     LocalDate today =

@@ -11,7 +11,6 @@ import javafx.scene.control.Hyperlink;
 import javafx.scene.layout.VBox;
 import zebrawood.core.power.EnergyFinding;
 import zebrawood.core.power.EnergyReadings;
-import zebrawood.core.power.LinearityFinding;
 import zebrawood.core.power.PowerCurve;
 import zebrawood.core.reading.ReadingException;
 import zebrawood.core.units.Amount;
@@ -34,6 +33,10 @@ public final class EnergyBench extends FormBench<EnergyReadings, EnergyFinding> 
 
     /** refused lines that are told; the others stand in the file */
     private static final int TOLD = 4;
+    /** curves of this machine that can be taken instead of the one in use */
+    private static final int MOST_CURVES = 3;
+    /** with what the curve in use was taken; empty for the newest */
+    private static final String CURVE = "curveWith";
 
     public static final FieldList FIELDS = FieldList.of(
             Field.amount("from.powerW", "power was", Quantity.POWER).needed(),
@@ -123,7 +126,7 @@ public final class EnergyBench extends FormBench<EnergyReadings, EnergyFinding> 
     }
 
     private Optional<String> table(File file) {
-        Optional<PowerCurve> here = here();
+        Optional<CurvesOnRecord.Kept> here = here();
         if (other.isEmpty()) {
             return Optional.of("read the curve of the machine first that the table comes from (two columns: %, W)");
         }
@@ -131,7 +134,7 @@ public final class EnergyBench extends FormBench<EnergyReadings, EnergyFinding> 
             return Optional.of("this machine has no curve yet: measure it on the bench Percent to watts");
         }
         PowerCurve from = other.get();
-        PowerCurve to = here.get();
+        PowerCurve to = PowerCurve.of(here.get().finding().curve());
         place().workplace().apart(() -> TableFile.convert(file.toPath(), from, to), this::told);
         return Optional.empty();
     }
@@ -155,14 +158,41 @@ public final class EnergyBench extends FormBench<EnergyReadings, EnergyFinding> 
                         UnitChoice.METRIC);
     }
 
-    private Optional<PowerCurve> here() {
-        return place().found("power-linearity", LinearityFinding.class).map(found -> PowerCurve.of(found.curve()));
+    /** The curve of this machine that is used: the newest, if no other was taken. */
+    private Optional<CurvesOnRecord.Kept> here() {
+        List<CurvesOnRecord.Kept> kept = CurvesOnRecord.newest(place());
+        return kept.stream()
+                .filter(each -> text(CURVE).equals(CurvesOnRecord.words(each.with(), UnitChoice.METRIC)))
+                .findFirst()
+                .or(() -> kept.stream().findFirst());
+    }
+
+    /** Curves of other lenses, frequencies and pulse lengths can be taken instead. */
+    private List<Node> otherCurves() {
+        Optional<CurvesOnRecord.Kept> used = here();
+        return CurvesOnRecord.newest(place()).stream()
+                .filter(each -> !used.equals(Optional.of(each)))
+                .limit(MOST_CURVES)
+                .<Node>map(each -> {
+                    Hyperlink take = new Hyperlink("Take this machine's curve with " + each.words(place()));
+                    take.setId("take-curve");
+                    take.setWrapText(true);
+                    take.setOnAction(event -> {
+                        converted = Optional.empty();
+                        place().draft()
+                                .type(CURVE, CurvesOnRecord.words(each.with(), UnitChoice.METRIC), UnitChoice.METRIC);
+                    });
+                    return take;
+                })
+                .toList();
     }
 
     @Override
     public List<Node> tickets(Showing<EnergyReadings, EnergyFinding> now) {
         List<Node> tickets = new ArrayList<>();
         converted.ifPresent(made -> {
+            here().ifPresent(curve -> tickets.add(
+                    Slip.quiet("Through this machine's curve with " + curve.words(place()) + ".")));
             Node told = Slip.quiet(made.lines() + " settings, " + made.refused().size() + " cannot be had."
                     + (made.refused().isEmpty() ? "" : " They are empty in the file, with the reason beside them."));
             told.setId("table-told");
@@ -193,6 +223,9 @@ public final class EnergyBench extends FormBench<EnergyReadings, EnergyFinding> 
                     .ifPresent(file -> place().workplace().save(file, made.text(), "The table")));
             box.getChildren().add(save);
         });
+        if (other.isPresent()) {
+            box.getChildren().addAll(otherCurves());
+        }
         return Optional.of(box);
     }
 }

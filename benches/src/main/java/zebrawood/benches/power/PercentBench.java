@@ -18,6 +18,7 @@ import zebrawood.core.entry.NewAttachment;
 import zebrawood.core.power.BlockFinding;
 import zebrawood.core.power.LinearityFinding;
 import zebrawood.core.power.LinearityReadings;
+import zebrawood.core.power.LinearityReadings.With;
 import zebrawood.core.power.MeterLog;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
@@ -38,7 +39,12 @@ import zebrawood.kit.view.FileDialogs;
 /** Watts at the work, a row a command: typed, off a meter's log, or off a block of metal. */
 public final class PercentBench extends FormBench<LinearityReadings, LinearityFinding> {
 
+    /** the stop at which curves are taken */
+    public static final String ID = "power-linearity";
+
     private static final int MOST = 24;
+    /** curves of other lenses that are drawn behind */
+    private static final int MOST_OTHERS = 3;
     private static final String METER_PCT = "meterPct";
     /** what a thermal meter is usually known to, % */
     private static final double METER_KNOWN_PCT = 3;
@@ -100,7 +106,19 @@ public final class PercentBench extends FormBench<LinearityReadings, LinearityFi
 
     @Override
     protected Figure figure(Showing<LinearityReadings, LinearityFinding> now, UnitChoice units) {
-        return PercentFigure.of(now.finding(), units);
+        return PercentFigure.of(now.finding(), now.readings().map(this::others).orElse(List.of()), units);
+    }
+
+    /** Curves of other lenses, frequencies and pulse lengths, for comparison. */
+    private List<PercentFigure.Other> others(LinearityReadings readings) {
+        With with = readings.with().orElse(CurvesOnRecord.PLAIN);
+        return CurvesOnRecord.newest(place()).stream()
+                .filter(kept -> !CurvesOnRecord.alike(kept.with(), with))
+                .limit(MOST_OTHERS)
+                .map(kept -> new PercentFigure.Other(
+                        CurvesOnRecord.words(kept.with(), place().units()),
+                        kept.finding().curve()))
+                .toList();
     }
 
     @Override

@@ -43,7 +43,7 @@ public final class PercentFigure implements Exhibit<LinearityReadings, Linearity
 
     @Override
     public Figure figure(LinearityReadings readings, LinearityFinding finding, UnitChoice units) {
-        return of(Optional.of(finding), units);
+        return of(Optional.of(finding), List.of(), units);
     }
 
     @Override
@@ -58,11 +58,27 @@ public final class PercentFigure implements Exhibit<LinearityReadings, Linearity
         return new Amount(Quantity.POWER, w, w < 10 ? 2 : 1).text(units);
     }
 
-    static Figure of(Optional<LinearityFinding> finding, UnitChoice units) {
+    /**
+     * A curve taken otherwise.
+     *
+     * @param with which lens, frequency and pulse length
+     */
+    record Other(String with, List<LinearityReadings.Sample> curve) {
+        double most() {
+            return curve.stream()
+                    .mapToDouble(LinearityReadings.Sample::powerW)
+                    .max()
+                    .orElse(0);
+        }
+    }
+
+    static Figure of(Optional<LinearityFinding> finding, List<Other> others, UnitChoice units) {
         return (pen, width, height) -> {
             double bottom = height - FOOT;
             double right = width - (finding.isPresent() ? TABLE + 24 : 18);
-            double most = finding.map(LinearityFinding::maximumW).orElse(50.0);
+            double most = Math.max(
+                    finding.map(LinearityFinding::maximumW).orElse(50.0),
+                    others.stream().mapToDouble(Other::most).max().orElse(0));
             Axis x = new Axis(0, 100, LEFT, right);
             Axis y = new Axis(0, most * 1.06, bottom, TOP);
             finding.ifPresent(found -> dead(pen, found, x, bottom));
@@ -78,6 +94,7 @@ public final class PercentFigure implements Exhibit<LinearityReadings, Linearity
                         Stroke.dashed(Tone.QUIET, 1.6, 6));
                 return;
             }
+            others(pen, others, x, y);
             curve(pen, finding.get(), x, y, bottom);
             table(pen, finding.get(), width - TABLE, height, units);
         };
@@ -95,6 +112,32 @@ public final class PercentFigure implements Exhibit<LinearityReadings, Linearity
         });
     }
 
+    private static Path path(List<LinearityReadings.Sample> curve, Axis x, Axis y) {
+        Path path = new Path();
+        for (int i = 0; i < curve.size(); i++) {
+            double px = x.at(curve.get(i).commandPct());
+            double py = y.at(curve.get(i).powerW());
+            if (i == 0) {
+                path.move(px, py);
+            } else {
+                path.line(px, py);
+            }
+        }
+        return path;
+    }
+
+    /** Quiet and dashed, each with its name; names stand in the upper left, where a curve never is. */
+    private static void others(Pen pen, List<Other> others, Axis x, Axis y) {
+        for (int i = 0; i < others.size(); i++) {
+            Stroke stroke = Stroke.dashed(Tone.QUIET, 1.8, 3 + 5 * i);
+            pen.stroke(path(others.get(i).curve(), x, y), stroke);
+            double at = TOP + 18 + 20 * i;
+            double from = Math.max(x.at(0) + 14, x.at(22));
+            pen.line(from, at - 4, from + 34, at - 4, stroke);
+            pen.text(from + 42, at, others.get(i).with(), Lettering.SMALL, Tone.INK);
+        }
+    }
+
     private static void curve(Pen pen, LinearityFinding found, Axis x, Axis y, double bottom) {
         List<LinearityReadings.Sample> curve = found.curve();
         LinearityReadings.Sample last = curve.get(curve.size() - 1);
@@ -108,17 +151,7 @@ public final class PercentFigure implements Exhibit<LinearityReadings, Linearity
                                         : y.at(curve.get(0).powerW()))
                         .line(x.at(last.commandPct()), y.at(last.powerW())),
                 Stroke.dashed(Tone.QUIET, 1.4, 6));
-        Path path = new Path();
-        for (int i = 0; i < curve.size(); i++) {
-            double px = x.at(curve.get(i).commandPct());
-            double py = y.at(curve.get(i).powerW());
-            if (i == 0) {
-                path.move(px, py);
-            } else {
-                path.line(px, py);
-            }
-        }
-        pen.stroke(path, Stroke.of(Tone.WALNUT, 2));
+        pen.stroke(path(curve, x, y), Stroke.of(Tone.WALNUT, 2));
         curve.forEach(each -> pen.circle(x.at(each.commandPct()), y.at(each.powerW()), 4.5, Tone.READING));
         found.nextCommandPct()
                 .ifPresent(next -> pen.fill(

@@ -10,13 +10,11 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.stream.IntStream;
 import javafx.scene.Node;
 import javafx.scene.control.Hyperlink;
+import javafx.scene.layout.VBox;
 import zebrawood.core.controller.SettingsFinding;
 import zebrawood.core.power.BeamHoursFinding;
-import zebrawood.core.power.CeilingFinding;
-import zebrawood.core.power.LinearityFinding;
 import zebrawood.core.power.TrendFinding;
 import zebrawood.core.power.TrendReadings;
 import zebrawood.core.units.Amount;
@@ -30,6 +28,7 @@ import zebrawood.kit.form.Choice;
 import zebrawood.kit.form.Draft;
 import zebrawood.kit.form.Field;
 import zebrawood.kit.form.FieldList;
+import zebrawood.kit.form.Kind;
 import zebrawood.kit.form.Worksheet;
 import zebrawood.kit.view.Slip;
 
@@ -37,12 +36,19 @@ import zebrawood.kit.view.Slip;
 public final class TrendBench extends FormBench<TrendReadings, TrendFinding> {
 
     private static final int MOST = 30;
+    /** links to fill in from the record, one a lens or frequency */
+    private static final int MOST_TESTS = 3;
     private static final String BY = "measuredBy";
     private static final String CURRENT = "current";
     private static final String GRID = "grid";
     private static final String SCALES = "scalesAgree";
     private static final String UNKNOWN = "unknown";
-    private static final String CLEANED = "cleanedAtH";
+    static final String CLEANED = "cleanedAtH";
+    static final String ALIGNED = "alignedAtH";
+    static final String COOLANT = "coolantAtH";
+    static final String REPLACED = "replacedAtH";
+    static final Quantity OF_HOURS = Quantity.HOURS;
+    static final Quantity OF_VALUE = Quantity.PLAIN;
     /** scales that are nearer than that to each other agree, % */
     private static final double AGREE_PCT = 1;
 
@@ -58,14 +64,14 @@ public final class TrendBench extends FormBench<TrendReadings, TrendFinding> {
                                     new Choice(GRID, "engraved cells"))),
                     Field.amount("floorPct", "worn out at", Quantity.SHARE).empty("80"),
                     Field.many(CLEANED, "cleaned at, h", Quantity.HOURS),
-                    Field.many("alignedAtH", "aligned at, h", Quantity.HOURS),
-                    Field.many("coolantAtH", "coolant at, h", Quantity.HOURS),
-                    Field.many("replacedAtH", "new source, h", Quantity.HOURS))
+                    Field.many(ALIGNED, "aligned at, h", Quantity.HOURS),
+                    Field.many(COOLANT, "coolant at, h", Quantity.HOURS),
+                    Field.many(REPLACED, "new source, h", Quantity.HOURS))
             .rows(
                     "history",
                     MOST,
-                    Field.amount("hours", "beam hours", Quantity.HOURS),
-                    Field.amount("value", "test came to", Quantity.PLAIN));
+                    Field.amount("hours", "beam hours", OF_HOURS),
+                    Field.amount("value", "test came to", OF_VALUE));
 
     public TrendBench(BenchPlace place) {
         super(
@@ -122,7 +128,7 @@ public final class TrendBench extends FormBench<TrendReadings, TrendFinding> {
                 .map(BeamHoursFinding::perDayH)
                 .orElse(OptionalDouble.empty());
         OptionalDouble days = perDay.isPresent() ? found.daysToFloor(perDay.getAsDouble()) : OptionalDouble.empty();
-        if (days.isEmpty() || days.getAsDouble() <= 0 || days.getAsDouble() > 20_000) {
+        if (found.changed().equals(Optional.of(false)) || days.isEmpty() || days.getAsDouble() <= 0 || days.getAsDouble() > 20_000) {
             return "";
         }
         Instant at = place().workplace().now().plus(Duration.ofDays((long) days.getAsDouble()));
@@ -145,57 +151,59 @@ public final class TrendBench extends FormBench<TrendReadings, TrendFinding> {
         return tickets;
     }
 
-    /** What another stop measured last, at the hours of now. */
-    private Optional<Double> newest() {
-        return switch (form().chosen(BY)) {
-            case CURRENT ->
-                place().found("tube-ceiling", CeilingFinding.class)
-                        .flatMap(found -> found.found()
-                                .map(CeilingFinding.Found::asFoundMa)
-                                .filter(OptionalDouble::isPresent)
-                                .or(() -> Optional.of(found.currentAt100Ma())))
-                        .flatMap(ma -> ma.isPresent() ? Optional.of(ma.getAsDouble()) : Optional.empty());
-            case GRID -> Optional.empty();
-            default -> place().found("power-linearity", LinearityFinding.class).map(LinearityFinding::maximumW);
-        };
-    }
-
     @Override
     public Optional<Node> otherSchool(Showing<TrendReadings, TrendFinding> now) {
-        Optional<Double> hours =
-                place().found("beam-hours", BeamHoursFinding.class).map(BeamHoursFinding::hours);
-        Optional<Double> value = newest();
-        if (!now.measuring() || hours.isEmpty() || value.isEmpty()) {
+        if (!now.measuring()) {
             return Optional.empty();
         }
-        Hyperlink add = new Hyperlink("Add the newest from the record");
-        add.setId("add-newest");
-        add.setOnAction(event -> {
-            int row = IntStream.range(0, MOST)
-                    .filter(each -> text("history[" + each + "].hours").isEmpty()
-                            || at(each) == Math.rint(hours.get() * 10) / 10)
-                    .findFirst()
-                    .orElse(MOST - 1);
-            Map<String, Draft.Text> typed = new HashMap<>();
-            Draft.put(typed, "history[" + row + "].hours", String.format(Locale.ROOT, "%.1f", hours.get()));
-            Draft.put(typed, "history[" + row + "].value", String.format(Locale.ROOT, "%.2f", value.get()));
-            place().draft().typeAll(typed);
-        });
-        return Optional.of(add);
+        List<TrendPast.Found> past =
+                switch (form().chosen(BY)) {
+                    case CURRENT -> TrendPast.current(place());
+                    case GRID -> List.of();
+                    default -> TrendPast.watts(place());
+                };
+        VBox links = new VBox();
+        past.stream().limit(MOST_TESTS).forEach(found -> links.getChildren().add(fill(found, links)));
+        return links.getChildren().isEmpty() ? Optional.empty() : Optional.of(links);
     }
 
-    /** The hours in a row; below 0 where none can be read. */
-    private double at(int row) {
-        return Worksheet.of(place().draft())
-                .aside("history[" + row + "].hours", Quantity.HOURS)
-                .orElse(-1.0);
+    /** Tests and events as they stand in the Logbook, in their rows. */
+    private Node fill(TrendPast.Found found, VBox among) {
+        int tests = found.record().history().size();
+        int events = found.record().events().size();
+        Hyperlink fill = new Hyperlink("Fill in from the record: " + tests + (tests == 1 ? " test " : " tests ")
+                + found.test() + ", " + events + (events == 1 ? " event" : " events"));
+        fill.setId("fill-past" + (among.getChildren().isEmpty() ? "" : among.getChildren().size()));
+        fill.setWrapText(true);
+        fill.setOnAction(event -> {
+            place().draft().typeAll(TrendPast.typed(found.record(), place().draft(), MOST));
+            place().workplace()
+                    .tell(
+                            found.record().unplaced() == 0
+                                    ? "What is on record stands in its place, at its beam hours."
+                                    : "Left out, as no beam hours of this source are counted for them: "
+                                            + found.record().unplaced() + " tests and events.");
+        });
+        return fill;
+    }
+
+    static String hours(int row) {
+        return "history[" + row + "].hours";
+    }
+
+    static String value(int row) {
+        return "history[" + row + "].value";
+    }
+
+    static List<String> pieces(String text) {
+        return text.isBlank() ? List.of() : Kind.Many.pieces(text);
     }
 
     @Override
     public String next() {
         return form().filledRows().size() < 3
                 ? "Type three tests or more: the beam hours, and what the same test came to."
-                : text("replacedAtH").isEmpty()
+                : text(REPLACED).isEmpty()
                         ? super.next()
                         : "Type three tests or more of the source that is in now.";
     }

@@ -261,6 +261,12 @@ public final class PowerTrend implements Procedure<TrendReadings, TrendFinding> 
         if (finding.hoursToFloor().isEmpty()) {
             return Instruction.of("source", Said.of("Go on: it does not fall."));
         }
+        if (finding.changed().equals(Optional.of(false))) {
+            return Instruction.of("source", Said.of("Go on, and repeat the same test at its time."))
+                    .byHand(Said.of(
+                            "It stands at {0}. So little can be chance: more tests tell whether it falls.",
+                            Amount.percent(finding.nowPct().getAsDouble(), 1)));
+        }
         return Instruction.of("source", Said.of("Go on, and repeat the same test at its time."))
                 .byHand(Said.of(
                         "It stands at {0}. By this line the floor is reached in {1} beam hours.",

@@ -200,7 +200,8 @@ public final class DemoShop {
                     19.6);
         }
         power.counted(6, 39, LocalTime.of(7, 45), "LO");
-        power.watts(44, LocalTime.of(13, 20), "RV", "middle");
+        power.watts(44, LocalTime.of(12, 50), "RV", "long", 0.11);
+        power.watts(44, LocalTime.of(13, 20), "RV", "middle", 0.02);
         power.block(44, LocalTime.of(14, 5), "RV");
         power.trend(6, LocalTime.of(8, 10), "LO");
         power.energy(4, LocalTime.of(9, 15), "LO");

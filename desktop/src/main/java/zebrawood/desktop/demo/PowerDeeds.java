@@ -33,7 +33,10 @@ final class PowerDeeds {
     /** beam hours in a day, on the mean */
     private static final double PER_DAY_H = 1.7;
 
-    private static final double DAYS = 730;
+    private static final int DAYS = 730;
+    /** days ago that the tube was replaced */
+    private static final int NEW_TUBE = 455;
+
     private static final double RATED_MA = 28;
     private static final double CEILING_MA = 19.6;
 
@@ -46,8 +49,9 @@ final class PowerDeeds {
         this.random = new SplittableRandom(number);
     }
 
+    /** Of the tube that was in then. */
     private static double hours(int daysAgo) {
-        return Math.round((DAYS - daysAgo) * PER_DAY_H);
+        return Math.round(((daysAgo > NEW_TUBE ? DAYS : NEW_TUBE) - daysAgo) * PER_DAY_H);
     }
 
     private static String text(double value, int decimals) {
@@ -57,6 +61,7 @@ final class PowerDeeds {
     /** The counter, read now and in the time before. */
     void counted(int daysAgo, int daysSince, LocalTime at, String by) {
         String typed = text(hours(daysAgo), 0);
+        boolean another = daysAgo < NEW_TUBE && daysAgo + daysSince > NEW_TUBE;
         life.plan(
                 daysAgo,
                 at,
@@ -69,7 +74,7 @@ final class PowerDeeds {
                                 List.of(),
                                 daysSince == 0 ? OptionalDouble.empty() : OptionalDouble.of(hours(daysAgo + daysSince)),
                                 daysSince == 0 ? OptionalDouble.empty() : OptionalDouble.of(daysSince),
-                                Optional.empty()),
+                                another ? Optional.of(BeamHoursReadings.Which.NEW) : Optional.empty()),
                         Map.of("counterH", typed),
                         Optional.empty()));
     }
@@ -106,13 +111,13 @@ final class PowerDeeds {
                         Optional.empty()));
     }
 
-    /** Watts at the work over the command. */
-    void watts(int daysAgo, LocalTime at, String by, String lens) {
+    /** Watts at the work over the command, behind a lens that takes a share of them. */
+    void watts(int daysAgo, LocalTime at, String by, String lens, double dirt) {
         List<LinearityReadings.Sample> samples = new ArrayList<>();
         Map<String, String> asTyped = new HashMap<>(Map.of("with.lens", lens));
         double[] commands = {0, 10, 15, 18, 20, 30, 40, 50, 60, 70, 80, 90, 100};
         for (int i = 0; i < commands.length; i++) {
-            String typed = text(PretendSource.onMeterW(source.powerW(commands[i], 0.06, 0.02), 0.6, random), 1);
+            String typed = text(PretendSource.onMeterW(source.powerW(commands[i], 0.06, dirt), 0.6, random), 1);
             asTyped.put("samples[" + i + "].commandPct", text(commands[i], 0));
             asTyped.put("samples[" + i + "].powerW", typed);
             samples.add(new LinearityReadings.Sample(commands[i], Double.parseDouble(typed)));
@@ -167,12 +172,12 @@ final class PowerDeeds {
 
     /** One test over all of its life: it ages a little, and dirt comes and goes. */
     void trend(int daysAgo, LocalTime at, String by) {
-        double[] cleaned = {0, 310, 620, 930};
+        double[] cleaned = {0, 190, 380, 570};
         double last = hours(daysAgo);
         List<TrendReadings.Point> history = new ArrayList<>();
-        Map<String, String> asTyped = new HashMap<>(Map.of("cleanedAtH", "0 310 620 930", "alignedAtH", "470"));
+        Map<String, String> asTyped = new HashMap<>(Map.of("cleanedAtH", "0 190 380 570", "alignedAtH", "290"));
         for (int i = 0; i < cleaned.length; i++) {
-            double to = i + 1 < cleaned.length ? cleaned[i + 1] - 2 : last;
+            double to = i + 1 < cleaned.length ? cleaned[i + 1] - 1 : last;
             for (int step = 0; step < 4; step++) {
                 double hours = Math.round(cleaned[i] + (to - cleaned[i]) * step / 3);
                 double truly = source.powerW(
@@ -192,8 +197,8 @@ final class PowerDeeds {
                         new TrendReadings(
                                 history,
                                 OptionalDouble.empty(),
-                                List.of(0.0, 310.0, 620.0, 930.0),
-                                List.of(470.0),
+                                List.of(0.0, 190.0, 380.0, 570.0),
+                                List.of(290.0),
                                 List.of(),
                                 List.of(),
                                 Optional.of(TrendReadings.MeasuredBy.WATTS),

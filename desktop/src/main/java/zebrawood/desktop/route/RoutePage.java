@@ -29,7 +29,6 @@ import zebrawood.core.route.MachineStatus;
 import zebrawood.core.route.StopState;
 import zebrawood.core.route.StopStatus;
 import zebrawood.core.safety.FirstLight;
-import zebrawood.core.work.TakenAlong;
 import zebrawood.desktop.desk.Desk;
 import zebrawood.desktop.desk.Navigator;
 import zebrawood.desktop.machine.NotHereSheets;
@@ -52,7 +51,6 @@ import zebrawood.logbook.store.Logbook;
 public final class RoutePage extends HBox implements FramedPage {
 
     /** readings of a stop read with it, for its last times */
-    private static final int EARLIER = 12;
 
     private static final double WIDE = 216;
 
@@ -230,13 +228,11 @@ public final class RoutePage extends HBox implements FramedPage {
             return;
         }
         desk.later(
-                () -> new Opened(
-                        desk.logbook().readings(machineId, wanted, EARLIER),
-                        desk.logbook()
-                                .findDraft(
-                                        machineId,
-                                        correcting.map(DraftKeeper::nameOf).orElse(wanted)),
-                        desk.takenAlong(machineId)),
+                () -> OpenedStop.of(
+                        desk,
+                        machineId,
+                        found,
+                        correcting.map(DraftKeeper::nameOf).orElse(wanted)),
                 opened -> opened(found, wanted, opened, correcting));
     }
 
@@ -304,20 +300,14 @@ public final class RoutePage extends HBox implements FramedPage {
                 () -> open(needed.stop(), Optional.empty()));
     }
 
-    private record Opened(List<Entry> earlier, Optional<Logbook.Draft> draft, TakenAlong onRecord) {}
-
     private <R extends Record, F extends Record> void opened(
-            Stop<R, F> found, String wanted, Opened opened, Optional<Entry> correcting) {
+            Stop<R, F> found, String wanted, OpenedStop opened, Optional<Entry> correcting) {
         if (!stop.equals(wanted)) {
             return;
         }
-        List<Entry> earlier = correcting
-                .map(entry -> opened.earlier().stream()
-                        .filter(e -> e.standsAt() < entry.standsAt())
-                        .toList())
-                .orElse(opened.earlier());
+        OpenedStop seen = correcting.map(opened::before).orElse(opened);
         BenchPlace place =
-                new BenchPlace(desk, machine().plate(), earlier, this::newest, new Draft(), opened.onRecord());
+                new BenchPlace(desk, machine().plate(), seen.earlier(), this::newest, new Draft(), seen.onRecord());
         StopPage<R, F> page =
                 new StopPage<>(found, new StopPage.At(desk, machineId, place, this::refreshAll, this::leaveOut));
         drafted = correcting.isPresent() ? Optional.empty() : opened.draft().map(draft -> wanted);

@@ -360,7 +360,7 @@ class CommandsTest {
                 .isZero();
         assertThat(said()).contains(shop);
         assertThat(run("--data=" + shop, "verify")).isZero();
-        assertThat(said()).startsWith("Whole: 1455 entries");
+        assertThat(said()).startsWith("Whole: 1456 entries");
         assertThat(run("--data", folder.resolve("nowhere").toString(), "verify"))
                 .isEqualTo(2);
     }

@@ -171,10 +171,18 @@ class PowerPagesTest {
                     () -> !seat.words("history[15].value").isEmpty());
             seat.until("it is judged", () -> seat.words("verdict").equals("PASS"));
             assertThat(seat.says("Mostly dirt: cleaning pays first.")).isTrue();
-            seat.fire("add-newest");
+            assertThat(seat.says("Fill in from the record: 1 test lens middle"))
+                    .isTrue();
+            seat.focus("measuredBy").choose("measuredBy", "current, mA");
+            seat.until("tests of the ceiling are there", () -> seat.says("tests at 100 %"));
+            seat.fire("fill-past");
             seat.until(
-                    "the row of these hours is put right",
-                    () -> seat.words("history[15].value").equals("55.60"));
+                    "what is older than this tube is left out",
+                    () -> seat.says("Left out, as no beam hours of this source are counted for them: 4 tests"));
+            seat.until("the line is drawn", () -> seat.words("head").startsWith("It stands at "));
+            assertThat(seat.words("cleanedAtH")).isEqualTo("710.54; 737.62");
+            assertThat(seat.words("replacedAtH")).isEqualTo("0.00");
+            assertThat(seat.words("history[0].value")).isEqualTo("19.60");
             seat.put("replacedAtH", "1200");
             seat.until(
                     "a new life needs tests",

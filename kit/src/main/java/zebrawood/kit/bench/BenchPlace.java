@@ -7,7 +7,6 @@ import zebrawood.core.entry.Body;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.machine.Plate;
 import zebrawood.core.units.UnitChoice;
-import zebrawood.core.work.TakenAlong;
 import zebrawood.kit.form.Draft;
 import zebrawood.kit.view.Workplace;
 
@@ -19,7 +18,7 @@ import zebrawood.kit.view.Workplace;
  * @param earlier readings of this stop that count, the newest first
  * @param newestOf the newest reading that counts of another stop of this machine, by the stop's id
  * @param draft where typed text goes
- * @param onRecord what else is known of the machine: when something of it was cleaned last
+ * @param onRecord what else is on record of the machine
  */
 public record BenchPlace(
         Workplace workplace,
@@ -27,9 +26,7 @@ public record BenchPlace(
         List<Entry> earlier,
         Function<String, Optional<Entry>> newestOf,
         Draft draft,
-        TakenAlong onRecord) {
-
-    private static final TakenAlong NOTHING = new TakenAlong(List.of(), List.of());
+        OnRecord onRecord) {
 
     /** One where nothing else is on record. */
     public BenchPlace(
@@ -38,14 +35,7 @@ public record BenchPlace(
             List<Entry> earlier,
             Function<String, Optional<Entry>> newestOf,
             Draft draft) {
-        this(workplace, plate, earlier, newestOf, draft, NOTHING);
-    }
-
-    /** What is on record of something, by its name: {@code cleaning}. */
-    public Optional<TakenAlong.Known> known(String what) {
-        return onRecord.known().stream()
-                .filter(each -> each.what().equals(what))
-                .findFirst();
+        this(workplace, plate, earlier, newestOf, draft, OnRecord.NOTHING);
     }
 
     public BenchPlace {

@@ -1,5 +1,6 @@
 package zebrawood.kit.bench;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -18,13 +19,19 @@ import zebrawood.kit.form.FieldList;
  * @param bench on which it is measured
  * @param exhibit how its findings are shown elsewhere
  * @param whole what it is a part of, where several stops share one bench: {@code Water}
+ * @param looksBack on which stops' entries of the past, by their ids
  */
 public record Stop<R extends Record, F extends Record>(
         Procedure<R, F> procedure,
         FieldList fields,
         Function<BenchPlace, Bench<R, F>> bench,
         Exhibit<R, F> exhibit,
-        Optional<String> whole) {
+        Optional<String> whole,
+        List<String> looksBack) {
+
+    public Stop {
+        looksBack = List.copyOf(looksBack);
+    }
 
     /** A stop that has a bench of its own. */
     public Stop(
@@ -32,7 +39,7 @@ public record Stop<R extends Record, F extends Record>(
             FieldList fields,
             Function<BenchPlace, Bench<R, F>> bench,
             Exhibit<R, F> exhibit) {
-        this(procedure, fields, bench, exhibit, Optional.empty());
+        this(procedure, fields, bench, exhibit, Optional.empty(), List.of());
     }
 
     /** Its bench, on a place. */
@@ -44,7 +51,12 @@ public record Stop<R extends Record, F extends Record>(
 
     /** This stop as a part of a bench that it shares. */
     public Stop<R, F> partOf(String bench) {
-        return new Stop<>(procedure, fields, this.bench, exhibit, Optional.of(bench));
+        return new Stop<>(procedure, fields, this.bench, exhibit, Optional.of(bench), looksBack);
+    }
+
+    /** This stop, its bench given what other stops have on record. */
+    public Stop<R, F> lookingBackOn(List<String> stops) {
+        return new Stop<>(procedure, fields, bench, exhibit, whole, stops);
     }
 
     /** The drawing of an entry, from what it holds. */

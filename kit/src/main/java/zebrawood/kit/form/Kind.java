@@ -268,7 +268,7 @@ public sealed interface Kind {
     record Many(Quantity quantity) implements Kind {
 
         /** Between semicolons where there are any, else between blanks; a unit goes with the number before it. */
-        static List<String> pieces(String text) {
+        public static List<String> pieces(String text) {
             List<String> pieces = new ArrayList<>();
             for (String piece : text.split(text.contains(";") ? ";" : "\\s+")) {
                 String one = piece.strip();

@@ -1,0 +1,36 @@
+package zebrawood.kit.bench;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import zebrawood.core.entry.Entry;
+import zebrawood.core.work.TakenAlong;
+
+/**
+ * What is on record of a machine, beside the readings of the stop that is open.
+ *
+ * @param along what is known of it now: when something of it was cleaned last
+ * @param histories entries that count of the stops that the open one looks back on, the newest first
+ */
+public record OnRecord(TakenAlong along, Map<String, List<Entry>> histories) {
+
+    /** what happened to a machine, as a stop to look back on */
+    public static final String EVENTS = "event";
+
+    /** Nothing at all. */
+    public static final OnRecord NOTHING = new OnRecord(new TakenAlong(List.of(), List.of()), Map.of());
+
+    public OnRecord {
+        histories = Map.copyOf(histories);
+    }
+
+    /** What is known of something, by its name: {@code cleaning}. */
+    public Optional<TakenAlong.Known> known(String what) {
+        return along.known().stream().filter(each -> each.what().equals(what)).findFirst();
+    }
+
+    /** Entries of a stop that count, the newest first; empty where it is not looked back on. */
+    public List<Entry> of(String stop) {
+        return histories.getOrDefault(stop, List.of());
+    }
+}
