@@ -24,6 +24,7 @@ import zebrawood.core.power.BeamHoursFinding;
 import zebrawood.core.power.CeilingFinding;
 import zebrawood.core.power.CeilingReadings;
 import zebrawood.core.power.SafeCommand;
+import zebrawood.core.power.TubeCeiling;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
 import zebrawood.core.units.Said;
@@ -230,7 +231,16 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
 
     @Override
     public String footnote() {
-        return "Due again by days or by beam hours, whichever comes first";
+        OptionalDouble now = text(SHOWN).isEmpty()
+                ? place().found("beam-hours", BeamHoursFinding.class).stream()
+                        .mapToDouble(BeamHoursFinding::hours)
+                        .findFirst()
+                : number(HIDDEN_NUMBERS.get(1));
+        return now.isEmpty()
+                ? "Due again by days; count the beam hours, then by those too"
+                : "Due again by days, or at "
+                        + HoursFigure.hours(now.getAsDouble() + TubeCeiling.RECHECK_HOURS, place().units())
+                        + " of beam if that is sooner";
     }
 
     @Override

@@ -1,15 +1,15 @@
 package zebrawood.benches.power;
 
-import com.fasterxml.jackson.databind.SequenceWriter;
-import com.fasterxml.jackson.dataformat.csv.CsvMapper;
+import com.fasterxml.jackson.dataformat.csv.CsvFactory;
+import com.fasterxml.jackson.dataformat.csv.CsvGenerator;
 import com.fasterxml.jackson.dataformat.csv.CsvSchema;
 import java.io.IOException;
 import java.io.StringWriter;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import zebrawood.core.power.PowerCurve;
 import zebrawood.core.power.SettingsTable;
 import zebrawood.json.table.CsvCell;
@@ -47,49 +47,63 @@ public final class TableFile {
      * @throws IOException where the file cannot be read
      */
     public static Optional<Converted> convert(Path file, PowerCurve from, PowerCurve to) throws IOException {
-        List<Read> read = new ArrayList<>();
-        SettingsTable[] table = new SettingsTable[1];
-        List<String> heads = new ArrayList<>();
-        DataFile.Shape shape = DataFile.read(file, (number, cells) -> {
-            if (table[0] != null) {
-                read.add(new Read(number, cells));
-                return true;
-            }
-            heads.addAll(cells);
-            table[0] = SettingsTable.of(cells, from, to).orElse(null);
-            return table[0] != null;
-        });
-        if (table[0] == null) {
-            return Optional.empty();
+        char separator = DataFile.read(file, (number, cells) -> false).separator();
+        StringWriter text = new StringWriter();
+        Turning turning;
+        try (CsvGenerator csv = new CsvFactory().createGenerator(text)) {
+            csv.setSchema(CsvSchema.emptySchema().withColumnSeparator(separator));
+            turning = new Turning(from, to, csv);
+            DataFile.read(file, turning);
+        } catch (UncheckedIOException unwritten) {
+            throw unwritten.getCause();
         }
-        heads.add(SettingsTable.WHY);
-        // each line stands for itself: all cores turn them
-        List<SettingsTable.Line> turned =
-                read.parallelStream().map(line -> table[0].turned(line.cells())).toList();
-        List<Refused> refused = new ArrayList<>();
-        for (int i = 0; i < turned.size(); i++) {
-            if (!turned.get(i).why().isEmpty()) {
-                refused.add(new Refused(read.get(i).number(), turned.get(i).why()));
-            }
-        }
-        List<String[]> cells = Stream.concat(Stream.of(heads), turned.stream().map(SettingsTable.Line::cells))
-                .parallel()
-                .map(line -> line.stream().map(CsvCell::harmless).toArray(String[]::new))
-                .toList();
-        return Optional.of(new Converted(written(cells, shape.separator()), turned.size(), refused));
+        return turning.table.map(table -> new Converted(text.toString(), turning.lines, turning.refused));
     }
 
-    /** A line as it stands in the file. */
-    private record Read(long number, List<String> cells) {}
+    /** Lines as they come: each is turned and written, so that only the text and what was refused are kept. */
+    private static final class Turning implements DataFile.Lines {
+        private final PowerCurve from;
+        private final PowerCurve to;
+        private final CsvGenerator csv;
+        private final List<Refused> refused = new ArrayList<>();
+        private Optional<SettingsTable> table = Optional.empty();
+        private int lines;
 
-    private static String written(List<String[]> lines, char separator) throws IOException {
-        StringWriter text = new StringWriter();
-        try (SequenceWriter csv = new CsvMapper()
-                .writerFor(String[].class)
-                .with(CsvSchema.emptySchema().withColumnSeparator(separator))
-                .writeValues(text)) {
-            csv.writeAll(lines);
+        Turning(PowerCurve from, PowerCurve to, CsvGenerator csv) {
+            this.from = from;
+            this.to = to;
+            this.csv = csv;
         }
-        return text.toString();
+
+        @Override
+        public boolean line(long number, List<String> cells) {
+            if (table.isEmpty()) {
+                table = SettingsTable.of(cells, from, to);
+                if (table.isPresent()) {
+                    write(cells, SettingsTable.WHY);
+                }
+                return table.isPresent();
+            }
+            SettingsTable.Line turned = table.get().turned(cells);
+            if (!turned.why().isEmpty()) {
+                refused.add(new Refused(number, turned.why()));
+            }
+            write(turned.cells(), turned.why());
+            lines++;
+            return true;
+        }
+
+        private void write(List<String> cells, String why) {
+            String[] line = new String[cells.size() + 1];
+            for (int i = 0; i < cells.size(); i++) {
+                line[i] = CsvCell.harmless(cells.get(i));
+            }
+            line[cells.size()] = why;
+            try {
+                csv.writeArray(line, 0, line.length);
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
     }
 }

@@ -21,6 +21,8 @@ public final class SettingsTable {
     /** head of the column that says why a line cannot be had */
     public static final String WHY = "not converted because";
 
+    private static final int LONGEST_PLAIN = 12;
+
     private final List<Integer> powers;
     private final int cells;
     private final PowerCurve from;
@@ -36,7 +38,8 @@ public final class SettingsTable {
     /**
      * A line turned.
      *
-     * @param cells as many as there are heads, and why it cannot be had, empty where it can
+     * @param cells as many as there are heads, or more where the line has more
+     * @param why it cannot be had, empty where it can
      */
     public record Line(List<String> cells, String why) {
         public Line {
@@ -86,7 +89,6 @@ public final class SettingsTable {
             }
             turned.set(column, fixed(command.getAsDouble()));
         }
-        turned.add("");
         return new Line(turned, "");
     }
 
@@ -109,12 +111,14 @@ public final class SettingsTable {
         while (left.size() < cells) {
             left.add("");
         }
-        left.add(why);
         return new Line(left, why);
     }
 
     /** A number as it may be typed; what could be read in two ways is none. */
     private static OptionalDouble number(String text) {
+        if (isPlain(text)) {
+            return OptionalDouble.of(Double.parseDouble(text));
+        }
         try {
             return OptionalDouble.of(
                     Typed.read(text, Quantity.SHARE, UnitChoice.METRIC).base());
@@ -123,7 +127,22 @@ public final class SettingsTable {
         }
     }
 
+    /** Digits with one point between them: most cells, read without looking for units. */
+    private static boolean isPlain(String text) {
+        int point = -1;
+        for (int i = 0; i < text.length(); i++) {
+            char each = text.charAt(i);
+            if (each == '.' && point < 0 && i > 0 && i < text.length() - 1) {
+                point = i;
+            } else if (each < '0' || each > '9') {
+                return false;
+            }
+        }
+        return !text.isEmpty() && text.length() <= LONGEST_PLAIN;
+    }
+
     private static String fixed(double value) {
-        return Amount.exact(Math.round(value * 10) / 10.0);
+        long tenths = Math.round(value * 10);
+        return tenths % 10 == 0 ? String.valueOf(tenths / 10) : tenths / 10 + "." + Math.abs(tenths % 10);
     }
 }

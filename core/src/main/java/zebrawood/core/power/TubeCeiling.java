@@ -33,7 +33,7 @@ public final class TubeCeiling implements Procedure<CeilingReadings, CeilingFind
 
     private static final int RECHECK_DAYS = 90;
     /** or so many beam hours, whichever comes first */
-    private static final double RECHECK_HOURS = 250;
+    public static final double RECHECK_HOURS = 250;
     /** such a source has no current that a meter shows */
     private static final Pattern RADIO = Pattern.compile("\\bRF\\b");
     /** share of a current by which it may differ from how it was left: half of a turn by 5 % */

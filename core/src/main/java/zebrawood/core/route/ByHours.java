@@ -17,9 +17,12 @@ import zebrawood.core.procedure.Procedure;
  */
 public record ByHours(double atHours, double counted, Optional<LocalDate> day) {
 
-    /** For a note: by which hours it is due, and whether they were counted or only reckoned. */
-    String words() {
-        return (counted >= atHours ? ", at " : ", about ") + String.format(Locale.ROOT, "%.0f beam hours", atHours);
+    /** Beside a due date: the hours by which it falls then, and whether they were counted; empty where it goes by days. */
+    static String beside(Optional<ByHours> byHours, Optional<LocalDate> due) {
+        return byHours.filter(hours -> hours.day().isPresent() && hours.day().equals(due))
+                .map(hours -> (hours.counted() >= hours.atHours() ? ", at " : ", about ")
+                        + String.format(Locale.ROOT, "%.0f beam hours", hours.atHours()))
+                .orElse("");
     }
 
     /** farther ahead nobody plans, days */

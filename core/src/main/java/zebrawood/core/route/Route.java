@@ -146,10 +146,7 @@ public final class Route {
                 note = ((Body.Happened) change.get().body()).change().words() + " "
                         + Days.brief(change.get().day(), today(now, zone));
             } else if (late) {
-                note = late(due.get(), now, zone)
-                        + byHours.filter(hours -> hours.day().equals(due))
-                                .map(ByHours::words)
-                                .orElse("");
+                note = late(due.get(), now, zone) + ByHours.beside(byHours, due);
             } else if (verdict == Verdict.UNCLEAR && proved.isPresent()) {
                 note = "older figure";
             }
@@ -271,7 +268,8 @@ public final class Route {
                                         today(now, zone), stop.due().orElseThrow())
                                 <= DUE_SOON_DAYS)
                         .map(stop ->
-                                stop.card().title() + " due " + soon(stop.due().orElseThrow(), now, zone))
+                                stop.card().title() + " due " + soon(stop.due().orElseThrow(), now, zone)
+                                        + ByHours.beside(stop.byHours(), stop.due()))
                         .orElse("all " + stops.size() + " stops passed");
         };
     }
@@ -443,7 +441,8 @@ public final class Route {
                         Todo.Urgency.DUE_SOON,
                         history,
                         stop,
-                        Said.of(title + " is due again " + soon(due, now, zone) + "."),
+                        Said.of(title + " is due again " + soon(due, now, zone)
+                                + ByHours.beside(stop.byHours(), stop.due()) + "."),
                         due.atStartOfDay().toInstant(zone),
                         soon(due, now, zone)));
             }

@@ -70,7 +70,7 @@ class ByHoursTest {
                 .orElseThrow();
         assertThat(due.atHours()).isEqualTo(1_250);
         assertThat(due.day()).as("200 h are left, at 5 h a day").contains(day(50));
-        assertThat(due.words()).isEqualTo(", about 1250 beam hours");
+        assertThat(ByHours.beside(Optional.of(due), due.day())).isEqualTo(", about 1250 beam hours");
     }
 
     @Test
@@ -78,7 +78,8 @@ class ByHoursTest {
         ByHours over = due(ceiling(OptionalDouble.of(1_000)).measured(10, new BeamHours(), counter(1_250, 1_000, 10)))
                 .orElseThrow();
         assertThat(over.day()).contains(day(9));
-        assertThat(over.words()).isEqualTo(", at 1250 beam hours");
+        assertThat(ByHours.beside(Optional.of(over), over.day())).isEqualTo(", at 1250 beam hours");
+        assertThat(ByHours.beside(Optional.of(over), Optional.of(day(5)))).as("days came first").isEmpty();
         assertThat(due(ceiling(OptionalDouble.of(1_000)).measured(10, new BeamHours(), counter(1_050, 1_000, 0)))
                         .orElseThrow()
                         .day())

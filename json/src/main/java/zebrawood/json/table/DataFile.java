@@ -1,8 +1,7 @@
 package zebrawood.json.table;
 
-import com.fasterxml.jackson.databind.MappingIterator;
-import com.fasterxml.jackson.databind.ObjectReader;
-import com.fasterxml.jackson.dataformat.csv.CsvMapper;
+import com.fasterxml.jackson.core.JsonToken;
+import com.fasterxml.jackson.dataformat.csv.CsvFactory;
 import com.fasterxml.jackson.dataformat.csv.CsvParser;
 import com.fasterxml.jackson.dataformat.csv.CsvSchema;
 import java.io.ByteArrayInputStream;
@@ -16,7 +15,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Stream;
 
 /**
  * A text of rows and columns, whatever its encoding (UTF-8, UTF-16, Windows-1252) and separator (comma, semicolon,
@@ -32,8 +30,8 @@ public final class DataFile {
     /** characters; a longer line is no row of a table */
     private static final int LONGEST_LINE = 1 << 16;
 
-    private static final ObjectReader QUOTED =
-            new CsvMapper().readerFor(String[].class).with(CsvParser.Feature.WRAP_AS_ARRAY);
+    /** reads quoted cells; alone, without what binds rows to objects, it is there at once */
+    private static final CsvFactory CSV = new CsvFactory();
 
     private DataFile() {}
 
@@ -60,7 +58,7 @@ public final class DataFile {
             byte[] begin = in.readNBytes(LOOKED_AT);
             Charset charset = Encoding.guess(begin);
             char separator = separator(new String(begin, charset));
-            ObjectReader quoted = QUOTED.with(CsvSchema.emptySchema().withColumnSeparator(separator));
+            CsvSchema quoted = CsvSchema.emptySchema().withColumnSeparator(separator);
             LineReader reader = new LineReader(
                     new InputStreamReader(new SequenceInputStream(new ByteArrayInputStream(begin), in), charset));
             long number = 0;
@@ -132,10 +130,19 @@ public final class DataFile {
         }
     }
 
-    private static List<String> cells(String line, char separator, ObjectReader quoted) {
+    private static List<String> cells(String line, char separator, CsvSchema quoted) {
         if (line.indexOf('"') >= 0) {
-            try (MappingIterator<String[]> rows = quoted.readValues(line)) {
-                return Stream.of(rows.nextValue()).map(String::strip).toList();
+            try (CsvParser row = CSV.createParser(line)) {
+                row.setSchema(quoted);
+                List<String> cells = new ArrayList<>(6);
+                for (JsonToken token = row.nextToken();
+                        token != null && token != JsonToken.END_ARRAY;
+                        token = row.nextToken()) {
+                    if (token.isScalarValue()) {
+                        cells.add(row.getText().strip());
+                    }
+                }
+                return cells;
             } catch (IOException damaged) {
                 // taken as it stands; who reads numbers will not find any
                 return split(line, separator);
