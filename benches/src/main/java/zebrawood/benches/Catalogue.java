@@ -15,6 +15,7 @@ import zebrawood.benches.beam.ShapeBench;
 import zebrawood.benches.beam.ShapeFigure;
 import zebrawood.benches.beam.VerticalBench;
 import zebrawood.benches.beam.VerticalFigure;
+import zebrawood.benches.controller.CapOnRecord;
 import zebrawood.benches.controller.PowerFigure;
 import zebrawood.benches.controller.SettingsBench;
 import zebrawood.benches.coolant.HeatBench;
@@ -132,7 +133,8 @@ public final class Catalogue {
             new Stop<>(new AssistGas(), GasBench.FIELDS, GasBench::new, new GasFigure()),
             new Stop<>(new SwitchingOrder(), OrderBench.FIELDS, OrderBench::new, new OrderFigure()),
             new Stop<>(new Eyewear(), EyewearBench.FIELDS, EyewearBench::new, new EyewearFigure()),
-            new Stop<>(new ControllerSettings(), SettingsBench.FIELDS, SettingsBench::new, new PowerFigure()),
+            new Stop<>(new ControllerSettings(), SettingsBench.FIELDS, SettingsBench::new, new PowerFigure())
+                    .lookingBackOn(CapOnRecord.STOPS),
             new Stop<>(new MarkShape(), ShapeBench.FIELDS, ShapeBench::new, new ShapeFigure()),
             new Stop<>(new MirrorPlan(), MirrorsBench.FIELDS, MirrorsBench::new, new MirrorsFigure()),
             new Stop<>(new HeadCorners(), CornersBench.FIELDS, CornersBench::new, new CornersFigure()),

@@ -100,7 +100,7 @@ final class AdvicePower {
             andAt(hidden, step.letter(0));
         } else if (step.says("Measure again below")) {
             andAt(hidden, Math.floor(step.letter(0) * 5) / 10);
-        } else if (step.says("Set the largest power of the controller to S")) {
+        } else if (step.says("In the job software set full power to S")) {
             hidden.put("capShare", step.letter(0) / FIRMWARE_S);
             commands(hidden, 50, 100);
         } else if (step.says("Let no job ask for more than")) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import zebrawood.core.controller.SettingsFinding;
 import zebrawood.core.controller.SettingsReadings;
 import zebrawood.core.units.Amount;
@@ -52,7 +53,12 @@ public final class PowerFigure implements Exhibit<SettingsReadings, SettingsFind
     }
 
     /** What it shows, as a heading: the one thing that is wrong, or that nothing is. */
-    static String heading(SettingsFinding.PowerScales power) {
+    static String heading(SettingsFinding.PowerScales power, OptionalDouble capS) {
+        if (capS.isPresent()) {
+            return power.senderMaxS() <= capS.getAsDouble()
+                    ? "Full power is capped at what the tube bears"
+                    : "Full power is more than the tube bears";
+        }
         if (power.senderMaxS() == power.controllerMaxS()) {
             return "Full power means the same on both sides";
         }

@@ -1,21 +1,11 @@
 package zebrawood.benches.controller;
 
 import java.io.File;
-import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.Insets;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.Hyperlink;
-import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import zebrawood.core.controller.SettingsFinding;
 import zebrawood.core.controller.SettingsReadings;
@@ -35,7 +25,7 @@ import zebrawood.kit.form.Worksheet;
 import zebrawood.kit.view.Clip;
 import zebrawood.kit.view.FileDialogs;
 import zebrawood.kit.view.Notice;
-import zebrawood.kit.view.Printing;
+import zebrawood.kit.view.Ticket;
 import zebrawood.kit.view.Words;
 
 /** A controller's settings text: dropped, pasted or loaded, shown by meaning, its change prepared but never sent. */
@@ -67,6 +57,7 @@ public final class SettingsBench implements Bench<SettingsReadings, SettingsFind
         sheet.text(TEXT);
         lastGood().ifPresent(text -> sheet.word("baselineText", text));
         sheet.record("need", need);
+        CapOnRecord.of(place).ifPresent(cap -> sheet.record("cap", cap));
     }
 
     /** The settings of the last time that they passed: what is compared with. */
@@ -187,56 +178,20 @@ public final class SettingsBench implements Bench<SettingsReadings, SettingsFind
         return List.of(both);
     }
 
-    /** Lines for a person to send: to be copied, saved or printed only once the text as it was is recorded. */
     private Node ticket(String title, List<String> lines, boolean recorded, String id) {
-        String text = String.join("\n", lines) + "\n";
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox head = new HBox(2, Words.label(title, "bold"), gap);
-        head.setAlignment(Pos.CENTER_LEFT);
-        Label ticket = Words.label(String.join("\n", lines), "ticket");
-        ticket.setId("ticket-" + id);
-        VBox box = new VBox(4, head, ticket);
-        box.getStyleClass().add("ticket-box");
-        if (recorded) {
-            box.getChildren()
-                    .add(new HBox(
-                            10,
-                            link("Copy", "copy-" + id, () -> Clip.put(text)),
-                            link("Save", "save-" + id, () -> save(text, title)),
-                            link("Print", "print-" + id, () -> Printing.print(box))));
-        } else {
-            head.getChildren().add(Words.label("copy after Record", "caption"));
-        }
-        return box;
-    }
-
-    private static Hyperlink link(String word, String id, Runnable action) {
-        Hyperlink link = new Hyperlink(word);
-        link.setId(id);
-        link.setOnAction(event -> action.run());
-        return link;
-    }
-
-    private void save(String text, String title) {
-        Optional<Path> file = FileDialogs.toSave(
-                view.getScene(), title.toLowerCase(Locale.ROOT).replace(' ', '-') + ".txt");
-        if (file.isEmpty()) {
-            return;
-        }
-        try {
-            Files.writeString(file.get(), text);
-        } catch (IOException e) {
-            Notice.show(view, "The ticket could not be saved there: choose another folder.");
-        }
+        return Ticket.of(place.workplace(), title, lines, recorded, id);
     }
 
     @Override
     public Optional<Node> otherSchool(Showing<SettingsReadings, SettingsFinding> now) {
         return now.outcome().flatMap(outcome -> outcome.finding().otherSchool()).map(other -> {
+            boolean capped = now.outcome().get().finding().capS().isPresent();
             Node words = Words.wrapped(
-                    "Other school: change the controller to the job software's scale instead. With one machine and one"
-                            + " sender either will do; the way back is "
+                    (capped
+                                    ? "Other school: keep the job software as it is, and give the controller a larger S for full"
+                                            + " power, so that 100 % is the cap. The way back is "
+                                    : "Other school: change the controller to the job software's scale instead. With one machine"
+                                            + " and one sender either will do; the way back is ")
                             + other.restore().get(0) + ".",
                     "quiet");
             return new VBox(8, words, ticket("Instead, on the controller", other.changes(), !now.measuring(), "other"));

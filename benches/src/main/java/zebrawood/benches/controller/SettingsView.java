@@ -152,7 +152,7 @@ final class SettingsView extends StackPane {
         powerPart.setVisible(finding.power().isPresent());
         powerPart.setManaged(finding.power().isPresent());
         finding.power().ifPresent(scales -> {
-            heading.setText(PowerFigure.heading(scales));
+            heading.setText(PowerFigure.heading(scales, finding.capS()));
             power.show(
                     PowerFigure.scales(scales),
                     "full power set in a job gives " + Math.round(scales.comesOutPct(100)) + " % of all power");

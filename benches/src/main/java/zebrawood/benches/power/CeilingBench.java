@@ -2,15 +2,8 @@ package zebrawood.benches.power;
 
 import java.io.File;
 import java.io.IOException;
-import java.io.InputStream;
-import java.io.OutputStream;
-import java.nio.file.Files;
-import java.security.DigestInputStream;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -27,7 +20,6 @@ import zebrawood.core.power.SafeCommand;
 import zebrawood.core.power.TubeCeiling;
 import zebrawood.core.units.Amount;
 import zebrawood.core.units.Quantity;
-import zebrawood.core.units.Said;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.kit.bench.BenchPlace;
 import zebrawood.kit.bench.FormBench;
@@ -41,6 +33,7 @@ import zebrawood.kit.form.Field;
 import zebrawood.kit.form.FieldList;
 import zebrawood.kit.form.Worksheet;
 import zebrawood.kit.view.Slip;
+import zebrawood.kit.view.Ticket;
 
 /** The meter of a tube, how far it may go, and what seals it there. */
 public final class CeilingBench extends FormBench<CeilingReadings, CeilingFinding> {
@@ -48,6 +41,7 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
     static final int MOST_READINGS = 12;
     static final String SCHOOL = "school";
     static final String CAP = "cap";
+    static final String AS_FOUND = "recheck.asFoundMa";
     static final String RATED = "ratedMaximumMa";
     private static final String METER = "meter";
     private static final String NO_METER = "none";
@@ -83,7 +77,7 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
                     Field.amount("toleranceMa", "right within ±", Quantity.CURRENT)
                             .empty("0.5"),
                     Field.amount(FIRMWARE, "S of 100 %", Quantity.PLAIN).empty("for a cap"),
-                    Field.amount("recheck.asFoundMa", "as found, 100 %", Quantity.CURRENT)
+                    Field.amount(AS_FOUND, "as found, 100 %", Quantity.CURRENT)
                             .empty("at a recheck")
                             .anew(),
                     Field.words("recheck.control", "control stands").anew())
@@ -93,11 +87,8 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
                     Field.amount("commandPct", "command", Quantity.SHARE).anew(),
                     Field.amount("currentMa", "current", Quantity.CURRENT).anew());
 
-    /** The test's own file. */
-    private record Test(NewAttachment file, String name, String sha256) {}
-
     private final Practising practice;
-    private Optional<Test> test = Optional.empty();
+    private Optional<TestFile> test = Optional.empty();
 
     public CeilingBench(BenchPlace place) {
         super(
@@ -168,6 +159,12 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
     }
 
     private void sinceLastTime(Worksheet sheet) {
+        if (practice.isOn()) {
+            if (!isCap()) {
+                sheet.number("recheck.leftMa", new CeilingPractice(practice).leftMa());
+            }
+            return;
+        }
         place().found("beam-hours", BeamHoursFinding.class)
                 .ifPresent(counted -> sheet.number("recheck.beamHours", counted.hours()));
         last().ifPresent(left -> {
@@ -221,12 +218,32 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
                             "Have a meter for the tube's current (0 to 50 mA) fitted by a licensed person: there is high"
                                     + " voltage, also with the power off. Until then keep the power as low as the job lets you."));
         }
+        now.outcome()
+                .filter(outcome -> !outcome.verdict().satisfies()
+                        && outcome.instructions().stream()
+                                .anyMatch(each -> each.target().equals(CAP)))
+                .map(outcome -> outcome.finding().capS())
+                .filter(OptionalDouble::isPresent)
+                .ifPresent(cap -> {
+                    tickets.add(Ticket.of(
+                            place().workplace(), "Cap ticket", cap(cap.getAsDouble()), !now.measuring(), "cap"));
+                    tickets.add(Slip.quiet("Then read the settings at the stop Settings: it keeps watch over the cap."));
+                });
         now.finding()
                 .flatMap(CeilingFinding::found)
                 .flatMap(CeilingFinding.Found::sameTest)
                 .filter(same -> same)
                 .ifPresent(same -> tickets.add(Slip.quiet("The test is the same file as last time.")));
         return tickets;
+    }
+
+    /** What is typed in the job software, and the way back. */
+    private List<String> cap(double s) {
+        List<String> lines = new ArrayList<>(List.of("job software: full power S " + Amount.exact(s)));
+        Worksheet.of(place().draft())
+                .aside(FIRMWARE, Quantity.PLAIN)
+                .ifPresent(was -> lines.add("way back: full power S " + Amount.exact(was)));
+        return lines;
     }
 
     @Override
@@ -259,17 +276,10 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
         if (tooLong(file)) {
             return Optional.of(TOO_LONG);
         }
-        try (InputStream in = Files.newInputStream(file.toPath())) {
-            MessageDigest digest = MessageDigest.getInstance("SHA-256");
-            new DigestInputStream(in, digest).transferTo(OutputStream.nullOutputStream());
-            test = Optional.of(new Test(
-                    new NewAttachment(file.getName(), () -> Files.newInputStream(file.toPath())),
-                    file.getName(),
-                    HexFormat.of().formatHex(digest.digest())));
+        try {
+            test = Optional.of(TestFile.of(file));
         } catch (IOException e) {
             return Optional.of("that file cannot be read");
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
         }
         place().draft().type("testFile", file.getName(), place().units());
         place().workplace()
@@ -279,7 +289,7 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
 
     @Override
     public List<NewAttachment> attachments() {
-        return test.map(kept -> List.of(kept.file())).orElse(List.of());
+        return test.map(kept -> List.of(kept.kept())).orElse(List.of());
     }
 
     @Override
@@ -303,7 +313,7 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
                                         "The job that is burned for the test: it goes along with the entry, and the next recheck"
                                                 + " is told whether it is the same.",
                                         this::take),
-                                Practising.offer("a pretend tube", () -> CeilingPractice.begin(practice))));
+                                Practising.offer("a pretend tube", () -> CeilingPractice.begin(practice, text(SCHOOL)))));
     }
 
     @Override
@@ -313,50 +323,22 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
         }
         CeilingPractice tube = new CeilingPractice(practice);
         List<Integer> read = form().filledRows();
+        if (!isCap()) {
+            return tube.dialStep(
+                    !text(AS_FOUND).isEmpty(),
+                    now.outcome().filter(outcome -> outcome.verdict().satisfies()).isPresent(),
+                    place().units());
+        }
         double next = now.finding()
                 .map(found -> found.nextCommandPct().orElse(-1))
                 .orElseGet(() -> read.isEmpty()
                         ? SafeCommand.FIRST_PCT
-                        : first().map(First::next).orElse(-1.0));
-        return next < 0
-                ? practice.ended(tube.came(now.finding(), place().units()))
-                : practice.step(
-                        Optional.empty(),
-                        "practice-read",
-                        "Read the meter at " + Amount.percent(next, 1).text(place().units()),
-                        () -> tube.read(read.size(), next));
+                        : first().map(FirstOfCap::next).orElse(-1.0));
+        return tube.capStep(read.size(), next, now.finding(), place().units());
     }
 
-    /** The first reading of a cap, with what it is held to: one reading makes no finding yet. */
-    private record First(CeilingReadings.Sample read, double ratedMa, double ceilingMa) {
-        double next() {
-            return SafeCommand.first(read, ratedMa, ceilingMa);
-        }
-
-        Said said() {
-            return SafeCommand.afterFirst(read, ratedMa, ceilingMa);
-        }
-    }
-
-    private Optional<First> first() {
-        Worksheet sheet = Worksheet.of(place().draft());
-        List<Integer> rows = form().filledRows();
-        if (!isCap() || rows.size() != 1) {
-            return Optional.empty();
-        }
-        Optional<Double> command = sheet.aside("samples[" + rows.get(0) + "].commandPct", Quantity.SHARE)
-                .filter(percent -> percent >= 0 && percent <= 100);
-        Optional<Double> current = sheet.aside("samples[" + rows.get(0) + "].currentMa", Quantity.CURRENT)
-                .filter(ma -> ma >= 0);
-        Optional<Double> rated =
-                sheet.aside(RATED, Quantity.CURRENT).or(this::ratedOnPlate).filter(ma -> ma > 0);
-        if (command.isEmpty() || current.isEmpty() || rated.isEmpty()) {
-            return Optional.empty();
-        }
-        double share = sheet.aside("ceilingFraction", Quantity.PLAIN).orElse(CeilingReadings.FRACTION);
-        double ceiling = sheet.aside("ceilingMa", Quantity.CURRENT).orElse(share * rated.get());
-        return Optional.of(new First(
-                new CeilingReadings.Sample(command.get(), current.get()), rated.get(), Math.min(ceiling, rated.get())));
+    private Optional<FirstOfCap> first() {
+        return isCap() ? FirstOfCap.of(place().draft(), form().filledRows(), ratedOnPlate()) : Optional.empty();
     }
 
     private Optional<Double> ratedOnPlate() {
@@ -367,7 +349,7 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
 
     @Override
     public String next() {
-        Optional<First> first = first();
+        Optional<FirstOfCap> first = first();
         if (!noMeter() && first.isPresent()) {
             return first.get().said().in(place().units());
         }

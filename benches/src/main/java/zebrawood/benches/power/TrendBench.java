@@ -106,9 +106,16 @@ public final class TrendBench extends FormBench<TrendReadings, TrendFinding> {
     /** Whether sender and controller mean the same by 100 %, as they were compared last. */
     private Optional<Boolean> scales() {
         return place().found("controller-settings", SettingsFinding.class)
-                .filter(found -> found.powerFractionPct().isPresent())
-                .map(found -> Math.abs(found.powerFractionPct().getAsDouble() - 100) <= AGREE_PCT
-                        && found.saturationPct().orElse(100) >= 100 - AGREE_PCT);
+                .filter(found -> found.power().isPresent())
+                .map(TrendBench::agree);
+    }
+
+    /** A sender that stays under the cap of its tube is as it should be. */
+    private static boolean agree(SettingsFinding found) {
+        SettingsFinding.PowerScales scales = found.power().orElseThrow();
+        return found.capS().isPresent()
+                ? scales.senderMaxS() <= found.capS().getAsDouble()
+                : Math.abs(scales.senderMaxS() / scales.controllerMaxS() - 1) <= AGREE_PCT / 100;
     }
 
     @Override

@@ -2,6 +2,7 @@ package zebrawood.benches.controller;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.OptionalDouble;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import zebrawood.core.controller.SettingsFinding.PowerScales;
@@ -37,6 +38,11 @@ class PowerFigureTest {
             assertThat(drawn.words()).contains(figure, "100 % is sent as S " + (int) sender);
             assertThat(drawn.texts()).allMatch(text -> text.from() >= 0 && text.to() <= width);
         }
-        assertThat(PowerFigure.heading(power)).isEqualTo(heading);
+        assertThat(PowerFigure.heading(power, OptionalDouble.empty())).isEqualTo(heading);
+        assertThat(PowerFigure.heading(power, OptionalDouble.of(500)))
+                .isEqualTo(
+                        sender > 500
+                                ? "Full power is more than the tube bears"
+                                : "Full power is capped at what the tube bears");
     }
 }

@@ -109,8 +109,8 @@ public final class ControllerSettings implements Procedure<SettingsReadings, Set
         SettingsText text = SettingsText.parse(read.settingsText());
         ControllerNeed need = read.need();
         Dialect dialect = read.dialectOrDefault();
-        List<Issue> issues =
-                new SettingsChecks(text, need).run(read.baselineText().map(SettingsText::parse));
+        SettingsChecks checks = new SettingsChecks(text, need, read.cap());
+        List<Issue> issues = checks.run(read.baselineText().map(SettingsText::parse));
         SortedMap<Integer, Double> before = new TreeMap<>();
         SortedMap<Integer, Double> after = new TreeMap<>();
         for (Issue issue : issues) {
@@ -134,7 +134,8 @@ public final class ControllerSettings implements Procedure<SettingsReadings, Set
                 text.unread(),
                 new SettingsRows(text, need, dialect).of(issues),
                 power,
-                otherSchool(issues, text),
+                checks.capS(),
+                otherSchool(issues, text, need, checks.capS()),
                 new SettingsFinding.Tolerances(need.toleranceMm()));
         boolean passes = finding.toChange() == 0;
         return new Outcome<>(finding, passes ? Verdict.PASS : Verdict.ADJUST, instructions(finding));
@@ -161,20 +162,28 @@ public final class ControllerSettings implements Procedure<SettingsReadings, Set
         return "$" + number + "=" + Amount.exact(value);
     }
 
-    private static Optional<OtherSchool> otherSchool(List<Issue> issues, SettingsText text) {
+    /** None where the maker wants another S for full power than the cap would need. */
+    private static Optional<OtherSchool> otherSchool(
+            List<Issue> issues, SettingsText text, ControllerNeed need, OptionalDouble capS) {
         return issues.stream()
-                .filter(issue -> issue.side() == Side.SENDER)
+                .filter(issue -> issue.side() == Side.SENDER && issue.found().isPresent())
+                .filter(issue -> capS.isEmpty() || need.maxS().isEmpty())
                 .findFirst()
-                .map(issue -> new OtherSchool(
-                        List.of(line(SettingsChecks.FULL_POWER_S, issue.found().getAsDouble())),
-                        List.of(line(
-                                SettingsChecks.FULL_POWER_S, text.settings().get(SettingsChecks.FULL_POWER_S)))));
+                .map(issue -> {
+                    double sent = issue.found().getAsDouble();
+                    double now = text.settings().get(SettingsChecks.FULL_POWER_S);
+                    return new OtherSchool(
+                            List.of(line(
+                                    SettingsChecks.FULL_POWER_S,
+                                    capS.isPresent() ? Math.ceil(sent * now / capS.getAsDouble() - 1e-9) : sent)),
+                            List.of(line(SettingsChecks.FULL_POWER_S, now)));
+                });
     }
 
     private static List<Instruction> instructions(SettingsFinding finding) {
         List<Instruction> instructions = new ArrayList<>(before(finding));
         for (Issue issue : finding.issues()) {
-            if (issue.side() == Side.SENDER) {
+            if (issue.side() == Side.SENDER && issue.severity() != Severity.NOTE) {
                 instructions.add(Instruction.of(
                                 "job software",
                                 Said.of(
@@ -182,7 +191,11 @@ public final class ControllerSettings implements Procedure<SettingsReadings, Set
                                         Amount.plain(
                                                 issue.wanted().getAsDouble(),
                                                 decimals(issue.wanted().getAsDouble()))))
-                        .expecting(Said.of("Then 100 % in a job is all of the power, no more and no less.")));
+                        .expecting(
+                                finding.capS().isPresent()
+                                        ? Said.of("Then 100 % in a job is what the tube bears. The controller keeps its own"
+                                                + " S for full power.")
+                                        : Said.of("Then 100 % in a job is all of the power, no more and no less.")));
             }
         }
         int lines = finding.changes().size();
@@ -229,8 +242,9 @@ public final class ControllerSettings implements Procedure<SettingsReadings, Set
     private static List<Instruction> before(SettingsFinding finding) {
         List<Instruction> before = new ArrayList<>();
         boolean setsPower = finding.issues().stream()
-                .anyMatch(issue ->
-                        issue.setting() == FULL_POWER_S && issue.wanted().isPresent());
+                .anyMatch(issue -> issue.setting() == FULL_POWER_S
+                        && issue.wanted().isPresent()
+                        && !(finding.capS().isPresent() && issue.side() == Side.SENDER));
         double fraction = finding.powerFractionPct().orElse(100);
         if (setsPower && !Limits.atLeast(fraction, 100)) {
             before.add(Instruction.of("power", Said.of("First cap the current of the source at full power."))

@@ -41,7 +41,10 @@ final class SettingsChecks {
     private final ControllerNeed need;
     private final List<Issue> issues = new ArrayList<>();
 
-    SettingsChecks(SettingsText text, ControllerNeed need) {
+    private final Optional<SettingsReadings.Cap> cap;
+
+    SettingsChecks(SettingsText text, ControllerNeed need, Optional<SettingsReadings.Cap> cap) {
+        this.cap = cap;
         this.text = text;
         this.settings = text.settings();
         this.need = need;
@@ -111,11 +114,26 @@ final class SettingsChecks {
         }
     }
 
+    /** The largest S that the tube bears once the controller is set; empty where that is all of its power. */
+    OptionalDouble capS() {
+        OptionalDouble full = fullPowerS();
+        return cap.isPresent() && full.isPresent() && cap.get().at(full.getAsDouble()) < full.getAsDouble()
+                ? OptionalDouble.of(cap.get().at(full.getAsDouble()))
+                : OptionalDouble.empty();
+    }
+
+    /** What the controller takes for all of its power after what is changed; empty where it does not say. */
+    private OptionalDouble fullPowerS() {
+        return settings.containsKey(FULL_POWER_S)
+                ? OptionalDouble.of(need.maxS().orElse(settings.get(FULL_POWER_S)))
+                : OptionalDouble.empty();
+    }
+
     private void power() {
         if (settings.containsKey(FULL_POWER_S)) {
             need.maxS()
                     .ifPresent(max -> mustBe(FULL_POWER_S, max, "the machine's maker wants another S for full power"));
-            double after = need.maxS().orElse(settings.get(FULL_POWER_S));
+            double after = fullPowerS().orElseThrow();
             if (!(after > 0)) {
                 add(
                         FULL_POWER_S,
@@ -123,6 +141,8 @@ final class SettingsChecks {
                         OptionalDouble.empty(),
                         "must be above 0 for any power",
                         Side.CONTROLLER);
+            } else if (capS().isPresent()) {
+                capped(capS().getAsDouble());
             } else if (need.senderMaxS().isPresent() && need.senderMaxS().getAsDouble() != after) {
                 double sent = need.senderMaxS().getAsDouble();
                 issues.add(new Issue(
@@ -138,6 +158,20 @@ final class SettingsChecks {
         }
         if (need.tool() == Tool.LASER && settings.containsKey(LEAST_POWER_S) && settings.get(LEAST_POWER_S) > 0) {
             add(LEAST_POWER_S, Severity.SHOULD, OptionalDouble.of(0), "the beam cannot go fully down", Side.CONTROLLER);
+        }
+    }
+
+    /** A sender that stays under the cap is as it should be. */
+    private void capped(double capS) {
+        OptionalDouble sent = need.senderMaxS();
+        if (sent.isEmpty() || sent.getAsDouble() > capS) {
+            issues.add(new Issue(
+                    FULL_POWER_S,
+                    sent.isEmpty() ? Severity.NOTE : Severity.MUST,
+                    sent,
+                    OptionalDouble.of(capS),
+                    "the tube bears no more: its ceiling was measured",
+                    Side.SENDER));
         }
     }
 

@@ -17,6 +17,7 @@ import java.util.SortedMap;
  * @param unread lines that are no settings
  * @param rows every setting by meaning, the worst first
  * @param power both power scales, where the sender's is known
+ * @param capS the largest S that the tube bears as the controller is set, where that is less than all of its power
  * @param otherSchool how to change the controller instead of the sender, where their scales differ
  * @param tolerances what it was judged by
  */
@@ -30,6 +31,7 @@ public record SettingsFinding(
         List<SettingsText.UnreadLine> unread,
         List<Row> rows,
         Optional<PowerScales> power,
+        OptionalDouble capS,
         Optional<OtherSchool> otherSchool,
         Tolerances tolerances) {
 

@@ -1,6 +1,7 @@
 package zebrawood.core.controller;
 
 import java.util.Optional;
+import java.util.OptionalDouble;
 import zebrawood.core.machine.ControllerNeed;
 import zebrawood.core.reading.Checks;
 
@@ -11,9 +12,37 @@ import zebrawood.core.reading.Checks;
  * @param baselineText an earlier text to compare with, at least one setting line
  * @param dialect what the numbers mean, {@code dollar-numbers} where absent
  * @param need what the machine needs
+ * @param cap the most that its tube bears, where that is capped in software
  */
 public record SettingsReadings(
-        String settingsText, Optional<String> baselineText, Optional<String> dialect, ControllerNeed need) {
+        String settingsText,
+        Optional<String> baselineText,
+        Optional<String> dialect,
+        ControllerNeed need,
+        Optional<Cap> cap) {
+
+    /**
+     * The largest S that a tube bears.
+     *
+     * @param s above 0
+     * @param ofMaxS what the controller took for all of its power when that was measured, above 0; as now where absent
+     */
+    public record Cap(double s, OptionalDouble ofMaxS) {
+        public Cap {
+            new Checks().above("s", s, 0).above("ofMaxS", ofMaxS, 0).done();
+        }
+
+        /** The same where the controller takes another S for all of its power; rounded down. */
+        double at(double maxS) {
+            return ofMaxS.isPresent() ? Math.floor(s * maxS / ofMaxS.getAsDouble() + 1e-9) : s;
+        }
+    }
+
+    /** Of a machine whose power no software caps. */
+    public SettingsReadings(
+            String settingsText, Optional<String> baselineText, Optional<String> dialect, ControllerNeed need) {
+        this(settingsText, baselineText, dialect, need, Optional.empty());
+    }
 
     private static final String NO_SETTING =
             "no line such as $32=1 stands in it; ask the controller for its settings ($$) and take all it prints";

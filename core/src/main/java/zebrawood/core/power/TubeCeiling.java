@@ -361,11 +361,14 @@ public final class TubeCeiling implements Procedure<CeilingReadings, CeilingFind
                 ? Instruction.of(
                                 "cap",
                                 Said.of(
-                                        "Set the largest power of the controller to S {0}.",
+                                        "In the job software set full power to S {0}.",
                                         Amount.plain(finding.capS().getAsDouble(), 0)
                                                 .most()))
                         .byHand(Said.of(
-                                "That is {0} of what it is now. Then measure again: 100 % is another one.", command))
+                                "That is {0} of what it is now. Leave the controller's own S for full power as it is: lowered,"
+                                        + " it drives the tube harder. Then measure again: 100 % is another one, and so"
+                                        + " is its S.",
+                                command))
                 : Instruction.of("cap", Said.of("Let no job ask for more than {0}.", command))
                         .byHand(Said.of(
                                 "Set it as the most in the job software, then measure again with that as 100 %."));

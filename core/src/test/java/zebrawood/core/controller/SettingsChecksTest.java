@@ -48,6 +48,38 @@ class SettingsChecksTest {
         return GOOD.replaceAll("(?m)^\\" + number.replace("=", "=") + ".*$\n", "") + line + "\n";
     }
 
+    private static Outcome<SettingsFinding> capped(String text, double senderMaxS, double capS) {
+        return new ControllerSettings()
+                .evaluate(new SettingsReadings(
+                        text,
+                        Optional.empty(),
+                        Optional.empty(),
+                        need(ControllerNeed.Tool.LASER, true, senderMaxS, OptionalDouble.empty()),
+                        Optional.of(new SettingsReadings.Cap(capS, OptionalDouble.of(1200)))));
+    }
+
+    @Test
+    void aCapOfTheTubeIsKeptByEitherSchoolAndNeverTakenForAMismatch() {
+        Outcome<SettingsFinding> over = capped(GOOD, 1200, 631);
+        assertThat(over.verdict()).isEqualTo(Verdict.ADJUST);
+        assertThat(over.instructions().get(0).sentence(UnitChoice.METRIC))
+                .isEqualTo("In the job software set full power to S 631. Then 100 % in a job is what the tube bears. The"
+                        + " controller keeps its own S for full power.");
+        assertThat(capped(GOOD, 631, 631).verdict()).as("as it was said").isEqualTo(Verdict.PASS);
+        assertThat(capped(GOOD, 600, 631).verdict()).as("less is safe").isEqualTo(Verdict.PASS);
+        assertThat(capped(GOOD, 632, 631).verdict()).isEqualTo(Verdict.ADJUST);
+
+        String larger = over.finding().otherSchool().orElseThrow().changes().get(0);
+        assertThat(larger).isEqualTo("$30=2283");
+        Outcome<SettingsFinding> other = capped(with(larger), 1200, 631);
+        assertThat(other.verdict()).as("the controller instead").isEqualTo(Verdict.PASS);
+        assertThat(1200 / 2283.0).isLessThanOrEqualTo(631 / 1200.0);
+
+        assertThat(capped(with("$30=600"), 600, 631).finding().capS().orElseThrow())
+                .as("half of the scale, half of the cap")
+                .isEqualTo(315);
+    }
+
     @ParameterizedTest
     @CsvSource({
         "$32=0, 32, MUST, 1",

@@ -68,16 +68,17 @@ class PowerPagesTest {
     }
 
     @Test
-    void aCeilingIsCappedByFollowingTheNextCommand() {
+    void aCeilingIsCappedByFollowingTheNextCommand() throws IOException {
+        Path settings = Files.writeString(elsewhere.resolve("settings.txt"), "$30=1200\n$32=1\n");
         try (Seat seat = Seat.atDemo(folder).as("LO")) {
             again(seat, "wren ceiling");
             seat.focus("meter").choose("meter", "there is none");
             seat.until("no meter is told", () -> seat.says("fitted by a licensed person"));
             seat.focus("meter").choose("meter", "there is one");
             seat.focus("school").choose("school", "software cap");
-            seat.put("firmwareMaxS", "1000");
+            seat.put("firmwareMaxS", "480");
             double command = 10;
-            for (int i = 0; i < 12 && !seat.words("act").startsWith("Set the largest power"); i++) {
+            for (int i = 0; i < 12 && !seat.words("act").startsWith("In the job software set full power"); i++) {
                 double current = Math.max(0, command - 6) * 0.42;
                 seat.put("samples[" + i + "].commandPct", String.valueOf(command));
                 seat.put("samples[" + i + "].currentMa", String.format(Locale.ROOT, "%.2f", current));
@@ -88,12 +89,20 @@ class PowerPagesTest {
                 seat.until(
                         "it is judged",
                         () -> seat.words("act").startsWith("Read the meter next at")
-                                || seat.words("act").startsWith("Set the largest power")
+                                || seat.words("act").startsWith("In the job software set full power")
                                 || seat.words("act").startsWith("Fire nothing"));
                 assertThat(current).isLessThan(28);
                 command = next(seat, command);
             }
-            seat.until("the cap is told", () -> seat.says("Set the largest power of the controller to S 526."));
+            seat.until("the cap is told", () -> seat.says("In the job software set full power to S 252."));
+            assertThat(seat.words("ticket-cap")).contains("full power S 252").contains("way back: full power S 480");
+            seat.press(KeyCode.CONTROL, KeyCode.ENTER);
+            seat.until("it is recorded", () -> seat.words("told").startsWith("Recorded as no. "));
+            again(seat, "wren settings");
+            seat.drop(settings);
+            seat.until(
+                    "the stop Settings keeps watch over it", () -> seat.says("Full power is more than the tube bears"));
+            assertThat(seat.words("act")).isEqualTo("In the job software set full power to S 252.");
         }
     }
 
@@ -111,6 +120,7 @@ class PowerPagesTest {
     void nobodyRecordsThePracticeOfACeiling() {
         try (Seat seat = Seat.atDemo(folder).as("LO")) {
             again(seat, "wren ceiling");
+            seat.focus("school").choose("school", "software cap");
             seat.fire("practice");
             for (int i = 0; i < 12 && !seat.has("practice-end"); i++) {
                 seat.until("a step is there", () -> seat.has("practice-read") || seat.has("practice-end"));
@@ -132,6 +142,32 @@ class PowerPagesTest {
             seat.fire("practice-end");
             seat.until(
                     "it is as before", () -> seat.words("samples[0].currentMa").isEmpty());
+        }
+    }
+
+    @Test
+    void aKnockedControlIsPractisedToo() {
+        try (Seat seat = Seat.atDemo(folder).as("LO")) {
+            again(seat, "wren ceiling");
+            for (int tube = 0; tube < 3; tube++) {
+                seat.fire("practice");
+                seat.until("it is read as found", () -> seat.has("practice-read"));
+                seat.fire("practice-read");
+                seat.until("it is judged", () -> !seat.words("verdict").equals("TO READ"));
+                boolean knocked = seat.says("Ask who turned the control");
+                for (int turns = 0; turns < 3 && !seat.has("practice-end"); turns++) {
+                    seat.fire("practice-read");
+                    seat.until(
+                            "it is judged anew",
+                            () -> seat.has("practice-end")
+                                    || seat.words("verdict").equals("ADJUST"));
+                }
+                assertThat(seat.words("practice-came"))
+                        .contains(knocked ? "The control had been knocked" : "Nobody had touched the control.")
+                        .contains("At 100 % the tube truly draws");
+                seat.fire("practice-end");
+                seat.until("it is over", () -> !seat.has("practice-end"));
+            }
         }
     }
 
@@ -179,7 +215,7 @@ class PowerPagesTest {
             seat.until(
                     "what is older than this tube is left out",
                     () -> seat.says("Left out, as no beam hours of this source are counted for them: 4 tests"));
-            seat.until("the line is drawn", () -> seat.words("head").startsWith("It stands at "));
+            seat.until("the line is drawn", () -> seat.says("It stands at 98.0 %"));
             assertThat(seat.words("cleanedAtH")).isEqualTo("710.54; 737.62");
             assertThat(seat.words("replacedAtH")).isEqualTo("0.00");
             assertThat(seat.words("history[0].value")).isEqualTo("19.60");
