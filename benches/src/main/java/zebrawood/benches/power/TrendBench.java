@@ -1,5 +1,7 @@
 package zebrawood.benches.power;
 
+import java.io.File;
+import java.nio.file.Files;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.format.DateTimeFormatter;
@@ -10,10 +12,12 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import javafx.scene.Node;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.layout.VBox;
 import zebrawood.core.controller.SettingsFinding;
+import zebrawood.core.entry.NewAttachment;
 import zebrawood.core.power.BeamHoursFinding;
 import zebrawood.core.power.TrendFinding;
 import zebrawood.core.power.TrendReadings;
@@ -22,6 +26,7 @@ import zebrawood.core.units.Quantity;
 import zebrawood.core.units.UnitChoice;
 import zebrawood.kit.bench.BenchPlace;
 import zebrawood.kit.bench.FormBench;
+import zebrawood.kit.bench.FromFile;
 import zebrawood.kit.bench.Showing;
 import zebrawood.kit.figure.Figure;
 import zebrawood.kit.form.Choice;
@@ -31,6 +36,7 @@ import zebrawood.kit.form.FieldList;
 import zebrawood.kit.form.Kind;
 import zebrawood.kit.form.Worksheet;
 import zebrawood.kit.view.Slip;
+import zebrawood.kit.view.Thumbnail;
 
 /** One fixed test over the life of a source: a row a test, and when things were done meanwhile. */
 public final class TrendBench extends FormBench<TrendReadings, TrendFinding> {
@@ -72,6 +78,8 @@ public final class TrendBench extends FormBench<TrendReadings, TrendFinding> {
                     MOST,
                     Field.amount("hours", "beam hours", OF_HOURS),
                     Field.amount("value", "test came to", OF_VALUE));
+
+    private Optional<NewAttachment> photo = Optional.empty();
 
     public TrendBench(BenchPlace place) {
         super(
@@ -170,8 +178,54 @@ public final class TrendBench extends FormBench<TrendReadings, TrendFinding> {
                     default -> TrendPast.watts(place());
                 };
         VBox links = new VBox();
+        if (form().chosen(BY).equals(GRID)) {
+            links.getChildren()
+                    .addAll(
+                            FromFile.link(
+                                    place().workplace(),
+                                    "read-photo",
+                                    "Read a photo of the cells",
+                                    "A row of ten cells, 10 to 100 %, on the same material each time: how much they stand out is"
+                                            + " the score.",
+                                    this::take),
+                            CellsRow.toBurn(place().workplace()));
+        }
         past.stream().limit(MOST_TESTS).forEach(found -> links.getChildren().add(fill(found, links)));
         return links.getChildren().isEmpty() ? Optional.empty() : Optional.of(links);
+    }
+
+    @Override
+    public boolean takesFiles() {
+        return form().chosen(BY).equals(GRID);
+    }
+
+    /** A photo of the cells: their score stands in the next row, at the beam hours of now where those are counted. */
+    @Override
+    public Optional<String> take(File file) {
+        if (!Thumbnail.isNamedLikeOne(file.getName())) {
+            return Optional.of("the score is read off a photo of the cells: a JPEG or a PNG");
+        }
+        CellsRow.read(place().workplace(), covered(), file, score -> {
+            int row = IntStream.range(0, MOST)
+                    .filter(each -> text(value(each)).isEmpty())
+                    .findFirst()
+                    .orElse(MOST - 1);
+            Map<String, Draft.Text> typed = new HashMap<>();
+            Draft.put(typed, value(row), CellsRow.words(score));
+            place().found("beam-hours", BeamHoursFinding.class)
+                    .filter(counted -> text(hours(row)).isEmpty())
+                    .ifPresent(counted ->
+                            Draft.put(typed, hours(row), String.format(Locale.ROOT, "%.1f", counted.hours())));
+            place().draft().typeAll(typed);
+            photo = Optional.of(new NewAttachment(file.getName(), () -> Files.newInputStream(file.toPath())));
+            place().workplace().tell("The score stands in its row. The photo goes along with the entry.");
+        });
+        return Optional.empty();
+    }
+
+    @Override
+    public List<NewAttachment> attachments() {
+        return form().chosen(BY).equals(GRID) ? photo.stream().toList() : List.of();
     }
 
     /** Tests and events as they stand in the Logbook, in their rows. */
@@ -208,6 +262,9 @@ public final class TrendBench extends FormBench<TrendReadings, TrendFinding> {
 
     @Override
     public String next() {
+        if (form().chosen(BY).equals(GRID) && form().filledRows().size() < 3) {
+            return "Burn the row of cells, then count those that you can see, or read a photo: always in the same way.";
+        }
         return form().filledRows().size() < 3
                 ? "Type three tests or more: the beam hours, and what the same test came to."
                 : text(REPLACED).isEmpty()

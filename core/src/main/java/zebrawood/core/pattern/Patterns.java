@@ -123,6 +123,30 @@ public final class Patterns {
     }
 
     /**
+     * Filled squares beside each other, each burned with more power: what a source still marks shows how strong it is.
+     *
+     * @param commandsPct at least one, 0 to 100, in the order in which they are burned
+     * @param sideMm of a square, above 0
+     * @param intervalMm of its lines, above 0 and no more than the side
+     */
+    public static Pattern cells(List<Double> commandsPct, double sideMm, double intervalMm) {
+        new Checks()
+                .entries("commandsPct", commandsPct, 1)
+                .above("sideMm", sideMm, 0)
+                .above("intervalMm", intervalMm, 0)
+                .tie(() -> intervalMm <= sideMm, "intervalMm", "lines lie farther apart than the square is wide")
+                .done();
+        List<Part> parts = new ArrayList<>();
+        double pitch = sideMm * (1 + BETWEEN);
+        for (int i = 0; i < commandsPct.size(); i++) {
+            String power = Amount.percent(commandsPct.get(i), 0).text(UnitChoice.METRIC);
+            parts.add(new Part(
+                    "power " + power, "Set the power to " + power, filled(i * pitch, 0, sideMm, intervalMm)));
+        }
+        return new Pattern("Cells", (commandsPct.size() - 1) * pitch + sideMm, sideMm, parts);
+    }
+
+    /**
      * A strip to be engraved with each lens and scored: squares whose lines lie as close as wanted, half as far again
      * and twice as far, and single lines beside them.
      *

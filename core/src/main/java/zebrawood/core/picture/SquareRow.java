@@ -19,6 +19,9 @@ public record SquareRow(Pixel first, Pixel last, int count) {
     /** as much of a side is looked at, so that edges and corners do not count */
     private static final double LOOKED_AT = 0.6;
 
+    /** likewise of what lies bare between two squares */
+    private static final double BARE = 0.25;
+
     private static final double LEAST_SIDE_PX = 12;
 
     public SquareRow {
@@ -49,6 +52,37 @@ public record SquareRow(Pixel first, Pixel last, int count) {
             contrasts.add(contrast(picture, middle(i)));
         }
         return contrasts;
+    }
+
+    /**
+     * How much each square differs from what lies bare beside it, as a percentage of how light that is: above 0 where
+     * the square is darker.
+     */
+    public List<Double> darkness(Grey picture) {
+        List<Double> darkness = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            double bare = (mean(picture, between(i - 0.5), BARE) + mean(picture, between(i + 0.5), BARE)) / 2;
+            darkness.add(100 * (bare - mean(picture, middle(i), LOOKED_AT)) / Math.max(1, bare));
+        }
+        return darkness;
+    }
+
+    private Pixel between(double square) {
+        return first.towards(last, square / (count - 1));
+    }
+
+    private double mean(Grey picture, Pixel middle, double share) {
+        double half = sidePx() * share / 2;
+        int fromX = (int) Math.ceil(middle.x() - half);
+        int fromY = (int) Math.ceil(middle.y() - half);
+        int side = (int) Math.max(1, Math.floor(2 * half));
+        double sum = 0;
+        for (int y = 0; y < side; y++) {
+            for (int x = 0; x < side; x++) {
+                sum += picture.shade(fromX + x, fromY + y);
+            }
+        }
+        return sum / ((double) side * side);
     }
 
     private double contrast(Grey picture, Pixel middle) {

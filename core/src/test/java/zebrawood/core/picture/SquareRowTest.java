@@ -2,6 +2,7 @@ package zebrawood.core.picture;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.SplittableRandom;
@@ -36,6 +37,26 @@ class SquareRowTest {
         List<Double> contrasts = row.contrasts(picture(3));
         assertThat(contrasts.get(2)).isGreaterThan(contrasts.get(3)).isGreaterThan(contrasts.get(1));
         assertThat(contrasts.get(1)).isGreaterThan(contrasts.get(0)).isGreaterThan(contrasts.get(4));
+    }
+
+    @Test
+    void darkerSquaresScoreMoreAndFallingLightScoresNothing() {
+        double[] marked = {0, 0.1, 0.2, 0.3, 0.4};
+        int wide = PITCH * marked.length;
+        byte[] shades = new byte[wide * PITCH];
+        for (int y = 0; y < PITCH; y++) {
+            for (int x = 0; x < wide; x++) {
+                boolean inside = x % PITCH >= 15 && x % PITCH < 75 && y >= 15 && y < 75;
+                double shade = 220 * (1 - 0.3 * x / wide) * (inside ? 1 - marked[x / PITCH] : 1);
+                shades[y * wide + x] = (byte) Math.round(shade);
+            }
+        }
+        List<Double> darkness = new SquareRow(
+                        new Pixel(PITCH / 2.0, PITCH / 2.0), new Pixel(PITCH * 4.5, PITCH / 2.0), marked.length)
+                .darkness(new Grey(wide, PITCH, shades));
+        for (int i = 0; i < marked.length; i++) {
+            assertThat(darkness.get(i)).isCloseTo(100 * marked[i], within(0.6));
+        }
     }
 
     @Test
