@@ -239,10 +239,10 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
 
     /** What is typed in the job software, and the way back. */
     private List<String> cap(double s) {
-        List<String> lines = new ArrayList<>(List.of("job software: full power S " + Amount.exact(s)));
+        List<String> lines = new ArrayList<>(List.of("full power S " + Amount.exact(s)));
         Worksheet.of(place().draft())
                 .aside(FIRMWARE, Quantity.PLAIN)
-                .ifPresent(was -> lines.add("way back: full power S " + Amount.exact(was)));
+                .ifPresent(was -> lines.add("way back   S " + Amount.exact(was)));
         return lines;
     }
 

@@ -85,6 +85,7 @@ public final class CeilingFigure implements Exhibit<CeilingReadings, CeilingFind
         private final double x;
         private final double y;
         private final double r;
+        private final double height;
         private final double most;
         private final double rated;
         private final UnitChoice units;
@@ -94,6 +95,7 @@ public final class CeilingFigure implements Exhibit<CeilingReadings, CeilingFind
             this.x = x;
             this.r = Math.min(wide / 2 - 22, (height - 70) / 1.3);
             this.y = 34 + r;
+            this.height = height;
             this.rated = rated;
             this.most = rated * ABOVE;
             this.units = units;
@@ -132,6 +134,12 @@ public final class CeilingFigure implements Exhibit<CeilingReadings, CeilingFind
         private void scale() {
             pen.circle(x, y, r + 14, Tone.RAISED);
             pen.stroke(Path.circle(x, y, r + 14), Stroke.of(Tone.INK, 2));
+            // where the drawing is too low for all of it, its housing ends in a straight edge
+            double edge = height - 1 - y;
+            if (edge < r + 14) {
+                double half = Math.sqrt((r + 14) * (r + 14) - edge * edge);
+                pen.line(x - half, height - 1, x + half, height - 1, Stroke.of(Tone.INK, 2));
+            }
             pen.fill(ring(rated, most, r - 34, r - 20), Tone.FAIL);
             if (pen.hatches()) {
                 for (double ma = rated; ma < most; ma += most / 60) {

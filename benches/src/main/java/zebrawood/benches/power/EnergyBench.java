@@ -55,6 +55,7 @@ public final class EnergyBench extends FormBench<EnergyReadings, EnergyFinding> 
 
     private Optional<PowerCurve> other = Optional.empty();
     private String otherName = "";
+    private int refreshed;
     private Optional<TableFile.Converted> converted = Optional.empty();
 
     public EnergyBench(BenchPlace place) {
@@ -151,11 +152,7 @@ public final class EnergyBench extends FormBench<EnergyReadings, EnergyFinding> 
 
     /** Draws anew what stands in the Slip. */
     private void refresh() {
-        place().draft()
-                .type(
-                        "table",
-                        otherName + converted.map(TableFile.Converted::lines).orElse(0),
-                        UnitChoice.METRIC);
+        place().draft().type("table", otherName + ++refreshed, UnitChoice.METRIC);
     }
 
     /** The curve of this machine that is used: the newest, if no other was taken. */

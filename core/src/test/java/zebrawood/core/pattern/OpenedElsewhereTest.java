@@ -41,6 +41,7 @@ class OpenedElsewhereTest {
                 Patterns.ladder(List.of(5.5, 6.0, 6.5, 7.0), between(3, 15), between(0.1, 1)),
                 Patterns.nine(between(200, 700), between(150, 500), between(20, 60), between(5, 20)),
                 Patterns.strip(between(5, 15), between(0.05, 0.5)),
+                Patterns.cells(List.of(10.0, 50.0, 100.0), between(3, 15), between(0.1, 1)),
                 Patterns.gauge(between(4, 9), between(0.2, 1), "middle 60"),
                 Patterns.rampScale(between(10, 15), between(100, 200), between(5, 10)),
                 Patterns.rampScale(between(200, 210), between(100, 200), between(-10, -5)));

@@ -170,6 +170,7 @@ public final class StopPage<R extends Record, F extends Record> implements StopV
         recording.hush();
         fill(texts);
         judge();
+        footnote.set(bench.footnote());
     }
 
     private void show(Entry entry) {

@@ -95,7 +95,7 @@ class PowerPagesTest {
                 command = next(seat, command);
             }
             seat.until("the cap is told", () -> seat.says("In the job software set full power to S 252."));
-            assertThat(seat.words("ticket-cap")).contains("full power S 252").contains("way back: full power S 480");
+            assertThat(seat.words("ticket-cap")).contains("full power S 252").contains("way back   S 480");
             seat.press(KeyCode.CONTROL, KeyCode.ENTER);
             seat.until("it is recorded", () -> seat.words("told").startsWith("Recorded as no. "));
             again(seat, "wren settings");
@@ -187,6 +187,18 @@ class PowerPagesTest {
             seat.until("the curve is read", () -> seat.says("The curve of the other machine is read: 72.0 W"));
             seat.answers(table).fire("read-table");
             seat.until("it is told", () -> seat.says("4 settings, 2 cannot be had."));
+            assertThat(seat.says("Through this machine's curve with lens middle")).isTrue();
+            seat.fire("take-curve");
+            seat.until("another lens has a table of its own", () -> !seat.says("4 settings"));
+            seat.answers(table).fire("read-table");
+            seat.until(
+                    "it goes through that curve",
+                    () -> seat.says("Through this machine's curve with lens long")
+                            && seat.says("4 settings, 2 cannot be had."));
+            seat.fire("take-curve");
+            seat.until("back to the first lens", () -> !seat.says("4 settings"));
+            seat.answers(table).fire("read-table");
+            seat.until("it is told again", () -> seat.says("Through this machine's curve with lens middle"));
             seat.answers(out).fire("save-table");
             seat.until("it is saved", () -> Files.exists(out));
             List<String> lines = Files.readAllLines(out);

@@ -135,6 +135,42 @@ class ReadOffTest {
     }
 
     @Test
+    void aSourceWithoutAMeterIsScoredOffAPhotoOfItsCells() throws IOException {
+        int pitch = 150;
+        byte[] shades = new byte[pitch * pitch * 10];
+        for (int i = 0; i < shades.length; i++) {
+            int x = i % (10 * pitch);
+            int y = i / (10 * pitch);
+            boolean inside = x % pitch >= 25 && x % pitch < 125 && y >= 25 && y < 125;
+            // cell by cell darker by another 5 %: 22.5 % on the mean
+            shades[i] = (byte) Math.round(220 * (inside ? 1 - 0.05 * Math.floorDiv(x, pitch) : 1));
+        }
+        Path png = elsewhere.resolve("cells.png");
+        ImageIO.write(image(new Grey(10 * pitch, pitch, shades)), "png", png.toFile());
+        Path svg = elsewhere.resolve("cells.svg");
+        try (Seat seat = Seat.atDemo(folder).as("LO")) {
+            seat.jump("wren trend");
+            seat.until("the button is there", () -> seat.has("again"));
+            seat.fire("again");
+            seat.focus("measuredBy").choose("measuredBy", "engraved cells");
+            seat.until("cells are offered", () -> seat.has("to-burn"));
+            seat.answers(svg).fire("to-burn");
+            seat.until("they are saved", () -> Files.exists(svg));
+            assertThat(Files.readString(svg)).contains("power 10").contains("power 100");
+            seat.answers(png).fire("read-photo");
+            seat.until("the first cell is asked for", () -> seat.says("Press on the middle of the first square"));
+            press(seat, new Pixel(75, 75), 10 * pitch);
+            press(seat, new Pixel(75 + 9.0 * pitch, 75), 10 * pitch);
+            seat.until("the score is told", () -> seat.says("The cells score 22."));
+            seat.fire("take-over");
+            seat.until(
+                    "it stands in the next row at the hours of now",
+                    () -> seat.words("history[16].value").startsWith("22."));
+            assertThat(seat.words("history[16].hours")).isEqualTo("763.0");
+        }
+    }
+
+    @Test
     void sweepsAreTimedByKeyOrReadOffTheirSound() throws IOException {
         Path wav = elsewhere.resolve("down.wav");
         Files.write(wav, new PretendSound(12, 22_050, 16).sweep(FOCUS, 13.2, -1, 12, new SplittableRandom(5)));
