@@ -65,6 +65,12 @@ final class AdviceBeam {
         }
         need.put("maxRateMmMin", typed(random, 2000, 30000, 0));
         need.put("accelerationMmS2", typed(random, 200, 5000, 0));
+        if (often(random, 40)) {
+            ObjectNode cap = sheet.putObject("cap").put("s", typed(random, 50, 1500, 0));
+            if (often(random, 70)) {
+                cap.put("ofMaxS", typed(random, 200, 1500, 0));
+            }
+        }
         return sheet;
     }
 

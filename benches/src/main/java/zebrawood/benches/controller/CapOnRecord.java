@@ -38,8 +38,8 @@ public final class CapOnRecord {
                 .flatMapToDouble(ceiling -> s(ceiling).stream())
                 .min();
         return isCap(measured(ceilings.get(0))) && s.isPresent()
-                ? Optional.of(
-                        new Cap(s.getAsDouble(), fullPower(place, ceilings.get(0).since())))
+                ? Optional.of(new Cap(
+                        s.getAsDouble(), fullPower(place, ceilings.get(0).since())))
                 : Optional.empty();
     }
 

@@ -19,9 +19,7 @@ import zebrawood.kit.theme.Tone;
 import zebrawood.kit.view.Covered;
 import zebrawood.kit.view.Workplace;
 
-/**
- * A photo of squares in a row: the middles of the first and the last are pointed at, and each is scored.
- */
+/** A photo of squares in a row: the middles of the first and the last are pointed at, and each is scored. */
 public final class SquaresPane extends PointedPicture {
 
     /**

@@ -227,7 +227,8 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
                 .ifPresent(cap -> {
                     tickets.add(Ticket.of(
                             place().workplace(), "Cap ticket", cap(cap.getAsDouble()), !now.measuring(), "cap"));
-                    tickets.add(Slip.quiet("Then read the settings at the stop Settings: it keeps watch over the cap."));
+                    tickets.add(
+                            Slip.quiet("Then read the settings at the stop Settings: it keeps watch over the cap."));
                 });
         now.finding()
                 .flatMap(CeilingFinding::found)
@@ -313,7 +314,8 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
                                         "The job that is burned for the test: it goes along with the entry, and the next recheck"
                                                 + " is told whether it is the same.",
                                         this::take),
-                                Practising.offer("a pretend tube", () -> CeilingPractice.begin(practice, text(SCHOOL)))));
+                                Practising.offer(
+                                        "a pretend tube", () -> CeilingPractice.begin(practice, text(SCHOOL)))));
     }
 
     @Override
@@ -326,7 +328,9 @@ public final class CeilingBench extends FormBench<CeilingReadings, CeilingFindin
         if (!isCap()) {
             return tube.dialStep(
                     !text(AS_FOUND).isEmpty(),
-                    now.outcome().filter(outcome -> outcome.verdict().satisfies()).isPresent(),
+                    now.outcome()
+                            .filter(outcome -> outcome.verdict().satisfies())
+                            .isPresent(),
                     place().units());
         }
         double next = now.finding()

@@ -122,8 +122,7 @@ final class CeilingPractice {
         }
         return passes
                 ? practice.ended(dialCame(units))
-                : practice.step(
-                        Optional.empty(), "practice-read", "Turn the control as it says, and read", this::turn);
+                : practice.step(Optional.empty(), "practice-read", "Turn the control as it says, and read", this::turn);
     }
 
     /** What the meter showed when it was sealed. */

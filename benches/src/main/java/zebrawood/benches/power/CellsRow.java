@@ -30,11 +30,7 @@ final class CellsRow {
     /** Saves it to be burned; each cell has a power of its own, which motion text of one power cannot say. */
     static Node toBurn(Workplace workplace) {
         return ToBurn.link(
-                workplace,
-                "the cells",
-                "cells",
-                () -> Patterns.cells(COMMANDS_PCT, SIDE_MM, INTERVAL_MM),
-                pattern -> {
+                workplace, "the cells", "cells", () -> Patterns.cells(COMMANDS_PCT, SIDE_MM, INTERVAL_MM), pattern -> {
                     throw new ReadingException(
                             "powerS", "each cell has a power of its own: save them as SVG or DXF, a layer each");
                 });
@@ -52,7 +48,8 @@ final class CellsRow {
 
     /** The mean of all cells; a material that turns lighter scores alike. */
     static double score(List<Double> darkness) {
-        return Math.abs(darkness.stream().mapToDouble(Double::doubleValue).average().orElse(0));
+        return Math.abs(
+                darkness.stream().mapToDouble(Double::doubleValue).average().orElse(0));
     }
 
     static String words(double score) {

@@ -188,8 +188,8 @@ public final class EnergyBench extends FormBench<EnergyReadings, EnergyFinding> 
     public List<Node> tickets(Showing<EnergyReadings, EnergyFinding> now) {
         List<Node> tickets = new ArrayList<>();
         converted.ifPresent(made -> {
-            here().ifPresent(curve -> tickets.add(
-                    Slip.quiet("Through this machine's curve with " + curve.words(place()) + ".")));
+            here().ifPresent(curve ->
+                    tickets.add(Slip.quiet("Through this machine's curve with " + curve.words(place()) + ".")));
             Node told = Slip.quiet(made.lines() + " settings, " + made.refused().size() + " cannot be had."
                     + (made.refused().isEmpty() ? "" : " They are empty in the file, with the reason beside them."));
             told.setId("table-told");

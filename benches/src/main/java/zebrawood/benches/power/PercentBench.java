@@ -45,6 +45,7 @@ public final class PercentBench extends FormBench<LinearityReadings, LinearityFi
     private static final int MOST = 24;
     /** curves of other lenses that are drawn behind */
     private static final int MOST_OTHERS = 3;
+
     private static final String METER_PCT = "meterPct";
     /** what a thermal meter is usually known to, % */
     private static final double METER_KNOWN_PCT = 3;

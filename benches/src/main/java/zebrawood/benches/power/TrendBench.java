@@ -44,6 +44,7 @@ public final class TrendBench extends FormBench<TrendReadings, TrendFinding> {
     private static final int MOST = 30;
     /** links to fill in from the record, one a lens or frequency */
     private static final int MOST_TESTS = 3;
+
     private static final String BY = "measuredBy";
     private static final String CURRENT = "current";
     private static final String GRID = "grid";
@@ -143,7 +144,10 @@ public final class TrendBench extends FormBench<TrendReadings, TrendFinding> {
                 .map(BeamHoursFinding::perDayH)
                 .orElse(OptionalDouble.empty());
         OptionalDouble days = perDay.isPresent() ? found.daysToFloor(perDay.getAsDouble()) : OptionalDouble.empty();
-        if (found.changed().equals(Optional.of(false)) || days.isEmpty() || days.getAsDouble() <= 0 || days.getAsDouble() > 20_000) {
+        if (found.changed().equals(Optional.of(false))
+                || days.isEmpty()
+                || days.getAsDouble() <= 0
+                || days.getAsDouble() > 20_000) {
             return "";
         }
         Instant at = place().workplace().now().plus(Duration.ofDays((long) days.getAsDouble()));
@@ -171,12 +175,11 @@ public final class TrendBench extends FormBench<TrendReadings, TrendFinding> {
         if (!now.measuring()) {
             return Optional.empty();
         }
-        List<TrendPast.Found> past =
-                switch (form().chosen(BY)) {
-                    case CURRENT -> TrendPast.current(place());
-                    case GRID -> List.of();
-                    default -> TrendPast.watts(place());
-                };
+        List<TrendPast.Found> past = switch (form().chosen(BY)) {
+            case CURRENT -> TrendPast.current(place());
+            case GRID -> List.of();
+            default -> TrendPast.watts(place());
+        };
         VBox links = new VBox();
         if (form().chosen(BY).equals(GRID)) {
             links.getChildren()
@@ -234,7 +237,8 @@ public final class TrendBench extends FormBench<TrendReadings, TrendFinding> {
         int events = found.record().events().size();
         Hyperlink fill = new Hyperlink("Fill in from the record: " + tests + (tests == 1 ? " test " : " tests ")
                 + found.test() + ", " + events + (events == 1 ? " event" : " events"));
-        fill.setId("fill-past" + (among.getChildren().isEmpty() ? "" : among.getChildren().size()));
+        fill.setId("fill-past"
+                + (among.getChildren().isEmpty() ? "" : among.getChildren().size()));
         fill.setWrapText(true);
         fill.setOnAction(event -> {
             place().draft().typeAll(TrendPast.typed(found.record(), place().draft(), MOST));
@@ -267,8 +271,6 @@ public final class TrendBench extends FormBench<TrendReadings, TrendFinding> {
         }
         return form().filledRows().size() < 3
                 ? "Type three tests or more: the beam hours, and what the same test came to."
-                : text(REPLACED).isEmpty()
-                        ? super.next()
-                        : "Type three tests or more of the source that is in now.";
+                : text(REPLACED).isEmpty() ? super.next() : "Type three tests or more of the source that is in now.";
     }
 }

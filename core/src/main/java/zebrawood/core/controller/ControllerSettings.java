@@ -193,8 +193,9 @@ public final class ControllerSettings implements Procedure<SettingsReadings, Set
                                                 decimals(issue.wanted().getAsDouble()))))
                         .expecting(
                                 finding.capS().isPresent()
-                                        ? Said.of("Then 100 % in a job is what the tube bears. The controller keeps its own"
-                                                + " S for full power.")
+                                        ? Said.of(
+                                                "Then 100 % in a job is what the tube bears. The controller keeps its own"
+                                                        + " S for full power.")
                                         : Said.of("Then 100 % in a job is all of the power, no more and no less.")));
             }
         }

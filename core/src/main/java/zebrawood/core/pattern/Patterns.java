@@ -140,8 +140,8 @@ public final class Patterns {
         double pitch = sideMm * (1 + BETWEEN);
         for (int i = 0; i < commandsPct.size(); i++) {
             String power = Amount.percent(commandsPct.get(i), 0).text(UnitChoice.METRIC);
-            parts.add(new Part(
-                    "power " + power, "Set the power to " + power, filled(i * pitch, 0, sideMm, intervalMm)));
+            parts.add(
+                    new Part("power " + power, "Set the power to " + power, filled(i * pitch, 0, sideMm, intervalMm)));
         }
         return new Pattern("Cells", (commandsPct.size() - 1) * pitch + sideMm, sideMm, parts);
     }

@@ -42,8 +42,7 @@ public record TrendRecord(List<Point> history, List<Event> events, int unplaced)
     public static TrendRecord of(BeamClock clock, List<Test> tests, List<Done> done) {
         List<Item> items = Stream.concat(
                         done.stream().map(each -> new Item(each.at(), OptionalDouble.empty(), each.what())),
-                        tests.stream()
-                                .map(each -> new Item(each.at(), OptionalDouble.of(each.value()), What.CLEANED)))
+                        tests.stream().map(each -> new Item(each.at(), OptionalDouble.of(each.value()), What.CLEANED)))
                 .sorted(Comparator.comparing(Item::at))
                 .toList();
         List<Point> history = new ArrayList<>();

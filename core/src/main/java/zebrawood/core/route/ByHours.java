@@ -17,7 +17,9 @@ import zebrawood.core.procedure.Procedure;
  */
 public record ByHours(double atHours, double counted, Optional<LocalDate> day) {
 
-    /** Beside a due date: the hours by which it falls then, and whether they were counted; empty where it goes by days. */
+    /**
+     * Beside a due date: the hours by which it falls then, and whether they were counted; empty where it goes by days.
+     */
     static String beside(Optional<ByHours> byHours, Optional<LocalDate> due) {
         return byHours.filter(hours -> hours.day().isPresent() && hours.day().equals(due))
                 .map(hours -> (hours.counted() >= hours.atHours() ? ", at " : ", about ")

@@ -63,8 +63,9 @@ class SettingsChecksTest {
         Outcome<SettingsFinding> over = capped(GOOD, 1200, 631);
         assertThat(over.verdict()).isEqualTo(Verdict.ADJUST);
         assertThat(over.instructions().get(0).sentence(UnitChoice.METRIC))
-                .isEqualTo("In the job software set full power to S 631. Then 100 % in a job is what the tube bears. The"
-                        + " controller keeps its own S for full power.");
+                .isEqualTo(
+                        "In the job software set full power to S 631. Then 100 % in a job is what the tube bears. The"
+                                + " controller keeps its own S for full power.");
         assertThat(capped(GOOD, 631, 631).verdict()).as("as it was said").isEqualTo(Verdict.PASS);
         assertThat(capped(GOOD, 600, 631).verdict()).as("less is safe").isEqualTo(Verdict.PASS);
         assertThat(capped(GOOD, 632, 631).verdict()).isEqualTo(Verdict.ADJUST);

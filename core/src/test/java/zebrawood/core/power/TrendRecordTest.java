@@ -62,7 +62,9 @@ class TrendRecordTest {
         BeamClock clock = BeamClock.of(List.of(same(0, 100), same(10, 120)), List.of());
         TrendRecord record = TrendRecord.of(
                 clock,
-                List.of(new TrendRecord.Test(day(10.004), 52), new TrendRecord.Test(day(10), 50),
+                List.of(
+                        new TrendRecord.Test(day(10.004), 52),
+                        new TrendRecord.Test(day(10), 50),
                         new TrendRecord.Test(day(-3), 60)),
                 List.of(
                         new TrendRecord.Done(day(10.003), What.CLEANED),

@@ -79,7 +79,9 @@ class ByHoursTest {
                 .orElseThrow();
         assertThat(over.day()).contains(day(9));
         assertThat(ByHours.beside(Optional.of(over), over.day())).isEqualTo(", at 1250 beam hours");
-        assertThat(ByHours.beside(Optional.of(over), Optional.of(day(5)))).as("days came first").isEmpty();
+        assertThat(ByHours.beside(Optional.of(over), Optional.of(day(5))))
+                .as("days came first")
+                .isEmpty();
         assertThat(due(ceiling(OptionalDouble.of(1_000)).measured(10, new BeamHours(), counter(1_050, 1_000, 0)))
                         .orElseThrow()
                         .day())

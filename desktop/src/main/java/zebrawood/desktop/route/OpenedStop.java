@@ -26,8 +26,7 @@ record OpenedStop(List<Entry> earlier, Optional<Logbook.Draft> draft, OnRecord o
     /** Read for a stop of a machine; asked on the logbook's thread. */
     static OpenedStop of(Desk desk, String machineId, Stop<?, ?> stop, String draft) {
         Map<String, List<Entry>> histories = new HashMap<>();
-        stop.looksBack()
-                .forEach(other -> histories.put(other, desk.logbook().readings(machineId, other, LONG_PAST)));
+        stop.looksBack().forEach(other -> histories.put(other, desk.logbook().readings(machineId, other, LONG_PAST)));
         return new OpenedStop(
                 desk.logbook().readings(machineId, stop.procedure().card().id(), EARLIER),
                 desk.logbook().findDraft(machineId, draft),

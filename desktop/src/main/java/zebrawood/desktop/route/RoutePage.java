@@ -51,7 +51,6 @@ import zebrawood.logbook.store.Logbook;
 public final class RoutePage extends HBox implements FramedPage {
 
     /** readings of a stop read with it, for its last times */
-
     private static final double WIDE = 216;
 
     private final Desk desk;

@@ -187,7 +187,8 @@ class PowerPagesTest {
             seat.until("the curve is read", () -> seat.says("The curve of the other machine is read: 72.0 W"));
             seat.answers(table).fire("read-table");
             seat.until("it is told", () -> seat.says("4 settings, 2 cannot be had."));
-            assertThat(seat.says("Through this machine's curve with lens middle")).isTrue();
+            assertThat(seat.says("Through this machine's curve with lens middle"))
+                    .isTrue();
             seat.fire("take-curve");
             seat.until("another lens has a table of its own", () -> !seat.says("4 settings"));
             seat.answers(table).fire("read-table");
@@ -219,8 +220,7 @@ class PowerPagesTest {
                     () -> !seat.words("history[15].value").isEmpty());
             seat.until("it is judged", () -> seat.words("verdict").equals("PASS"));
             assertThat(seat.says("Mostly dirt: cleaning pays first.")).isTrue();
-            assertThat(seat.says("Fill in from the record: 1 test lens middle"))
-                    .isTrue();
+            assertThat(seat.says("Fill in from the record: 1 test lens middle")).isTrue();
             seat.focus("measuredBy").choose("measuredBy", "current, mA");
             seat.until("tests of the ceiling are there", () -> seat.says("tests at 100 %"));
             seat.fire("fill-past");
