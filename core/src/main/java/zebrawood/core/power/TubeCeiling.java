@@ -246,7 +246,7 @@ public final class TubeCeiling implements Procedure<CeilingReadings, CeilingFind
                                 ma(most),
                                 ma(finding.tolerances().ratedMaximumMa()).most()))
                 .byHand(Said.of(
-                        "It is being destroyed. Turn the control on the panel down, or cap the power in controller or"
+                        "It is being destroyed. Turn the control on the panel down, or cap the power in the job"
                                 + " software, to {0} or less; begin low and read the meter again.",
                         ma(finding.ceilingMa()).most()));
     }
