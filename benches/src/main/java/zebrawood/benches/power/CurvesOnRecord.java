@@ -53,6 +53,16 @@ final class CurvesOnRecord {
         return newest;
     }
 
+    /** A curve of another machine of the shop. */
+    record OfAnother(String machine, Kept kept) {}
+
+    /** The newest of each of the other machines. */
+    static List<OfAnother> elsewhere(BenchPlace place) {
+        return place.onRecord().elsewhere().apply(PercentBench.ID).stream()
+                .flatMap(other -> kept(other.entry()).stream().map(kept -> new OfAnother(other.machine(), kept)))
+                .toList();
+    }
+
     private static Optional<Kept> kept(Entry entry) {
         return entry.body() instanceof Body.Measured measured
                         && measured.finding() instanceof LinearityFinding finding

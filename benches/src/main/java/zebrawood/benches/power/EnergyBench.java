@@ -35,6 +35,8 @@ public final class EnergyBench extends FormBench<EnergyReadings, EnergyFinding> 
     private static final int TOLD = 4;
     /** curves of this machine that can be taken instead of the one in use */
     private static final int MOST_CURVES = 3;
+    /** machines of the shop whose curve can be taken; those of more come as files */
+    private static final int MOST_MACHINES = 6;
     /** with what the curve in use was taken; empty for the newest */
     private static final String CURVE = "curveWith";
 
@@ -54,6 +56,7 @@ public final class EnergyBench extends FormBench<EnergyReadings, EnergyFinding> 
             Field.amount("to.pulseNs", "pulse now", Quantity.PULSE).empty("if pulsed"));
 
     private Optional<PowerCurve> other = Optional.empty();
+    private Optional<List<CurvesOnRecord.OfAnother>> elsewhere = Optional.empty();
     private String otherName = "";
     private int refreshed;
     private Optional<TableFile.Converted> converted = Optional.empty();
@@ -102,8 +105,9 @@ public final class EnergyBench extends FormBench<EnergyReadings, EnergyFinding> 
     private static boolean isTable(File file) throws IOException {
         boolean[] table = new boolean[1];
         DataFile.read(file.toPath(), (number, cells) -> {
-            String heads = String.join(" ", cells).toLowerCase(Locale.ROOT);
-            table[0] = cells.size() > 2 && heads.contains("power");
+            table[0] = cells.stream()
+                    .map(cell -> cell.toLowerCase(Locale.ROOT))
+                    .anyMatch(head -> head.contains("power") && (head.contains("%") || cells.size() > 2));
             return false;
         });
         return table[0];
@@ -111,19 +115,43 @@ public final class EnergyBench extends FormBench<EnergyReadings, EnergyFinding> 
 
     private Optional<String> curve(File file) throws IOException {
         try {
-            other = Optional.of(PowerCurve.of(PowerCurveFile.read(file.toPath())));
+            from(PowerCurve.of(PowerCurveFile.read(file.toPath())), file.getName());
         } catch (ReadingException noCurve) {
             return Optional.of("it holds no curve: two columns are needed, command in % and power in W, and a table of"
                     + " settings needs a head with power %");
         }
-        otherName = file.getName();
+        return Optional.empty();
+    }
+
+    /** Takes the curve of the machine that tables come from. */
+    private void from(PowerCurve curve, String name) {
+        other = Optional.of(curve);
+        otherName = name;
         converted = Optional.empty();
         place().workplace()
                 .tell("The curve of the other machine is read: "
-                        + PercentFigure.watts(other.get().maximumW(), place().units())
+                        + PercentFigure.watts(curve.maximumW(), place().units())
                         + " at the most. Now read the table of its settings.");
         refresh();
-        return Optional.empty();
+    }
+
+    /** Curves that other machines of this shop have on record. */
+    private List<Node> ofTheShop() {
+        if (elsewhere.isEmpty()) {
+            elsewhere = Optional.of(CurvesOnRecord.elsewhere(place()));
+        }
+        return elsewhere.get().stream()
+                .limit(MOST_MACHINES)
+                .<Node>map(each -> {
+                    Hyperlink take = new Hyperlink("Take the curve of " + each.machine() + ", "
+                            + each.kept().words(place()));
+                    take.setId("take-of-" + each.machine());
+                    take.setWrapText(true);
+                    take.setOnAction(event ->
+                            from(PowerCurve.of(each.kept().finding().curve()), each.machine()));
+                    return take;
+                })
+                .toList();
     }
 
     private Optional<String> table(File file) {
@@ -220,9 +248,7 @@ public final class EnergyBench extends FormBench<EnergyReadings, EnergyFinding> 
                     .ifPresent(file -> place().workplace().save(file, made.text(), "The table")));
             box.getChildren().add(save);
         });
-        if (other.isPresent()) {
-            box.getChildren().addAll(otherCurves());
-        }
+        box.getChildren().addAll(other.isPresent() ? otherCurves() : ofTheShop());
         return Optional.of(box);
     }
 }

@@ -51,6 +51,7 @@ public final class TableFile {
         StringWriter text = new StringWriter();
         Turning turning;
         try (CsvGenerator csv = new CsvFactory().createGenerator(text)) {
+            csv.enable(CsvGenerator.Feature.STRICT_CHECK_FOR_QUOTING);
             csv.setSchema(CsvSchema.emptySchema().withColumnSeparator(separator));
             turning = new Turning(from, to, csv);
             DataFile.read(file, turning);

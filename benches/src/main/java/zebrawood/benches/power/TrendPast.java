@@ -22,7 +22,7 @@ import zebrawood.core.power.TrendReadings.What;
 import zebrawood.core.power.TrendRecord;
 import zebrawood.core.procedure.Change;
 import zebrawood.kit.bench.BenchPlace;
-import zebrawood.kit.bench.OnRecord;
+import zebrawood.kit.bench.MachineRecord;
 import zebrawood.kit.form.Draft;
 import zebrawood.kit.form.Worksheet;
 
@@ -34,7 +34,7 @@ public final class TrendPast {
     private static final String MIRRORS = "mirror-plan";
 
     /** what a trend looks back on */
-    public static final List<String> STOPS = List.of(OnRecord.EVENTS, HOURS, CEILING, PercentBench.ID, MIRRORS);
+    public static final List<String> STOPS = List.of(MachineRecord.EVENTS, HOURS, CEILING, PercentBench.ID, MIRRORS);
 
     private static final Map<What, String> FIELDS = Map.of(
             What.CLEANED, TrendBench.CLEANED,
@@ -113,7 +113,7 @@ public final class TrendPast {
 
     private static List<TrendRecord.Done> done(BenchPlace place) {
         List<TrendRecord.Done> done = new ArrayList<>();
-        for (Entry entry : place.onRecord().of(OnRecord.EVENTS)) {
+        for (Entry entry : place.onRecord().of(MachineRecord.EVENTS)) {
             if (entry.body() instanceof Body.Happened happened) {
                 what(happened.change()).ifPresent(what -> done.add(new TrendRecord.Done(entry.since(), what)));
             }

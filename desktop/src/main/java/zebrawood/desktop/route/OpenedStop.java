@@ -6,7 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import zebrawood.core.entry.Entry;
 import zebrawood.desktop.desk.Desk;
-import zebrawood.kit.bench.OnRecord;
+import zebrawood.kit.bench.MachineRecord;
 import zebrawood.kit.bench.Stop;
 import zebrawood.logbook.store.Logbook;
 
@@ -17,7 +17,7 @@ import zebrawood.logbook.store.Logbook;
  * @param draft what was half done
  * @param onRecord what else is on record of the machine
  */
-record OpenedStop(List<Entry> earlier, Optional<Logbook.Draft> draft, OnRecord onRecord) {
+record OpenedStop(List<Entry> earlier, Optional<Logbook.Draft> draft, MachineRecord onRecord) {
 
     private static final int EARLIER = 12;
     /** entries of another stop that are looked back on: years of them */
@@ -30,14 +30,14 @@ record OpenedStop(List<Entry> earlier, Optional<Logbook.Draft> draft, OnRecord o
         return new OpenedStop(
                 desk.logbook().readings(machineId, stop.procedure().card().id(), EARLIER),
                 desk.logbook().findDraft(machineId, draft),
-                new OnRecord(desk.takenAlong(machineId), histories));
+                new MachineRecord(desk.takenAlong(machineId), histories, other -> List.of()));
     }
 
     /** What stood there before an entry that is being corrected. */
     OpenedStop before(Entry corrected) {
         Map<String, List<Entry>> histories = new HashMap<>();
         onRecord.histories().forEach((stop, entries) -> histories.put(stop, before(entries, corrected)));
-        return new OpenedStop(before(earlier, corrected), draft, new OnRecord(onRecord.along(), histories));
+        return new OpenedStop(before(earlier, corrected), draft, new MachineRecord(onRecord.along(), histories, onRecord.elsewhere()));
     }
 
     private static List<Entry> before(List<Entry> entries, Entry corrected) {

@@ -39,6 +39,7 @@ import zebrawood.desktop.safety.GatePage;
 import zebrawood.desktop.stop.AskedStop;
 import zebrawood.desktop.stop.StopPage;
 import zebrawood.kit.bench.BenchPlace;
+import zebrawood.kit.bench.MachineRecord;
 import zebrawood.kit.bench.Stop;
 import zebrawood.kit.form.Draft;
 import zebrawood.kit.form.TimedStep;
@@ -306,7 +307,13 @@ public final class RoutePage extends HBox implements FramedPage {
         }
         OpenedStop seen = correcting.map(opened::before).orElse(opened);
         BenchPlace place =
-                new BenchPlace(desk, machine().plate(), seen.earlier(), this::newest, new Draft(), seen.onRecord());
+                new BenchPlace(
+                desk,
+                machine().plate(),
+                seen.earlier(),
+                this::newest,
+                new Draft(),
+                seen.onRecord().with(this::elsewhere));
         StopPage<R, F> page =
                 new StopPage<>(found, new StopPage.At(desk, machineId, place, this::refreshAll, this::leaveOut));
         drafted = correcting.isPresent() ? Optional.empty() : opened.draft().map(draft -> wanted);
@@ -318,9 +325,22 @@ public final class RoutePage extends HBox implements FramedPage {
         put(page);
     }
 
+    /** The newest reading of a stop that counts, of each of the other machines. */
+    private List<MachineRecord.Elsewhere> elsewhere(String other) {
+        return desk.machines().get().stream()
+                .filter(machine -> !machine.machineId().equals(machineId))
+                .flatMap(machine -> newest(machine, other).stream()
+                        .map(entry -> new MachineRecord.Elsewhere(machine.plate().name(), entry)))
+                .toList();
+    }
+
     /** The newest reading that counts of another stop of this machine. */
     private Optional<Entry> newest(String other) {
-        return machine().stops().stream()
+        return newest(machine(), other);
+    }
+
+    private static Optional<Entry> newest(MachineStatus machine, String other) {
+        return machine.stops().stream()
                 .filter(status -> status.card().id().equals(other))
                 .flatMap(status -> status.last().stream())
                 .filter(entry -> entry.body() instanceof Body.Measured measured && measured.isRead())

@@ -212,6 +212,36 @@ class PowerPagesTest {
     }
 
     @Test
+    void theCurveOfAnotherMachineOfTheShopIsTakenFromItsRecord() throws IOException {
+        Path table = Files.writeString(elsewhere.resolve("table.csv"), "name;power %\nply;60\nslate;100\n");
+        try (Seat seat = Seat.atDemo(folder).as("LO")) {
+            seat.jump("heron percent to watts");
+            double[][] curve = {{0, 0}, {20, 0}, {40, 6}, {60, 12}, {100, 18}};
+            for (int i = 0; i < curve.length; i++) {
+                seat.put("samples[" + i + "].commandPct", String.valueOf(curve[i][0]));
+                seat.put("samples[" + i + "].powerW", String.valueOf(curve[i][1]));
+            }
+            seat.until("it is judged", () -> !seat.words("verdict").equals("TO READ"));
+            seat.press(KeyCode.CONTROL, KeyCode.ENTER);
+            seat.until("it is recorded", () -> seat.words("told").startsWith("Recorded as no. "));
+            again(seat, "wren same energy");
+            seat.until("Heron is offered", () -> seat.has("take-of-Heron"));
+            seat.fire("take-of-Heron");
+            seat.until("its curve is taken", () -> seat.says("The curve of the other machine is read: 18.0 W"));
+            Path out = elsewhere.resolve("out.csv");
+            seat.answers(table).fire("read-table");
+            seat.until("it is told", () -> seat.says("2 settings, 0 cannot be had."));
+            seat.answers(out).fire("save-table");
+            seat.until("it is saved", () -> Files.exists(out));
+            List<String> lines = Files.readAllLines(out);
+            double ply = Double.parseDouble(lines.get(1).split(";")[1]);
+            double slate = Double.parseDouble(lines.get(2).split(";")[1]);
+            assertThat(ply).as("12 of Wren's 55.6 W").isBetween(25.0, 35.0);
+            assertThat(slate).as("18 of them").isGreaterThan(ply).isLessThan(45);
+        }
+    }
+
+    @Test
     void aTrendTellsDirtFromAge() {
         try (Seat seat = Seat.atDemo(folder).as("LO")) {
             again(seat, "wren trend");

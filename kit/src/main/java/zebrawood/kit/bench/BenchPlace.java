@@ -26,7 +26,7 @@ public record BenchPlace(
         List<Entry> earlier,
         Function<String, Optional<Entry>> newestOf,
         Draft draft,
-        OnRecord onRecord) {
+        MachineRecord onRecord) {
 
     /** One where nothing else is on record. */
     public BenchPlace(
@@ -35,7 +35,7 @@ public record BenchPlace(
             List<Entry> earlier,
             Function<String, Optional<Entry>> newestOf,
             Draft draft) {
-        this(workplace, plate, earlier, newestOf, draft, OnRecord.NOTHING);
+        this(workplace, plate, earlier, newestOf, draft, MachineRecord.NOTHING);
     }
 
     public BenchPlace {

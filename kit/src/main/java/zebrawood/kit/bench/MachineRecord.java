@@ -3,6 +3,7 @@ package zebrawood.kit.bench;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import zebrawood.core.entry.Entry;
 import zebrawood.core.work.TakenAlong;
 
@@ -11,22 +12,32 @@ import zebrawood.core.work.TakenAlong;
  *
  * @param along what is known of it now: when something of it was cleaned last
  * @param histories entries that count of the stops that the open one looks back on, the newest first
+ * @param elsewhere the newest readings of a stop, by its id, on the other machines of the shop
  */
-public record OnRecord(TakenAlong along, Map<String, List<Entry>> histories) {
+public record MachineRecord(
+        TakenAlong along, Map<String, List<Entry>> histories, Function<String, List<Elsewhere>> elsewhere) {
+
+    /** The newest reading of a stop on another machine, under that machine's name. */
+    public record Elsewhere(String machine, Entry entry) {}
 
     /** what happened to a machine, as a stop to look back on */
     public static final String EVENTS = "event";
 
     /** Nothing at all. */
-    public static final OnRecord NOTHING = new OnRecord(new TakenAlong(List.of(), List.of()), Map.of());
+    public static final MachineRecord NOTHING = new MachineRecord(new TakenAlong(List.of(), List.of()), Map.of(), stop -> List.of());
 
-    public OnRecord {
+    public MachineRecord {
         histories = Map.copyOf(histories);
     }
 
     /** What is known of something, by its name: {@code cleaning}. */
     public Optional<TakenAlong.Known> known(String what) {
         return along.known().stream().filter(each -> each.what().equals(what)).findFirst();
+    }
+
+    /** The same, with what the other machines of the shop have on record. */
+    public MachineRecord with(Function<String, List<Elsewhere>> others) {
+        return new MachineRecord(along, histories, others);
     }
 
     /** Entries of a stop that count, the newest first; empty where it is not looked back on. */
