@@ -147,8 +147,8 @@ public final class EnergyBench extends FormBench<EnergyReadings, EnergyFinding> 
                             + each.kept().words(place()));
                     take.setId("take-of-" + each.machine());
                     take.setWrapText(true);
-                    take.setOnAction(event ->
-                            from(PowerCurve.of(each.kept().finding().curve()), each.machine()));
+                    take.setOnAction(
+                            event -> from(PowerCurve.of(each.kept().finding().curve()), each.machine()));
                     return take;
                 })
                 .toList();

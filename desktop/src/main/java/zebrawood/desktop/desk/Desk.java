@@ -227,7 +227,7 @@ public final class Desk implements Workplace, AutoCloseable {
                                 "the file could not be saved in " + file + "; choose another folder", e);
                     }
                 },
-                saved -> tell(said + " stand in " + saved + "."));
+                saved -> tell(said + (said.endsWith("s") ? " stand in " : " stands in ") + saved + "."));
     }
 
     @Override

@@ -37,7 +37,10 @@ record OpenedStop(List<Entry> earlier, Optional<Logbook.Draft> draft, MachineRec
     OpenedStop before(Entry corrected) {
         Map<String, List<Entry>> histories = new HashMap<>();
         onRecord.histories().forEach((stop, entries) -> histories.put(stop, before(entries, corrected)));
-        return new OpenedStop(before(earlier, corrected), draft, new MachineRecord(onRecord.along(), histories, onRecord.elsewhere()));
+        return new OpenedStop(
+                before(earlier, corrected),
+                draft,
+                new MachineRecord(onRecord.along(), histories, onRecord.elsewhere()));
     }
 
     private static List<Entry> before(List<Entry> entries, Entry corrected) {

@@ -306,8 +306,7 @@ public final class RoutePage extends HBox implements FramedPage {
             return;
         }
         OpenedStop seen = correcting.map(opened::before).orElse(opened);
-        BenchPlace place =
-                new BenchPlace(
+        BenchPlace place = new BenchPlace(
                 desk,
                 machine().plate(),
                 seen.earlier(),
@@ -330,7 +329,8 @@ public final class RoutePage extends HBox implements FramedPage {
         return desk.machines().get().stream()
                 .filter(machine -> !machine.machineId().equals(machineId))
                 .flatMap(machine -> newest(machine, other).stream()
-                        .map(entry -> new MachineRecord.Elsewhere(machine.plate().name(), entry)))
+                        .map(entry ->
+                                new MachineRecord.Elsewhere(machine.plate().name(), entry)))
                 .toList();
     }
 

@@ -85,13 +85,17 @@ class FilesTest {
     private void ticket(Seat seat) throws IOException {
         seat.stop("Wren", "controller-settings").answers().fire("save-change");
         seat.answers(files).fire("save-change");
+        seat.until("it is saved", () -> seat.says("The ticket stands in " + files.resolve("change-ticket.txt")));
         assertThat(files.resolve("change-ticket.txt")).content().isEqualTo("$20=1\n");
         seat.fire("save-back");
+        seat.until(
+                "so is the way back",
+                () -> seat.says(files.resolve("restore-ticket.txt").toString()));
         assertThat(files.resolve("restore-ticket.txt")).content().isEqualTo("$20=0\n");
         seat.answers(nowhere()).fire("save-change");
         seat.until(
                 "a wrong folder is told",
-                () -> seat.says("The ticket could not be saved there: choose another folder."));
+                () -> seat.says("could not be saved in " + nowhere() + "; choose another folder"));
         seat.fire("copy-back");
         seat.until(
                 "a ticket is copied",

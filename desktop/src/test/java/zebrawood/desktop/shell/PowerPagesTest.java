@@ -221,7 +221,7 @@ class PowerPagesTest {
                 seat.put("samples[" + i + "].commandPct", String.valueOf(curve[i][0]));
                 seat.put("samples[" + i + "].powerW", String.valueOf(curve[i][1]));
             }
-            seat.until("it is judged", () -> !seat.words("verdict").equals("TO READ"));
+            seat.until("all of it is judged", () -> seat.says("100 % are 18.0 W at the work"));
             seat.press(KeyCode.CONTROL, KeyCode.ENTER);
             seat.until("it is recorded", () -> seat.words("told").startsWith("Recorded as no. "));
             again(seat, "wren same energy");

@@ -24,7 +24,8 @@ public record MachineRecord(
     public static final String EVENTS = "event";
 
     /** Nothing at all. */
-    public static final MachineRecord NOTHING = new MachineRecord(new TakenAlong(List.of(), List.of()), Map.of(), stop -> List.of());
+    public static final MachineRecord NOTHING =
+            new MachineRecord(new TakenAlong(List.of(), List.of()), Map.of(), stop -> List.of());
 
     public MachineRecord {
         histories = Map.copyOf(histories);
