@@ -3,6 +3,7 @@ package zebrawood.core.pattern;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.DoubleFunction;
 import zebrawood.core.pattern.Pattern.Label;
 import zebrawood.core.pattern.Pattern.Line;
 import zebrawood.core.pattern.Pattern.Part;
@@ -104,22 +105,10 @@ public final class Patterns {
      * @param intervalMm of its lines, above 0 and no more than the side
      */
     public static Pattern ladder(List<Double> gapsMm, double sideMm, double intervalMm) {
-        new Checks()
-                .entries("gapsMm", gapsMm, 1)
-                .above("sideMm", sideMm, 0)
-                .above("intervalMm", intervalMm, 0)
-                .tie(() -> intervalMm <= sideMm, "intervalMm", "lines lie farther apart than the square is wide")
-                .done();
-        List<Part> parts = new ArrayList<>();
-        double pitch = sideMm * (1 + BETWEEN);
-        for (int i = 0; i < gapsMm.size(); i++) {
-            String gap = Amount.mm(gapsMm.get(i), 2).text(UnitChoice.METRIC);
-            parts.add(new Part(
-                    "gap " + gap,
-                    "Set the gap to " + gap + ", from the same side each time",
-                    filled(i * pitch, 0, sideMm, intervalMm)));
-        }
-        return new Pattern("Ladder", (gapsMm.size() - 1) * pitch + sideMm, sideMm, parts);
+        return squares("Ladder", "gapsMm", gapsMm, sideMm, intervalMm, gap -> {
+            String words = Amount.mm(gap, 2).text(UnitChoice.METRIC);
+            return new Part("gap " + words, "Set the gap to " + words + ", from the same side each time", List.of());
+        });
     }
 
     /**
@@ -130,20 +119,33 @@ public final class Patterns {
      * @param intervalMm of its lines, above 0 and no more than the side
      */
     public static Pattern cells(List<Double> commandsPct, double sideMm, double intervalMm) {
+        return squares("Cells", "commandsPct", commandsPct, sideMm, intervalMm, command -> {
+            String words = Amount.percent(command, 0).text(UnitChoice.METRIC);
+            return new Part("power " + words, "Set the power to " + words, List.of());
+        });
+    }
+
+    /** Filled squares beside each other; each is told by what it is burned with. */
+    private static Pattern squares(
+            String name,
+            String field,
+            List<Double> burnedWith,
+            double sideMm,
+            double intervalMm,
+            DoubleFunction<Part> told) {
         new Checks()
-                .entries("commandsPct", commandsPct, 1)
+                .entries(field, burnedWith, 1)
                 .above("sideMm", sideMm, 0)
                 .above("intervalMm", intervalMm, 0)
                 .tie(() -> intervalMm <= sideMm, "intervalMm", "lines lie farther apart than the square is wide")
                 .done();
         List<Part> parts = new ArrayList<>();
         double pitch = sideMm * (1 + BETWEEN);
-        for (int i = 0; i < commandsPct.size(); i++) {
-            String power = Amount.percent(commandsPct.get(i), 0).text(UnitChoice.METRIC);
-            parts.add(
-                    new Part("power " + power, "Set the power to " + power, filled(i * pitch, 0, sideMm, intervalMm)));
+        for (int i = 0; i < burnedWith.size(); i++) {
+            Part part = told.apply(burnedWith.get(i));
+            parts.add(new Part(part.name(), part.before(), filled(i * pitch, 0, sideMm, intervalMm)));
         }
-        return new Pattern("Cells", (commandsPct.size() - 1) * pitch + sideMm, sideMm, parts);
+        return new Pattern(name, (burnedWith.size() - 1) * pitch + sideMm, sideMm, parts);
     }
 
     /**
