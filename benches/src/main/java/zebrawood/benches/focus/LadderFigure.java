@@ -16,6 +16,7 @@ import zebrawood.kit.figure.Axis;
 import zebrawood.kit.figure.Figure;
 import zebrawood.kit.figure.Path;
 import zebrawood.kit.figure.Pen;
+import zebrawood.kit.figure.Shapes;
 import zebrawood.kit.figure.Stroke;
 import zebrawood.kit.theme.Lettering;
 import zebrawood.kit.theme.Tone;
@@ -142,14 +143,7 @@ public final class LadderFigure implements Exhibit<LadderReadings, LadderFinding
             pen.stroke(curve, Stroke.of(Tone.WALNUT, 2));
             found.steps().forEach(step -> pen.circle(x.at(step.gapMm()), y.at(step.score()), 5.5, Tone.READING));
             for (double gap : found.next().gapsMm()) {
-                double at = x.at(gap);
-                pen.fill(
-                        new Path()
-                                .move(at, bottom - 2)
-                                .line(at - 6, bottom - 13)
-                                .line(at + 6, bottom - 13)
-                                .close(),
-                        Tone.STRAW);
+                Shapes.next(pen, x.at(gap), bottom);
             }
             found.bestGapMm()
                     .ifPresent(best -> pen.patched(

@@ -12,6 +12,7 @@ import zebrawood.kit.figure.Axis;
 import zebrawood.kit.figure.Figure;
 import zebrawood.kit.figure.Path;
 import zebrawood.kit.figure.Pen;
+import zebrawood.kit.figure.Shapes;
 import zebrawood.kit.figure.Stroke;
 import zebrawood.kit.theme.Lettering;
 import zebrawood.kit.theme.Tone;
@@ -266,20 +267,10 @@ public final class CeilingFigure implements Exhibit<CeilingReadings, CeilingFind
                                 5.5,
                                 each.currentMa() > rated ? Tone.FAIL : Tone.READING));
             });
-            found.nextCommandPct().ifPresent(next -> tick(command.at(next), Tone.STRAW));
+            found.nextCommandPct().ifPresent(next -> Shapes.next(pen, command.at(next), bottom));
             found.commandAtCeilingPct()
                     .ifPresent(at -> pen.line(
                             command.at(at), ceiling, command.at(at), bottom, Stroke.dashed(Tone.PASS, 1.6, 5)));
-        }
-
-        private void tick(double at, Tone tone) {
-            pen.fill(
-                    new Path()
-                            .move(at, bottom - 2)
-                            .line(at - 7, bottom - 15)
-                            .line(at + 7, bottom - 15)
-                            .close(),
-                    tone);
         }
     }
 }

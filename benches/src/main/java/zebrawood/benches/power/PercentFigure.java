@@ -13,6 +13,7 @@ import zebrawood.kit.figure.Axis;
 import zebrawood.kit.figure.Figure;
 import zebrawood.kit.figure.Path;
 import zebrawood.kit.figure.Pen;
+import zebrawood.kit.figure.Shapes;
 import zebrawood.kit.figure.Stroke;
 import zebrawood.kit.theme.Lettering;
 import zebrawood.kit.theme.Tone;
@@ -153,14 +154,7 @@ public final class PercentFigure implements Exhibit<LinearityReadings, Linearity
                 Stroke.dashed(Tone.QUIET, 1.4, 6));
         pen.stroke(path(curve, x, y), Stroke.of(Tone.WALNUT, 2));
         curve.forEach(each -> pen.circle(x.at(each.commandPct()), y.at(each.powerW()), 4.5, Tone.READING));
-        found.nextCommandPct()
-                .ifPresent(next -> pen.fill(
-                        new Path()
-                                .move(x.at(next), bottom - 2)
-                                .line(x.at(next) - 7, bottom - 15)
-                                .line(x.at(next) + 7, bottom - 15)
-                                .close(),
-                        Tone.STRAW));
+        found.nextCommandPct().ifPresent(next -> Shapes.next(pen, x.at(next), bottom));
     }
 
     private static void table(Pen pen, LinearityFinding found, double left, double height, UnitChoice units) {

@@ -198,12 +198,7 @@ public final class TrendFigure implements Exhibit<TrendReadings, TrendFinding> {
                     continue;
                 }
                 boolean life = event.what() == TrendReadings.What.REPLACED;
-                pen.line(
-                        at,
-                        TOP - 8,
-                        at,
-                        life ? bottom : TOP + 6,
-                        life ? Stroke.of(Tone.INK, 2) : Stroke.of(Tone.STRAW, 3));
+                pen.line(at, TOP - 8, at, life ? bottom : TOP + 6, Stroke.of(Tone.INK, 2));
                 String words = switch (event.what()) {
                     case CLEANED -> "cleaned";
                     case ALIGNED -> "aligned";

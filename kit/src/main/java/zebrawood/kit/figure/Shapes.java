@@ -110,4 +110,15 @@ public final class Shapes {
                 .line(x - 7 * scale, y + 6 * scale)
                 .close();
     }
+
+    /** Over an axis: where to read next. Its outline is seen where its colour is not. */
+    public static void next(Pen pen, double x, double axis) {
+        Path mark = new Path()
+                .move(x, axis - 2)
+                .line(x - 7, axis - 15)
+                .line(x + 7, axis - 15)
+                .close();
+        pen.fill(mark, Tone.STRAW);
+        pen.stroke(mark, Stroke.of(Tone.INK, 1.2));
+    }
 }
