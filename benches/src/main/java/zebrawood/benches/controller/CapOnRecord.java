@@ -36,6 +36,7 @@ public final class CapOnRecord {
                 .limit(proves ? 2 : 1)
                 .map(CapOnRecord::measured)
                 .flatMapToDouble(ceiling -> s(ceiling).stream())
+                .filter(each -> each > 0)
                 .min();
         return isCap(measured(ceilings.get(0))) && s.isPresent()
                 ? Optional.of(new Cap(

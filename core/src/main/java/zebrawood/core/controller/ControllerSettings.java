@@ -167,7 +167,8 @@ public final class ControllerSettings implements Procedure<SettingsReadings, Set
             List<Issue> issues, SettingsText text, ControllerNeed need, OptionalDouble capS) {
         return issues.stream()
                 .filter(issue -> issue.side() == Side.SENDER && issue.found().isPresent())
-                .filter(issue -> capS.isEmpty() || need.maxS().isEmpty())
+                .filter(issue ->
+                        capS.isEmpty() || capS.getAsDouble() > 0 && need.maxS().isEmpty())
                 .findFirst()
                 .map(issue -> {
                     double sent = issue.found().getAsDouble();

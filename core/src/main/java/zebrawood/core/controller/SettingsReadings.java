@@ -28,13 +28,21 @@ public record SettingsReadings(
      * @param ofMaxS what the controller took for all of its power when that was measured, above 0; as now where absent
      */
     public record Cap(double s, OptionalDouble ofMaxS) {
+
+        private static final double FINE = 1_000;
+
         public Cap {
             new Checks().above("s", s, 0).above("ofMaxS", ofMaxS, 0).done();
         }
 
         /** The same where the controller takes another S for all of its power; rounded down. */
         double at(double maxS) {
-            return ofMaxS.isPresent() ? Math.floor(s * maxS / ofMaxS.getAsDouble() + 1e-9) : s;
+            if (ofMaxS.isEmpty()) {
+                return s;
+            }
+            double scaled = s * maxS / ofMaxS.getAsDouble();
+            // some scales end at 1: whole numbers would leave nothing of it
+            return scaled >= 1 ? Math.floor(scaled + 1e-9) : Math.floor(scaled * FINE + 1e-9) / FINE;
         }
     }
 

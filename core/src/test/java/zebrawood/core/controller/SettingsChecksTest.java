@@ -79,6 +79,11 @@ class SettingsChecksTest {
         assertThat(capped(with("$30=600"), 600, 631).finding().capS().orElseThrow())
                 .as("half of the scale, half of the cap")
                 .isEqualTo(315);
+        Outcome<SettingsFinding> fine = capped(with("$30=1"), 1, 631);
+        assertThat(fine.finding().capS().orElseThrow())
+                .as("a scale that ends at 1")
+                .isEqualTo(0.525);
+        assertThat(fine.finding().otherSchool().orElseThrow().changes()).containsExactly("$30=2");
     }
 
     @ParameterizedTest
